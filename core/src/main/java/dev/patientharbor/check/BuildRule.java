@@ -1,0 +1,144 @@
+package dev.patientharbor.check;
+
+import dev.patientharbor.code.ExecutableFacts;
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingKind;
+import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.finding.Where;
+import dev.patientharbor.resolve.Blueprint;
+import dev.patientharbor.resolve.BuildFault;
+import dev.patientharbor.resolve.BuildFault.Reason;
+import dev.patientharbor.resolve.ResolvedBinding;
+import dev.patientharbor.resolve.ResolvedDecoration;
+import dev.patientharbor.resolve.ResolvedDecorator;
+import dev.patientharbor.resolve.ResolvedProfile;
+import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.resolve.Wiring;
+import java.util.List;
+import java.util.stream.Collectors;
+
+/** Tells classes of which no object can be made, bound ones whether they are used or not. */
+final class BuildRule implements Rule {
+
+    @Override
+    public void check(ResolvedSet set, Reporter reporter) {
+        for (ResolvedProfile owner : set.profiles()) {
+            for (ResolvedBinding binding : owner.own()) {
+                binding.blueprint()
+                        .filter(one -> one.fault().isPresent())
+                        .ifPresent(
+                                one ->
+                                        reporter.report(
+                                                owner,
+                                                profile -> Inheritance.holdsFor(binding, profile),
+                                                binding.slot().map(List::of).orElse(List.of()),
+                                                finding(set, one, binding.declared().at())));
+            }
+            for (ResolvedDecoration decoration : owner.ownDecorations()) {
+                for (ResolvedDecorator decorator : decoration.all()) {
+                    decorator
+                            .blueprint()
+                            .filter(one -> one.fault().isPresent())
+                            .ifPresent(
+                                    one ->
+                                            reporter.report(
+                                                    owner,
+                                                    profile ->
+                                                            Inheritance.holdsFor(
+                                                                    decoration, decorator, profile),
+                                                    decoration
+                                                            .slot()
+                                                            .map(List::of)
+                                                            .orElse(List.of()),
+                                                    finding(
+                                                            set,
+                                                            one,
+                                                            decorator.name().written().at())));
+                }
+            }
+        }
+        for (Wiring wiring : set.checked()) {
+            for (int slot : wiring.reached()) {
+                if (wiring.outcome(slot).binding().isEmpty()) {
+                    wiring.outcome(slot)
+                            .blueprint()
+                            .filter(one -> one.fault().isPresent())
+                            .ifPresent(one -> reportOwnSupply(set, reporter, wiring, slot, one));
+                }
+            }
+        }
+    }
+
+    private static void reportOwnSupply(
+            ResolvedSet set, Reporter reporter, Wiring wiring, int slot, Blueprint blueprint) {
+        Impact.Touched touched = reporter.impact(wiring).of(List.of(slot));
+        reporter.report(
+                wiring.profile(),
+                finding(set, blueprint, Where.classNamed(blueprint.className()))
+                        .touching(touched.consumers(), touched.entries()));
+    }
+
+    private static Finding finding(ResolvedSet set, Blueprint blueprint, Where at) {
+        BuildFault fault = blueprint.fault().orElseThrow();
+        String name = set.names().shortName(blueprint.className());
+        Finding finding =
+                Finding.of(kind(fault.reason()), at, blueprint.className(), message(name, fault));
+        if (!fault.constructors().isEmpty()) {
+            finding =
+                    finding.with(
+                            "constructors",
+                            fault.constructors().stream()
+                                    .map(one -> name + '(' + parameters(set, one) + ')')
+                                    .collect(Collectors.joining("\n")));
+        }
+        return finding.with("do", remedy(fault.reason()));
+    }
+
+    private static String parameters(ResolvedSet set, ExecutableFacts constructor) {
+        return constructor.parameterTypes().stream()
+                .map(type -> type.text(set.names()::shortName))
+                .collect(Collectors.joining(", "));
+    }
+
+    private static FindingKind kind(Reason reason) {
+        return switch (reason) {
+            case SEVERAL_UNMARKED, SEVERAL_MARKED -> FindingKinds.WHICH_CONSTRUCTOR;
+            case INTERFACE, ABSTRACT, ENUM, NO_CONSTRUCTOR, NO_SUCH_CONSTRUCTOR ->
+                    FindingKinds.CANNOT_BE_BUILT;
+        };
+    }
+
+    private static String message(String name, BuildFault fault) {
+        return switch (fault.reason()) {
+            case INTERFACE -> name + " is an interface: no object of it can be made.";
+            case ABSTRACT -> name + " is abstract: no object of it can be made.";
+            case ENUM -> name + " is an enum: its objects are made by itself alone.";
+            case NO_CONSTRUCTOR -> name + " has no constructor.";
+            case NO_SUCH_CONSTRUCTOR ->
+                    name + " has no constructor with the parameter types that the binding names.";
+            case SEVERAL_UNMARKED ->
+                    name
+                            + " has "
+                            + fault.constructors().size()
+                            + " constructors, and nothing says which one to use.";
+            case SEVERAL_MARKED ->
+                    name
+                            + " has "
+                            + fault.constructors().size()
+                            + " constructors marked @Inject; one may be.";
+        };
+    }
+
+    private static String remedy(Reason reason) {
+        return switch (reason) {
+            case INTERFACE, ABSTRACT, ENUM, NO_CONSTRUCTOR ->
+                    "bind a class with a constructor, or a mock";
+            case NO_SUCH_CONSTRUCTOR -> "name the parameter types of one of these";
+            case SEVERAL_UNMARKED ->
+                    "mark one with @Inject, or name its parameter types: constructor: [TYPE, TYPE]";
+            case SEVERAL_MARKED ->
+                    "leave one mark, or name the parameter types in the binding: constructor:"
+                            + " [TYPE, TYPE]";
+        };
+    }
+}

@@ -1,0 +1,177 @@
+package dev.patientharbor.check;
+
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.finding.Where;
+import dev.patientharbor.resolve.Blueprint;
+import dev.patientharbor.resolve.Need;
+import dev.patientharbor.resolve.Outcome;
+import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.resolve.Wiring;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
+
+/**
+ * Tells objects that need each other in a circle: one finding for each knot, with one shortest
+ * path.
+ */
+final class CycleRule implements Rule {
+
+    /**
+     * In a small knot every slot is tried as the start of a shortest path; in a large one the first
+     * by name.
+     */
+    private static final int SMALL = 64;
+
+    private static final int SHOWN = 12;
+
+    /**
+     * One step of a circle; the consumer and its need are empty where one slot stands in for
+     * another.
+     */
+    private record Step(int from, int to, Optional<Blueprint> consumer, Optional<Need> need) {}
+
+    @Override
+    public void check(ResolvedSet set, Reporter reporter) {
+        for (Wiring wiring : set.checked()) {
+            for (List<Integer> knot : Knots.of(wiring)) {
+                report(set, wiring, knot, reporter);
+            }
+        }
+    }
+
+    private static void report(
+            ResolvedSet set, Wiring wiring, List<Integer> knot, Reporter reporter) {
+        List<Integer> byName =
+                knot.stream()
+                        .sorted(Comparator.comparing(slot -> set.slots().slot(slot).text()))
+                        .toList();
+        List<Step> path = shortest(wiring, byName);
+        int first = path.get(0).from();
+        Where at =
+                path.stream()
+                        .map(step -> wiring.outcome(step.from()))
+                        .flatMap(outcome -> outcome.binding().stream())
+                        .map(binding -> binding.declared().at())
+                        .findFirst()
+                        .orElseGet(
+                                () -> Where.classNamed(set.slots().slot(first).contract().text()));
+        TreeSet<String> consumers = new TreeSet<>();
+        for (int slot : knot) {
+            Set<Integer> inKnot = new HashSet<>(knot);
+            wiring.eachNeed(
+                    slot,
+                    (consumer, need) -> {
+                        if (inKnot.contains(need.slot())) {
+                            consumers.add(consumer.className());
+                        }
+                    });
+        }
+        String cause =
+                path.stream()
+                        .limit(SHOWN)
+                        .map(step -> set.slots().slot(step.from()).text())
+                        .collect(Collectors.joining(" "));
+        String steps = path.size() == 1 ? "1 step" : path.size() + " steps";
+        reporter.report(
+                wiring.profile(),
+                Finding.of(
+                                FindingKinds.CYCLE,
+                                at,
+                                cause,
+                                set.text(first) + " needs itself, by " + steps + ".")
+                        .with("path", text(set, path))
+                        .with(
+                                "do",
+                                "let one of these ask for less, or put a supply in place of one"
+                                        + " that does not ask back")
+                        .touching(
+                                List.copyOf(consumers),
+                                reporter.impact(wiring).of(List.of(first)).entries()));
+    }
+
+    private static String text(ResolvedSet set, List<Step> path) {
+        Wording wording = new Wording(set);
+        List<String> lines = new ArrayList<>();
+        for (Step step : path.subList(0, Math.min(SHOWN, path.size()))) {
+            String to = set.text(step.to());
+            lines.add(
+                    step.consumer().isPresent()
+                            ? wording.named(step.from(), step.consumer().get())
+                                    + " asks for "
+                                    + to
+                                    + " ("
+                                    + wording.place(step.need().orElseThrow())
+                                    + ")"
+                            : set.text(step.from()) + " is the same as " + to);
+        }
+        if (path.size() > SHOWN) {
+            lines.add(
+                    "and "
+                            + (path.size() - SHOWN)
+                            + " more steps, back to "
+                            + set.text(path.get(0).from()));
+        }
+        return String.join("\n", lines);
+    }
+
+    private static List<Step> shortest(Wiring wiring, List<Integer> knot) {
+        List<Step> best = List.of();
+        for (int start : knot.subList(0, knot.size() <= SMALL ? knot.size() : 1)) {
+            List<Step> path = circle(wiring, new HashSet<>(knot), start);
+            if (best.isEmpty() || path.size() < best.size()) {
+                best = path;
+            }
+        }
+        return best;
+    }
+
+    private static List<Step> circle(Wiring wiring, Set<Integer> knot, int start) {
+        Map<Integer, Step> into = new HashMap<>();
+        List<Integer> open = new ArrayList<>(List.of(start));
+        for (int i = 0; i < open.size() && !into.containsKey(start); i++) {
+            for (Step step : steps(wiring, open.get(i))) {
+                if (knot.contains(step.to()) && into.putIfAbsent(step.to(), step) == null) {
+                    open.add(step.to());
+                }
+            }
+        }
+        List<Step> path = new ArrayList<>();
+        Step step = into.get(start);
+        path.add(step);
+        while (step.from() != start) {
+            step = into.get(step.from());
+            path.add(step);
+        }
+        java.util.Collections.reverse(path);
+        return path;
+    }
+
+    private static List<Step> steps(Wiring wiring, int slot) {
+        List<Step> steps = new ArrayList<>();
+        Outcome outcome = wiring.outcome(slot);
+        outcome.next()
+                .ifPresent(
+                        next ->
+                                steps.add(
+                                        new Step(slot, next, Optional.empty(), Optional.empty())));
+        wiring.eachNeed(
+                slot,
+                (consumer, need) ->
+                        steps.add(
+                                new Step(
+                                        slot,
+                                        need.slot(),
+                                        Optional.of(consumer),
+                                        Optional.of(need))));
+        return steps;
+    }
+}

@@ -1,0 +1,132 @@
+package dev.patientharbor.check;
+
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.finding.Where;
+import dev.patientharbor.resolve.Outcome;
+import dev.patientharbor.resolve.ResolvedDecoration;
+import dev.patientharbor.resolve.ResolvedDecorator;
+import dev.patientharbor.resolve.ResolvedProfile;
+import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.resolve.Wiring;
+import java.util.List;
+
+/**
+ * Tells decorators without one place for what they wrap, decorators around nothing, and drops of
+ * what is not there.
+ */
+final class DecoratorRule implements Rule {
+
+    @Override
+    public void check(ResolvedSet set, Reporter reporter) {
+        Wording wording = new Wording(set);
+        for (ResolvedProfile owner : set.profiles()) {
+            for (ResolvedDecoration decoration : owner.ownDecorations()) {
+                for (ResolvedDecorator decorator : decoration.all()) {
+                    if (canBeBuilt(decorator) && !decorator.isUsable()) {
+                        reporter.report(
+                                owner,
+                                profile -> Inheritance.holdsFor(decoration, decorator, profile),
+                                decoration.slot().map(List::of).orElse(List.of()),
+                                notADecorator(set, wording, decorator));
+                    }
+                }
+            }
+            for (ResolvedProfile.DropsNothing one : owner.dropsNothing()) {
+                reporter.report(
+                        owner,
+                        profile -> profile.isOrExtends(owner.number()),
+                        List.of(),
+                        dropsNothing(set, wording, one.dropped()));
+            }
+        }
+        for (Wiring wiring : set.checked()) {
+            for (int slot : wiring.profile().decoratedSlots()) {
+                if (!wiring.profile().decorators(slot).isEmpty()) {
+                    checkWrapped(set, wiring, slot, reporter);
+                }
+            }
+        }
+    }
+
+    private static boolean canBeBuilt(ResolvedDecorator decorator) {
+        return decorator.blueprint().filter(one -> one.fault().isEmpty()).isPresent();
+    }
+
+    private static Finding notADecorator(
+            ResolvedSet set, Wording wording, ResolvedDecorator decorator) {
+        String name = wording.shortName(decorator.blueprint().orElseThrow().className());
+        String contract = decorator.slot().contract().text(wording::shortName);
+        List<String> places = decorator.inner().stream().map(wording::place).toList();
+        String message =
+                places.isEmpty()
+                        ? name + " has no place for the " + contract + " that it should wrap."
+                        : name
+                                + " has "
+                                + places.size()
+                                + " places for the "
+                                + contract
+                                + " that it wraps; it may have one.";
+        Finding finding =
+                Finding.of(
+                        FindingKinds.NOT_A_DECORATOR,
+                        decorator.name().written().at(),
+                        set.text(decorator.slot()) + ' ' + name,
+                        message);
+        return places.isEmpty()
+                ? finding.with(
+                        "do",
+                        "give its constructor one parameter of the type "
+                                + contract
+                                + ", without a key")
+                : finding.with("places", String.join("\n", places))
+                        .with("do", "give all but one of them a key");
+    }
+
+    private static Finding dropsNothing(
+            ResolvedSet set, Wording wording, ResolvedDecorator dropped) {
+        String name = wording.shortName(dropped.name().facts().orElseThrow().name());
+        String slot = set.text(dropped.slot());
+        return Finding.of(
+                        FindingKinds.DROPS_NOTHING,
+                        dropped.name().written().at(),
+                        slot + ' ' + name,
+                        "The decorators that are inherited for "
+                                + slot
+                                + " have no "
+                                + name
+                                + " to drop.")
+                .with("do", "take the name out of drop");
+    }
+
+    private static void checkWrapped(ResolvedSet set, Wiring wiring, int slot, Reporter reporter) {
+        Outcome outcome = wiring.outcome(slot);
+        boolean alias = outcome.kind() == Outcome.Kind.ALIAS && outcome.binding().isPresent();
+        boolean nothing =
+                outcome.kind() == Outcome.Kind.UNMET
+                        || outcome.kind() == Outcome.Kind.VALUE_MISSING;
+        if (!alias && !nothing) {
+            return;
+        }
+        Where at = wiring.profile().decorators(slot).get(0).name().written().at();
+        String text = set.text(slot);
+        Finding finding =
+                Finding.of(
+                        FindingKinds.WRAPS_NOTHING,
+                        at,
+                        text,
+                        alias
+                                ? text
+                                        + " has decorators, but it is the same as "
+                                        + set.text(outcome.next().orElseThrow())
+                                        + ", which has its own."
+                                : text + " has decorators, and nothing fills it.");
+        reporter.report(
+                wiring.profile(),
+                finding.with(
+                        "do",
+                        alias
+                                ? "move the decorators there"
+                                : "bind " + text + ", or take the decorators away"));
+    }
+}

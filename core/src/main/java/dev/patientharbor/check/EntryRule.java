@@ -1,0 +1,80 @@
+package dev.patientharbor.check;
+
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.resolve.Lookup;
+import dev.patientharbor.resolve.ResolvedEntry;
+import dev.patientharbor.resolve.ResolvedSet;
+import java.util.List;
+
+/**
+ * Tells entries that name nothing, and sets in which there is nothing to check: that is no success.
+ */
+final class EntryRule implements Rule {
+
+    @Override
+    public void check(ResolvedSet set, Reporter reporter) {
+        for (ResolvedEntry entry : set.entries()) {
+            if (entry.classes().isEmpty()) {
+                reporter.report(finding(set, entry));
+            }
+        }
+        if (set.checked().isEmpty()) {
+            reporter.report(
+                    nothing(
+                            set,
+                            "profiles",
+                            "There is no profile to check.",
+                            "add a profile that is not partial under profiles"));
+        }
+        if (set.entries().isEmpty()) {
+            reporter.report(
+                    nothing(
+                            set,
+                            "entry",
+                            "There is no entry consumer to start from.",
+                            "entry: [CLASS, PACKAGE.*]"));
+        }
+        if (set.code().size() == 0 && set.code().findings().isEmpty()) {
+            reporter.report(
+                    nothing(
+                            set,
+                            "code",
+                            "There is no compiled code to read.",
+                            "code: [target/classes]"));
+        }
+    }
+
+    private static Finding nothing(ResolvedSet set, String cause, String message, String line) {
+        return Finding.of(FindingKinds.NOTHING_TO_CHECK, set.declared().at(), cause, message)
+                .with("write", line);
+    }
+
+    private static Finding finding(ResolvedSet set, ResolvedEntry entry) {
+        String text = entry.written().text();
+        if (entry.ambiguous()) {
+            return NamesRule.finding(set, set.names().lookup(entry.written()));
+        }
+        if (ResolvedEntry.isPattern(text)) {
+            return Finding.of(
+                            FindingKinds.UNKNOWN_ENTRY,
+                            entry.written().at(),
+                            text,
+                            "No consumer answers to the pattern " + text + ".")
+                    .with(
+                            "counts",
+                            "concrete classes that ask for something and are not bound in this"
+                                    + " file")
+                    .with("do", "correct the package, or name the consumers");
+        }
+        Finding unknown = NamesRule.finding(set, new Lookup(entry.written(), List.of()));
+        return new Finding(
+                FindingKinds.UNKNOWN_ENTRY,
+                unknown.at(),
+                unknown.cause(),
+                "The entry consumer " + text + " is not on the code path.",
+                unknown.details(),
+                List.of(),
+                List.of());
+    }
+}

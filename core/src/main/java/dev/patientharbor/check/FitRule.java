@@ -1,0 +1,145 @@
+package dev.patientharbor.check;
+
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.finding.Where;
+import dev.patientharbor.model.Slot;
+import dev.patientharbor.resolve.Blueprint;
+import dev.patientharbor.resolve.Fit;
+import dev.patientharbor.resolve.Outcome;
+import dev.patientharbor.resolve.ResolvedBinding;
+import dev.patientharbor.resolve.ResolvedDecoration;
+import dev.patientharbor.resolve.ResolvedDecorator;
+import dev.patientharbor.resolve.ResolvedProfile;
+import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.resolve.SlotTable;
+import dev.patientharbor.resolve.Wiring;
+import java.util.List;
+import java.util.Optional;
+
+/** Tells implementations and decorators that are none of their contract. */
+final class FitRule implements Rule {
+
+    @Override
+    public void check(ResolvedSet set, Reporter reporter) {
+        Wording wording = new Wording(set);
+        for (ResolvedProfile owner : set.profiles()) {
+            for (ResolvedBinding binding : owner.own()) {
+                if (binding.fit().filter(fit -> !fit.fits()).isPresent()) {
+                    int slot = binding.slot().orElseThrow();
+                    reporter.report(
+                            owner,
+                            profile -> Inheritance.holdsFor(binding, profile),
+                            List.of(slot),
+                            finding(
+                                    wording,
+                                    set.text(slot),
+                                    set.slots().slot(slot),
+                                    binding.implementation()
+                                            .orElseThrow()
+                                            .facts()
+                                            .orElseThrow()
+                                            .name(),
+                                    binding.fit().orElseThrow(),
+                                    binding.declared().at()));
+                }
+            }
+            for (ResolvedDecoration decoration : owner.ownDecorations()) {
+                for (ResolvedDecorator decorator : decoration.all()) {
+                    if (decorator.fit().filter(fit -> !fit.fits()).isPresent()) {
+                        reporter.report(
+                                owner,
+                                profile -> Inheritance.holdsFor(decoration, decorator, profile),
+                                decoration.slot().map(List::of).orElse(List.of()),
+                                finding(
+                                        wording,
+                                        set.text(decorator.slot()),
+                                        decorator.slot(),
+                                        decorator.name().facts().orElseThrow().name(),
+                                        decorator.fit().orElseThrow(),
+                                        decorator.name().written().at()));
+                    }
+                }
+            }
+        }
+        for (Wiring wiring : set.checked()) {
+            for (int slot : wiring.reached()) {
+                checkAlias(set, wording, wiring, slot, reporter);
+            }
+        }
+    }
+
+    /**
+     * What stands in for a slot must fit it as it is handed out: the outermost decorator, or the
+     * core.
+     */
+    private static void checkAlias(
+            ResolvedSet set, Wording wording, Wiring wiring, int slot, Reporter reporter) {
+        Optional<ResolvedBinding> binding =
+                wiring.outcome(slot).binding().filter(one -> one.target().isPresent());
+        Optional<Outcome> end = binding.flatMap(one -> wiring.answer(slot)).filter(Outcome::isMet);
+        if (end.isEmpty()) {
+            return;
+        }
+        Slot target = set.slots().slot(wiring.settled(slot).orElseThrow());
+        String outermost =
+                end.get().decorators().stream()
+                        .findFirst()
+                        .flatMap(ResolvedDecorator::blueprint)
+                        .or(() -> end.get().blueprint())
+                        .map(Blueprint::className)
+                        .orElseGet(() -> SlotTable.className(target.contract()));
+        Slot wanted = set.slots().slot(slot);
+        Optional<Fit> fit = set.fit(outermost, wanted.contract());
+        if (fit.filter(one -> !one.fits()).isPresent()) {
+            Impact.Touched touched = reporter.impact(wiring).of(List.of(slot));
+            reporter.report(
+                    wiring.profile(),
+                    finding(
+                                    wording,
+                                    set.text(slot),
+                                    wanted,
+                                    outermost,
+                                    fit.get(),
+                                    binding.get().declared().at())
+                            .with("stands in", set.text(target))
+                            .touching(touched.consumers(), touched.entries()));
+        }
+    }
+
+    private static Finding finding(
+            Wording wording, String slotText, Slot slot, String className, Fit fit, Where at) {
+        String name = wording.shortName(className);
+        String contract = slot.contract().text(wording::shortName);
+        Finding finding =
+                Finding.of(
+                        FindingKinds.DOES_NOT_FIT,
+                        at,
+                        slot.text() + ' ' + className,
+                        "The class "
+                                + name
+                                + " is no "
+                                + contract
+                                + ", so it cannot fill "
+                                + slotText
+                                + ".");
+        if (fit.reversed()) {
+            return finding.with(
+                            "looks like",
+                            contract + " is a " + name + ": the two are the wrong way round")
+                    .with("write", name + ": " + contract);
+        }
+        if (!fit.missing().isEmpty()) {
+            finding =
+                    finding.with(
+                            "not known",
+                            "what "
+                                    + wording.list(fit.missing().stream().sorted().toList())
+                                    + " is: not on the code path");
+        }
+        List<String> others = wording.implementations(slot.contract());
+        return others.isEmpty()
+                ? finding.with("do", "name a class that implements " + contract)
+                : finding.with("in the code", wording.list(others));
+    }
+}

@@ -1,0 +1,93 @@
+package dev.patientharbor.check;
+
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.finding.NearNames;
+import dev.patientharbor.resolve.Outcome;
+import dev.patientharbor.resolve.ResolvedBinding;
+import dev.patientharbor.resolve.ResolvedProfile;
+import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.resolve.Wiring;
+import java.util.List;
+import java.util.Set;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
+
+/** Tells {@code same-as} of a slot that nothing fills. */
+final class KeyUnknownRule implements Rule {
+
+    @Override
+    public void check(ResolvedSet set, Reporter reporter) {
+        for (ResolvedProfile owner : set.profiles()) {
+            for (ResolvedBinding binding : owner.own()) {
+                if (binding.target().isPresent() && binding.slot().isPresent()) {
+                    check(set, owner, binding, reporter);
+                }
+            }
+        }
+    }
+
+    private static void check(
+            ResolvedSet set, ResolvedProfile owner, ResolvedBinding binding, Reporter reporter) {
+        int target = binding.target().orElseThrow();
+        Predicate<ResolvedProfile> lacks =
+                profile ->
+                        Inheritance.holdsFor(binding, profile)
+                                && set.wirings()
+                                        .get(profile.number())
+                                        .filter(one -> isNothing(one, target))
+                                        .isPresent();
+        List<ResolvedProfile> lacking =
+                set.checked().stream().map(Wiring::profile).filter(lacks).toList();
+        if (lacking.isEmpty()) {
+            return;
+        }
+        List<String> bound =
+                set.slots().ofSameClass(target).stream()
+                        .filter(
+                                other ->
+                                        lacking.get(0)
+                                                .binding(other)
+                                                .filter(one -> one != binding)
+                                                .isPresent())
+                        .map(set::text)
+                        .toList();
+        Finding finding =
+                Finding.of(
+                                FindingKinds.KEY_UNKNOWN,
+                                binding.declared().at(),
+                                set.slots().slot(target).text(),
+                                set.text(binding.slot().orElseThrow())
+                                        + " is the same as "
+                                        + set.text(target)
+                                        + ", and nothing fills that.")
+                        .withAny("did you mean", NearNames.of(set.text(target), bound))
+                        .with(
+                                "bound",
+                                bound.isEmpty()
+                                        ? "nothing of that contract"
+                                        : String.join(", ", bound))
+                        .with("do", "correct the slot, or bind it");
+        reporter.report(owner, lacks, List.of(target, binding.slot().orElseThrow()), finding);
+    }
+
+    private static boolean isNothing(Wiring wiring, int slot) {
+        Outcome.Kind kind = wiring.outcome(slot).kind();
+        return kind == Outcome.Kind.UNMET || kind == Outcome.Kind.VALUE_MISSING;
+    }
+
+    /**
+     * The slots of which this rule tells that nothing fills them in a wiring, so that no other rule
+     * needs to.
+     */
+    static Set<Integer> told(ResolvedSet set, Wiring wiring) {
+        return set.profiles().stream()
+                .flatMap(owner -> owner.own().stream())
+                .filter(
+                        one ->
+                                one.target().isPresent()
+                                        && Inheritance.holdsFor(one, wiring.profile()))
+                .map(one -> one.target().orElseThrow())
+                .collect(Collectors.toSet());
+    }
+}

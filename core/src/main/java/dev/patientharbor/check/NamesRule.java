@@ -1,0 +1,86 @@
+package dev.patientharbor.check;
+
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.resolve.Lookup;
+import dev.patientharbor.resolve.ResolvedBinding;
+import dev.patientharbor.resolve.ResolvedDecoration;
+import dev.patientharbor.resolve.ResolvedDecorator;
+import dev.patientharbor.resolve.ResolvedProfile;
+import dev.patientharbor.resolve.ResolvedSet;
+import java.util.List;
+
+/** Tells class names that nothing answers to, and short ones that several classes answer to. */
+final class NamesRule implements Rule {
+
+    @Override
+    public void check(ResolvedSet set, Reporter reporter) {
+        for (ResolvedProfile owner : set.profiles()) {
+            for (ResolvedBinding binding : owner.own()) {
+                for (Lookup name : binding.names()) {
+                    if (name.facts().isEmpty()) {
+                        reporter.report(
+                                owner,
+                                profile -> Inheritance.holdsFor(binding, profile),
+                                binding.slot().map(List::of).orElse(List.of()),
+                                finding(set, name));
+                    }
+                }
+            }
+            for (ResolvedDecoration decoration : owner.ownDecorations()) {
+                for (Lookup name : decoration.names()) {
+                    if (name.facts().isEmpty()) {
+                        reporter.report(
+                                owner,
+                                profile -> profile.isOrExtends(owner.number()),
+                                List.of(),
+                                finding(set, name));
+                    }
+                }
+                for (ResolvedDecorator decorator : decoration.all()) {
+                    if (decorator.name().facts().isEmpty()) {
+                        reporter.report(
+                                owner,
+                                profile -> Inheritance.holdsFor(decoration, decorator, profile),
+                                decoration.slot().map(List::of).orElse(List.of()),
+                                finding(set, decorator.name()));
+                    }
+                }
+            }
+        }
+    }
+
+    static Finding finding(ResolvedSet set, Lookup name) {
+        String text = name.written().text();
+        if (name.isAmbiguous()) {
+            List<String> classes = name.found().stream().map(facts -> facts.name()).toList();
+            return Finding.of(
+                            FindingKinds.AMBIGUOUS_NAME,
+                            name.written().at(),
+                            text,
+                            "The short name " + text + " fits " + classes.size() + " classes.")
+                    .with("classes", String.join(", ", classes))
+                    .with("write", "the full name of the one that is meant");
+        }
+        Finding finding =
+                Finding.of(
+                        FindingKinds.UNKNOWN_CLASS,
+                        name.written().at(),
+                        text,
+                        "No class " + text + " is on the code path.");
+        if (text.indexOf('.') < 0) {
+            List<String> packages =
+                    set.declared().packages().stream().map(one -> one.text()).toList();
+            finding =
+                    finding.with(
+                            "looked in",
+                            packages.isEmpty()
+                                    ? "no packages: none are listed"
+                                    : String.join(", ", packages));
+        }
+        List<String> near = set.names().near(text);
+        return near.isEmpty()
+                ? finding.with("do", "correct the name, or add the code that has the class to code")
+                : finding.with("did you mean", String.join(", ", near));
+    }
+}

@@ -1,0 +1,97 @@
+package dev.patientharbor.check;
+
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.finding.NearNames;
+import dev.patientharbor.finding.Where;
+import dev.patientharbor.model.Written;
+import dev.patientharbor.resolve.ResolvedProfile;
+import dev.patientharbor.resolve.ResolvedSet;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Collectors;
+
+/** Tells parents that do not exist, that go in a circle, or that disagree. */
+final class ParentsRule implements Rule {
+
+    @Override
+    public void check(ResolvedSet set, Reporter reporter) {
+        List<String> names = set.profiles().stream().map(one -> one.declared().name()).toList();
+        for (ResolvedProfile owner : set.profiles()) {
+            for (Written parent : owner.unknownParents()) {
+                reporter.report(
+                        owner,
+                        profile -> profile.isOrExtends(owner.number()),
+                        List.of(),
+                        Finding.of(
+                                        FindingKinds.UNKNOWN_PROFILE,
+                                        parent.at(),
+                                        parent.text(),
+                                        "The profile "
+                                                + owner.declared().name()
+                                                + " extends "
+                                                + parent.text()
+                                                + ", and there is no profile of that name.")
+                                .withAny("did you mean", NearNames.of(parent.text(), names))
+                                .with("profiles", String.join(", ", names)));
+            }
+            if (!owner.declared().partial()) {
+                owner.clashes()
+                        .forEach(
+                                clash ->
+                                        reporter.report(
+                                                owner, disagreement(set, reporter, owner, clash)));
+            }
+        }
+        for (List<Integer> cycle : set.extendsCycles()) {
+            ResolvedProfile first = set.profiles().get(cycle.get(0));
+            reporter.report(
+                    first,
+                    profile -> cycle.stream().anyMatch(profile::isOrExtends),
+                    List.of(),
+                    cycleFinding(cycle.stream().map(names::get).toList(), first.declared().at()));
+        }
+    }
+
+    private static Finding cycleFinding(List<String> cycle, Where at) {
+        List<String> path = new ArrayList<>(cycle);
+        path.add(cycle.get(0));
+        return Finding.of(
+                        FindingKinds.EXTENDS_CYCLE,
+                        at,
+                        String.join(" ", cycle),
+                        "The profile " + cycle.get(0) + " extends itself.")
+                .with("path", String.join(" → ", path))
+                .with("do", "take one of these out of the other's extends");
+    }
+
+    private static Finding disagreement(
+            ResolvedSet set,
+            Reporter reporter,
+            ResolvedProfile profile,
+            ResolvedProfile.Clash clash) {
+        ResolvedProfile meet = set.profiles().get(clash.meet());
+        String slot = set.text(clash.slot());
+        Impact.Touched touched =
+                reporter.impact(set.wirings().get(profile.number()).orElseThrow())
+                        .of(List.of(clash.slot()));
+        return Finding.of(
+                        FindingKinds.PARENTS_DISAGREE,
+                        meet.declared().at(),
+                        slot,
+                        "The parents of "
+                                + meet.declared().name()
+                                + " say different things of "
+                                + slot
+                                + ".")
+                .with(
+                        "said at",
+                        clash.words().stream().map(Where::text).collect(Collectors.joining("\n")))
+                .with(
+                        "do",
+                        "say in "
+                                + meet.declared().name()
+                                + " what holds; until then the first one does")
+                .touching(touched.consumers(), touched.entries());
+    }
+}

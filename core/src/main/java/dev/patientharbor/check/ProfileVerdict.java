@@ -1,0 +1,46 @@
+package dev.patientharbor.check;
+
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.plan.AnswerKind;
+import java.util.Collections;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * What a check found in one profile.
+ *
+ * @param name the profile
+ * @param parents what it extends, in order
+ * @param complete whether every need is met and every binding can be built; empty for a partial
+ *     profile
+ * @param needs how many needs its entry consumers lead to
+ * @param answers how many of them receive what
+ * @param findings what is wrong in it, in order of place
+ */
+public record ProfileVerdict(
+        String name,
+        List<String> parents,
+        Optional<Boolean> complete,
+        int needs,
+        Map<AnswerKind, Integer> answers,
+        List<Finding> findings) {
+    public ProfileVerdict {
+        parents = List.copyOf(parents);
+        EnumMap<AnswerKind, Integer> counts = new EnumMap<>(AnswerKind.class);
+        counts.putAll(answers);
+        answers = Collections.unmodifiableMap(counts);
+        findings = List.copyOf(findings);
+    }
+
+    /** Whether it is only there to be extended. */
+    public boolean isPartial() {
+        return complete.isEmpty();
+    }
+
+    /** How many needs are met. */
+    public int met() {
+        return needs - answers.getOrDefault(AnswerKind.UNMET, 0);
+    }
+}

@@ -1,0 +1,28 @@
+package dev.patientharbor.check;
+
+import java.util.List;
+
+/**
+ * All rules. A new rule is a class, a line here, and a section in docs/findings.md; a test fails if
+ * one is missing.
+ */
+final class RuleCatalog {
+
+    private RuleCatalog() {}
+
+    static List<Rule> all() {
+        return List.of(
+                new EntryRule(),
+                new ParentsRule(),
+                new NamesRule(),
+                new KeyUnknownRule(),
+                new TwoCandidatesRule(),
+                new FitRule(),
+                new BuildRule(),
+                new DecoratorRule(),
+                new UnmetNeedRule(),
+                new ValueMissingRule(),
+                new CycleRule(),
+                new UnusedBindingRule());
+    }
+}

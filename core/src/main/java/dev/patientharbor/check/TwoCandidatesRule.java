@@ -1,0 +1,97 @@
+package dev.patientharbor.check;
+
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.model.Supply;
+import dev.patientharbor.model.Written;
+import dev.patientharbor.resolve.Outcome;
+import dev.patientharbor.resolve.ResolvedBinding;
+import dev.patientharbor.resolve.ResolvedProfile;
+import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.resolve.Wiring;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+
+/** Tells slots that one profile binds twice, and open needs that several slots would fit. */
+final class TwoCandidatesRule implements Rule {
+
+    @Override
+    public void check(ResolvedSet set, Reporter reporter) {
+        for (ResolvedProfile owner : set.profiles()) {
+            for (List<ResolvedBinding> all : owner.boundTwice()) {
+                reporter.report(
+                        owner,
+                        profile -> Inheritance.holdsFor(all.get(0), profile),
+                        all.get(0).slot().map(List::of).orElseThrow(),
+                        boundTwice(set, all));
+            }
+        }
+        Map<Integer, List<Wiring>> open = new TreeMap<>();
+        for (Wiring wiring : set.checked()) {
+            for (int slot : wiring.reached()) {
+                if (wiring.outcome(slot).kind() == Outcome.Kind.SEVERAL) {
+                    open.computeIfAbsent(slot, one -> new ArrayList<>()).add(wiring);
+                }
+            }
+        }
+        open.forEach((slot, wirings) -> reportOpen(set, reporter, slot, wirings));
+    }
+
+    private static Finding boundTwice(ResolvedSet set, List<ResolvedBinding> all) {
+        String slot = set.text(all.get(0).slot().orElseThrow());
+        return Finding.of(
+                        FindingKinds.TWO_CANDIDATES,
+                        all.get(1).declared().at(),
+                        slot,
+                        "One " + slot + " is wanted, and " + all.size() + " are bound.")
+                .with(
+                        "bound",
+                        all.stream()
+                                .map(
+                                        one ->
+                                                supply(one.declared().supply())
+                                                        + " at "
+                                                        + one.declared().at().text())
+                                .collect(Collectors.joining("\n")))
+                .with("do", "keep one, or give each a key: " + slot + "@KEY");
+    }
+
+    private static String supply(Supply supply) {
+        return supply.className()
+                .map(Written::text)
+                .orElseGet(() -> supply.match(of -> "", () -> "mock", alias -> "same-as"));
+    }
+
+    private static void reportOpen(
+            ResolvedSet set, Reporter reporter, int slot, List<Wiring> wirings) {
+        Wording wording = new Wording(set);
+        ResolvedProfile common = wording.common(wirings.stream().map(Wiring::profile).toList());
+        String text = set.text(slot);
+        for (Wiring wiring : wirings) {
+            List<Integer> candidates = wiring.outcome(slot).candidates();
+            Impact.Touched touched = reporter.impact(wiring).of(List.of(slot));
+            reporter.report(
+                    wiring.profile(),
+                    Finding.of(
+                                    FindingKinds.TWO_CANDIDATES,
+                                    common.declared().at(),
+                                    set.slots().slot(slot).text(),
+                                    "One "
+                                            + text
+                                            + " is wanted, and "
+                                            + candidates.size()
+                                            + " slots fit.")
+                            .with(
+                                    "slots",
+                                    wording.list(candidates.stream().map(set::text).toList()))
+                            .with("reached by", wording.path(wiring, slot))
+                            .with(
+                                    "do",
+                                    "bind " + text + " itself, with same-as if it is one of these")
+                            .touching(touched.consumers(), touched.entries()));
+        }
+    }
+}

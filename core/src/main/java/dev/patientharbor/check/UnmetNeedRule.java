@@ -1,0 +1,179 @@
+package dev.patientharbor.check;
+
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.finding.NearNames;
+import dev.patientharbor.model.Key;
+import dev.patientharbor.model.Slot;
+import dev.patientharbor.resolve.Outcome;
+import dev.patientharbor.resolve.ResolvedProfile;
+import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.resolve.SlotTable;
+import dev.patientharbor.resolve.Wiring;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+
+/**
+ * Tells needs that nothing supplies, each slot once for all profiles that lack it, with the reason.
+ */
+final class UnmetNeedRule implements Rule {
+
+    @Override
+    public void check(ResolvedSet set, Reporter reporter) {
+        Map<Integer, List<Wiring>> lacking = new TreeMap<>();
+        for (Wiring wiring : set.checked()) {
+            Set<Integer> told = KeyUnknownRule.told(set, wiring);
+            for (int slot : wiring.reached()) {
+                if (wiring.outcome(slot).kind() == Outcome.Kind.UNMET && !told.contains(slot)) {
+                    lacking.computeIfAbsent(slot, one -> new ArrayList<>()).add(wiring);
+                }
+            }
+        }
+        Wording wording = new Wording(set);
+        lacking.forEach((slot, wirings) -> report(set, wording, slot, wirings, reporter));
+    }
+
+    private static void report(
+            ResolvedSet set, Wording wording, int slot, List<Wiring> wirings, Reporter reporter) {
+        ResolvedProfile common = wording.common(wirings.stream().map(Wiring::profile).toList());
+        for (Wiring wiring : wirings) {
+            Impact.Touched touched = reporter.impact(wiring).of(List.of(slot));
+            Finding finding =
+                    Finding.of(
+                                    FindingKinds.UNMET_NEED,
+                                    common.declared().at(),
+                                    set.slots().slot(slot).text(),
+                                    message(set, wording, wiring, slot, touched))
+                            .with("reason", reason(set, wiring, slot))
+                            .with(
+                                    "looked in",
+                                    wording.lineage(wiring.profile()) + " (whole profile)");
+            reporter.report(
+                    wiring.profile(),
+                    advised(set, wording, wiring, slot, common, finding)
+                            .touching(touched.consumers(), touched.entries()));
+        }
+    }
+
+    private static String message(
+            ResolvedSet set, Wording wording, Wiring wiring, int slot, Impact.Touched touched) {
+        String text = set.text(slot);
+        Optional<Wiring.Step> step = wiring.firstStep(slot);
+        if (step.isEmpty()) {
+            return "The entry consumer "
+                    + text
+                    + " is no class that can be built, and nothing supplies it.";
+        }
+        int more = touched.consumers().size() - 1;
+        String others =
+                more > 0
+                        ? " So "
+                                + (more == 1
+                                        ? "does 1 other consumer."
+                                        : "do " + more + " other consumers.")
+                        : "";
+        return wording.shortName(step.get().consumer().className())
+                + " asks for "
+                + text
+                + " ("
+                + wording.place(step.get().need())
+                + "), and nothing supplies it."
+                + others;
+    }
+
+    private static String reason(ResolvedSet set, Wiring wiring, int number) {
+        Slot slot = set.slots().slot(number);
+        if (set.code().find(SlotTable.className(slot.contract())).isEmpty()) {
+            return "class absent: " + slot.contract().text() + " is not on the code path";
+        }
+        List<String> otherKeys = otherKeys(set, wiring.profile(), number);
+        if (!otherKeys.isEmpty()) {
+            return "bound under another key: " + String.join(", ", otherKeys);
+        }
+        List<String> elsewhere =
+                set.profiles().stream()
+                        .filter(
+                                profile ->
+                                        profile.own().stream()
+                                                .anyMatch(
+                                                        one ->
+                                                                one.slot()
+                                                                        .equals(
+                                                                                Optional.of(
+                                                                                        number))))
+                        .map(profile -> profile.declared().name())
+                        .toList();
+        return elsewhere.isEmpty()
+                ? "never bound"
+                : "bound in another profile: " + String.join(", ", elsewhere);
+    }
+
+    /** The slots of the same contract that are bound, the nearest key first. */
+    private static List<String> otherKeys(ResolvedSet set, ResolvedProfile profile, int number) {
+        List<Integer> others =
+                set.slots().ofSameClass(number).stream()
+                        .filter(other -> profile.binding(other).isPresent())
+                        .filter(
+                                other ->
+                                        set.slots()
+                                                .slot(other)
+                                                .contract()
+                                                .equals(set.slots().slot(number).contract()))
+                        .toList();
+        List<String> texts = new ArrayList<>(others.stream().map(set::text).toList());
+        NearNames.of(set.text(number), texts).stream()
+                .findFirst()
+                .ifPresent(
+                        near -> {
+                            texts.remove(near);
+                            texts.add(0, near);
+                        });
+        return texts;
+    }
+
+    private static Finding advised(
+            ResolvedSet set,
+            Wording wording,
+            Wiring wiring,
+            int number,
+            ResolvedProfile common,
+            Finding finding) {
+        Slot slot = set.slots().slot(number);
+        List<String> keys =
+                set.slots().ofSameClass(number).stream()
+                        .filter(other -> wiring.profile().binding(other).isPresent())
+                        .flatMap(other -> set.slots().slot(other).key().stream())
+                        .map(Key::written)
+                        .toList();
+        List<String> near =
+                slot.key().map(key -> NearNames.of(key.written(), keys)).orElse(List.of());
+        List<String> implementations = wording.implementations(slot.contract());
+        String supply =
+                slot.key().isEmpty() && !keys.isEmpty()
+                        ? "{ same-as: "
+                                + set.text(new Slot(slot.contract(), Optional.empty()))
+                                + '@'
+                                + keys.get(0)
+                                + " }"
+                        : implementations.isEmpty() ? "mock" : implementations.get(0);
+        return finding.withAny("did you mean", near)
+                .with(
+                        "in the code",
+                        implementations.isEmpty()
+                                ? "no class that implements it"
+                                : wording.list(implementations))
+                .with("reached by", wording.path(wiring, number))
+                .with(
+                        "write",
+                        set.text(number)
+                                + ": "
+                                + supply
+                                + "     under "
+                                + common.declared().name()
+                                + " › bindings");
+    }
+}

@@ -1,0 +1,104 @@
+package dev.patientharbor.check;
+
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.model.Supply;
+import dev.patientharbor.model.Written;
+import dev.patientharbor.resolve.Outcome;
+import dev.patientharbor.resolve.ResolvedBinding;
+import dev.patientharbor.resolve.ResolvedProfile;
+import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.resolve.Wiring;
+import java.util.BitSet;
+import java.util.Collections;
+import java.util.HashSet;
+import java.util.IdentityHashMap;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * Tells bindings that no profile uses. Is silent where an object that cannot be built hides what it
+ * would have asked for, and of bindings that have a fault of their own.
+ */
+final class UnusedBindingRule implements Rule {
+
+    @Override
+    public void check(ResolvedSet set, Reporter reporter) {
+        Set<ResolvedBinding> used = Collections.newSetFromMap(new IdentityHashMap<>());
+        BitSet unsure = new BitSet();
+        for (Wiring wiring : set.checked()) {
+            for (int slot : wiring.reached()) {
+                Outcome outcome = wiring.outcome(slot);
+                outcome.binding().ifPresent(used::add);
+                if (hidesNeeds(outcome)) {
+                    unsure.or(wiring.profile().lineage());
+                }
+            }
+            if (wiring.entries().isEmpty()) {
+                unsure.or(wiring.profile().lineage());
+            }
+        }
+        for (ResolvedProfile owner : set.profiles()) {
+            Set<ResolvedBinding> twice = new HashSet<>();
+            owner.boundTwice().forEach(twice::addAll);
+            for (ResolvedBinding binding : owner.own()) {
+                boolean atFault =
+                        binding.isBroken() || twice.contains(binding) || binding.slot().isEmpty();
+                if (!used.contains(binding) && !atFault && !unsure.get(owner.number())) {
+                    reporter.report(owner, finding(set, owner, binding));
+                }
+            }
+        }
+    }
+
+    private static boolean hidesNeeds(Outcome outcome) {
+        boolean unbuildable =
+                outcome.blueprint().filter(one -> one.fault().isPresent()).isPresent();
+        return unbuildable
+                || outcome.kind() == Outcome.Kind.BROKEN
+                || outcome.kind() == Outcome.Kind.SEVERAL;
+    }
+
+    private static Finding finding(
+            ResolvedSet set, ResolvedProfile owner, ResolvedBinding binding) {
+        int slot = binding.slot().orElseThrow();
+        List<ResolvedProfile> heirs =
+                set.checked().stream()
+                        .map(Wiring::profile)
+                        .filter(one -> one.isOrExtends(owner.number()))
+                        .toList();
+        List<String> replacedIn =
+                heirs.stream()
+                        .filter(heir -> !Inheritance.holdsFor(binding, heir))
+                        .map(heir -> heir.declared().name())
+                        .toList();
+        String text = set.text(slot);
+        Supply supply = binding.declared().supply();
+        String what =
+                supply.className()
+                        .map(Written::text)
+                        .orElseGet(
+                                () -> supply.match(of -> "", () -> "a mock", alias -> "same-as"));
+        Finding finding =
+                Finding.of(
+                        FindingKinds.UNUSED_BINDING,
+                        binding.declared().at(),
+                        set.slots().slot(slot).text(),
+                        "The binding of "
+                                + text
+                                + " to "
+                                + what
+                                + " is not reached by any entry consumer.");
+        return finding.with("reason", reason(heirs, replacedIn))
+                .with("do", "take it out, or add the consumer that needs it to entry");
+    }
+
+    private static String reason(List<ResolvedProfile> heirs, List<String> replacedIn) {
+        if (heirs.isEmpty()) {
+            return "no profile that is checked extends this one";
+        }
+        return replacedIn.size() == heirs.size()
+                ? "bound again in every profile that inherits it: " + String.join(", ", replacedIn)
+                : "no consumer asks for it";
+    }
+}

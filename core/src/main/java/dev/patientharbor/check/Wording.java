@@ -1,0 +1,133 @@
+package dev.patientharbor.check;
+
+import dev.patientharbor.code.ClassFacts;
+import dev.patientharbor.finding.Where;
+import dev.patientharbor.model.TypeRef;
+import dev.patientharbor.resolve.Blueprint;
+import dev.patientharbor.resolve.Need;
+import dev.patientharbor.resolve.ResolvedProfile;
+import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.resolve.SlotTable;
+import dev.patientharbor.resolve.Wiring;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.List;
+import java.util.Optional;
+
+/** The phrases that several findings share. */
+final class Wording {
+
+    private static final int MOST = 6;
+
+    private final ResolvedSet set;
+
+    Wording(ResolvedSet set) {
+        this.set = set;
+    }
+
+    String shortName(String binaryName) {
+        return set.names().shortName(binaryName);
+    }
+
+    /** {@code constructor parameter 2, rota}. */
+    String place(Need need) {
+        return need.place().words() + ", " + need.name();
+    }
+
+    /** The names, at most six, and how many more there are. */
+    String list(List<String> names) {
+        String some = String.join(", ", names.subList(0, Math.min(MOST, names.size())));
+        return names.size() <= MOST ? some : some + " and " + (names.size() - MOST) + " more";
+    }
+
+    /** {@code rehearsal, then base}: a profile and all that it extends, nearest first. */
+    String lineage(ResolvedProfile profile) {
+        List<String> names = new ArrayList<>(List.of(profile.declared().name()));
+        Deque<ResolvedProfile> open = new ArrayDeque<>(List.of(profile));
+        while (!open.isEmpty()) {
+            for (var parent : open.remove().declared().parents()) {
+                Optional<ResolvedProfile> known = profileNamed(parent.text());
+                if (known.isPresent() && !names.contains(parent.text())) {
+                    names.add(parent.text());
+                    open.add(known.get());
+                }
+            }
+        }
+        return String.join(", then ", names);
+    }
+
+    private Optional<ResolvedProfile> profileNamed(String name) {
+        return set.profiles().stream()
+                .filter(one -> one.declared().name().equals(name))
+                .findFirst();
+    }
+
+    /**
+     * {@code ArrivalDesk → PilotRota (SeasonPilotRota) → PortClock}: the way from an entry consumer
+     * to a slot.
+     */
+    String path(Wiring wiring, int slot) {
+        List<String> steps = new ArrayList<>(List.of(set.text(slot)));
+        Optional<Wiring.Step> step = wiring.firstStep(slot);
+        while (step.isPresent()) {
+            int object = step.get().object();
+            steps.add(0, named(object, step.get().consumer()));
+            step = wiring.firstStep(object);
+        }
+        int shown = 2 * MOST;
+        if (steps.size() > shown) {
+            int left = steps.size() - shown;
+            steps.subList(MOST, MOST + left).clear();
+            steps.add(MOST, "(" + left + " more)");
+        }
+        return String.join(" → ", steps);
+    }
+
+    /** The slot of an object and, where it is another, the class that stands in it. */
+    String named(int slot, Blueprint consumer) {
+        String text = set.text(slot);
+        String name = shortName(consumer.className());
+        return text.equals(name) ? text : text + " (" + name + ")";
+    }
+
+    /**
+     * The classes of the code that could stand behind a contract, short names: no decorators and
+     * nothing abstract.
+     */
+    List<String> implementations(TypeRef contract) {
+        String contractClass = SlotTable.className(contract);
+        return set.code().subtypesOf(contractClass).stream()
+                .filter(facts -> !facts.isInterface() && !facts.isAbstract() && !facts.isEnum())
+                .filter(facts -> facts.constructors().stream().anyMatch(one -> !one.isPrivate()))
+                .filter(facts -> !wraps(facts, contractClass))
+                .map(facts -> shortName(facts.name()))
+                .toList();
+    }
+
+    private static boolean wraps(ClassFacts facts, String contractClass) {
+        return facts.constructors().stream()
+                .flatMap(constructor -> constructor.parameterTypes().stream())
+                .anyMatch(type -> SlotTable.className(type).equals(contractClass));
+    }
+
+    /** The nearest profile that all of these are or extend; if there is none, the first of them. */
+    ResolvedProfile common(List<ResolvedProfile> profiles) {
+        ResolvedProfile first = profiles.get(0);
+        if (profiles.size() == 1) {
+            return first;
+        }
+        return set.profiles().stream()
+                .filter(
+                        candidate ->
+                                profiles.stream()
+                                        .allMatch(one -> one.isOrExtends(candidate.number())))
+                .reduce((a, b) -> b.isOrExtends(a.number()) ? b : a)
+                .orElse(first);
+    }
+
+    /** Where a class asks. */
+    static Where at(Blueprint consumer, Need need) {
+        return new Where.InClass(consumer.className(), need.place().words());
+    }
+}

@@ -1,0 +1,87 @@
+package dev.patientharbor.code;
+
+import dev.patientharbor.model.TypeRef;
+import dev.patientharbor.model.TypeRef.ClassType;
+import java.lang.reflect.Modifier;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * What one class file says.
+ *
+ * @param name the binary name, {@code p.Outer$Inner}
+ * @param access its modifiers; those of the source for a nested class
+ * @param signature its type parameters and generic supertypes, as in JVMS 4.7.9.1
+ * @param superName the binary name of its superclass; empty for {@code Object}
+ * @param interfaces the binary names of its interfaces, in order
+ * @param annotations the marks on it
+ * @param constructors its constructors, in the order of the class file
+ * @param fields its fields that carry marks
+ * @param methods its methods that carry marks
+ * @param unmarkedMethods name and erased parameters of the methods that may override one of a
+ *     superclass and carry no mark
+ * @param memberDefaults for an annotation, the members that have a default, as text
+ */
+public record ClassFacts(
+        String name,
+        int access,
+        Optional<String> signature,
+        Optional<String> superName,
+        List<String> interfaces,
+        List<AnnotationFacts> annotations,
+        List<ExecutableFacts> constructors,
+        List<FieldFacts> fields,
+        List<ExecutableFacts> methods,
+        Set<String> unmarkedMethods,
+        Map<String, String> memberDefaults) {
+
+    private static final int ENUM = 0x4000;
+
+    /** The names of its type parameters, in order. */
+    public List<String> typeParameters() {
+        return Signatures.typeParameters(signature);
+    }
+
+    /** Its superclass and interfaces with their type arguments, in order. */
+    public List<ClassType> supertypes() {
+        return Signatures.supertypes(this);
+    }
+
+    /** The class with its own type parameters as arguments. */
+    public ClassType asType() {
+        return new ClassType(
+                name, typeParameters().stream().<TypeRef>map(TypeRef.Variable::new).toList());
+    }
+
+    /** The package, empty for the unnamed one. */
+    public String packageName() {
+        return name.substring(0, Math.max(0, name.lastIndexOf('.')));
+    }
+
+    public boolean isInterface() {
+        return Modifier.isInterface(access);
+    }
+
+    public boolean isAbstract() {
+        return Modifier.isAbstract(access);
+    }
+
+    public boolean isPrivate() {
+        return Modifier.isPrivate(access);
+    }
+
+    public boolean isEnum() {
+        return (access & ENUM) != 0;
+    }
+
+    public boolean isRecord() {
+        return superName.filter("java.lang.Record"::equals).isPresent();
+    }
+
+    /** Whether it carries that annotation. */
+    public boolean isMarked(String annotation) {
+        return annotations.stream().anyMatch(mark -> mark.type().equals(annotation));
+    }
+}

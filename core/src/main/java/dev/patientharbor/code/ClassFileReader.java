@@ -1,0 +1,63 @@
+package dev.patientharbor.code;
+
+import org.objectweb.asm.ClassReader;
+
+/** Reads one class file into facts. */
+final class ClassFileReader {
+
+    private static final int MAGIC = 0xCAFEBABE;
+    private static final int DECLARATIONS = ClassReader.SKIP_CODE | ClassReader.SKIP_FRAMES;
+
+    private ClassFileReader() {}
+
+    /**
+     * The facts of a class file.
+     *
+     * @throws NotAClassFile if the bytes are none that can be read
+     */
+    static ClassFacts read(byte[] bytes) {
+        if (bytes.length < 10) {
+            throw new NotAClassFile(
+                    bytes.length == 0 ? "it is empty" : "it ends after " + bytes.length + " bytes");
+        }
+        if (((bytes[0] & 0xFF) << 24
+                        | (bytes[1] & 0xFF) << 16
+                        | (bytes[2] & 0xFF) << 8
+                        | bytes[3] & 0xFF)
+                != MAGIC) {
+            throw new NotAClassFile("it does not start as a class file does");
+        }
+        FactsCollector collector = new FactsCollector();
+        try {
+            ClassReader reader = new ClassReader(bytes);
+            reader.accept(collector, DECLARATIONS);
+            if (collector.lacksParameterNames()) {
+                reader.accept(new ParameterNameCollector(collector), ClassReader.SKIP_FRAMES);
+            }
+        } catch (RuntimeException fault) {
+            // The bytecode library reports damage by whatever exception its parsing runs into.
+            throw new NotAClassFile(reason(fault), fault);
+        }
+        return collector.facts();
+    }
+
+    private static String reason(RuntimeException fault) {
+        String message = fault.getMessage();
+        return message != null && message.startsWith("Unsupported class file")
+                ? "it was made for a newer Java: " + message.toLowerCase(java.util.Locale.ROOT)
+                : "it is damaged";
+    }
+
+    /** The bytes are no class file, or a damaged one; the message says how. */
+    static final class NotAClassFile extends RuntimeException {
+        private static final long serialVersionUID = 1L;
+
+        NotAClassFile(String reason) {
+            super(reason);
+        }
+
+        NotAClassFile(String reason, Throwable cause) {
+            super(reason, cause);
+        }
+    }
+}

@@ -1,0 +1,154 @@
+package dev.patientharbor.code;
+
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingKinds;
+import java.io.File;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.file.DirectoryStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.stream.Stream;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipException;
+import java.util.zip.ZipFile;
+
+/** The class files of one folder or jar, sorted by name; open until closed. */
+final class ClassSource {
+
+    private static final String CLASS = ".class";
+
+    private final List<ClassFile> classFiles;
+    private final ZipFile jar;
+
+    private ClassSource(List<ClassFile> classFiles, ZipFile jar) {
+        this.classFiles = classFiles;
+        this.jar = jar;
+    }
+
+    List<ClassFile> classFiles() {
+        return classFiles;
+    }
+
+    void close() {
+        if (jar != null) {
+            try {
+                jar.close();
+            } catch (IOException fault) {
+                throw new UncheckedIOException("cannot close " + jar.getName(), fault);
+            }
+        }
+    }
+
+    /** Opens what a root names: one source, or one for each file that a pattern fits. */
+    static List<ClassSource> open(CodeRoot root, List<Finding> findings) {
+        String written = root.written().text();
+        try {
+            List<Path> paths = expand(root.path());
+            if (paths.isEmpty()) {
+                findings.add(missing(root, "No compiled code at " + written + "."));
+            }
+            List<ClassSource> sources = new ArrayList<>();
+            for (Path path : paths) {
+                boolean pattern = !path.equals(root.path());
+                String place = pattern ? sibling(written, path) : written;
+                if (Files.isDirectory(path)) {
+                    sources.add(folder(path, place));
+                } else {
+                    try {
+                        sources.add(jar(path, place));
+                    } catch (ZipException fault) {
+                        findings.add(
+                                missing(
+                                        root,
+                                        "The file " + place + " is no jar that can be read."));
+                    }
+                }
+            }
+            return sources;
+        } catch (IOException fault) {
+            throw new UncheckedIOException("cannot read " + written, fault);
+        }
+    }
+
+    private static Finding missing(CodeRoot root, String message) {
+        return Finding.of(
+                        FindingKinds.CODE_MISSING,
+                        root.written().at(),
+                        root.written().text(),
+                        message)
+                .with("do", "compile it first, or correct the path");
+    }
+
+    private static String sibling(String written, Path path) {
+        return written.substring(0, written.lastIndexOf('/') + 1) + path.getFileName();
+    }
+
+    private static List<Path> expand(Path path) throws IOException {
+        String name = String.valueOf(path.getFileName());
+        if (name.indexOf('*') < 0 && name.indexOf('?') < 0) {
+            return Files.exists(path) ? List.of(path) : List.of();
+        }
+        Path folder = path.toAbsolutePath().getParent();
+        if (!Files.isDirectory(folder)) {
+            return List.of();
+        }
+        List<Path> paths = new ArrayList<>();
+        try (DirectoryStream<Path> fitting = Files.newDirectoryStream(folder, name)) {
+            fitting.forEach(paths::add);
+        }
+        paths.sort(Comparator.naturalOrder());
+        return paths;
+    }
+
+    private static boolean isClass(String name) {
+        return name.endsWith(CLASS)
+                && !name.endsWith("module-info.class")
+                && !name.startsWith("META-INF/");
+    }
+
+    private static ClassSource folder(Path folder, String place) throws IOException {
+        record InFolder(String place, Path path) implements ClassFile {
+            @Override
+            public byte[] bytes() throws IOException {
+                return Files.readAllBytes(path);
+            }
+        }
+        List<ClassFile> files = new ArrayList<>();
+        int prefix = folder.toString().length() + 1;
+        try (Stream<Path> paths = Files.walk(folder)) {
+            for (Path path : (Iterable<Path>) paths.sorted()::iterator) {
+                if (path.toString().endsWith(CLASS)) {
+                    String name =
+                            path.toString().substring(prefix).replace(File.separatorChar, '/');
+                    if (isClass(name) && Files.isRegularFile(path)) {
+                        files.add(new InFolder(place + '/' + name, path));
+                    }
+                }
+            }
+        }
+        return new ClassSource(files, null);
+    }
+
+    private static ClassSource jar(Path path, String place) throws IOException {
+        ZipFile jar = new ZipFile(path.toFile());
+        record InJar(String place, ZipFile jar, ZipEntry entry) implements ClassFile {
+            @Override
+            public byte[] bytes() throws IOException {
+                try (InputStream bytes = jar.getInputStream(entry)) {
+                    return bytes.readAllBytes();
+                }
+            }
+        }
+        List<ClassFile> files = new ArrayList<>();
+        jar.stream()
+                .filter(entry -> isClass(entry.getName()))
+                .sorted(Comparator.comparing(ZipEntry::getName))
+                .forEach(entry -> files.add(new InJar(place + "!/" + entry.getName(), jar, entry)));
+        return new ClassSource(files, jar);
+    }
+}

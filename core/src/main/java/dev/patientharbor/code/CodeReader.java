@@ -1,0 +1,128 @@
+package dev.patientharbor.code;
+
+import dev.patientharbor.code.ClassFileReader.NotAClassFile;
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.finding.Where;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Objects;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.concurrent.atomic.AtomicInteger;
+
+/** Reads all class files of some places. */
+public final class CodeReader {
+
+    /** So few files are read sooner than a second thread starts. */
+    private static final int FEW = 200;
+
+    /** How many files a thread takes at a time: few enough that all threads end together. */
+    private static final int HANDFUL = 64;
+
+    private CodeReader() {}
+
+    /**
+     * Reads with as many threads as there are processors. A place that is missing becomes a
+     * finding.
+     */
+    public static CodeIndex read(List<CodeRoot> roots) {
+        return read(roots, Runtime.getRuntime().availableProcessors());
+    }
+
+    /**
+     * Reads with a number of threads, on which the answer does not depend.
+     *
+     * @throws UncheckedIOException if a folder cannot be listed
+     */
+    public static CodeIndex read(List<CodeRoot> roots, int threads) {
+        List<Finding> findings = new ArrayList<>();
+        List<ClassSource> places = new ArrayList<>();
+        try {
+            for (CodeRoot root : roots) {
+                places.addAll(ClassSource.open(root, findings));
+            }
+            List<ClassFile> files =
+                    places.stream().flatMap(place -> place.classFiles().stream()).toList();
+            Object[] read = new Object[files.size()];
+            inParallel(
+                    files.size() <= FEW ? 1 : threads,
+                    files.size(),
+                    i -> read[i] = readOne(files.get(i)));
+            List<ClassFacts> facts = new ArrayList<>(files.size());
+            for (Object one : read) {
+                if (one instanceof Finding finding) {
+                    findings.add(finding);
+                } else {
+                    facts.add((ClassFacts) one);
+                }
+            }
+            return new CodeIndex(facts, findings);
+        } finally {
+            places.forEach(ClassSource::close);
+        }
+    }
+
+    private static Object readOne(ClassFile file) {
+        String reason;
+        try {
+            return ClassFileReader.read(file.bytes());
+        } catch (NotAClassFile fault) {
+            reason = fault.getMessage();
+        } catch (IOException fault) {
+            reason = Objects.requireNonNullElse(fault.getMessage(), "it cannot be opened");
+        }
+        return Finding.of(
+                        FindingKinds.UNREADABLE_CLASS,
+                        Where.startOf(file.place()),
+                        file.place(),
+                        "The class file " + file.place() + " cannot be read: " + reason + ".")
+                .with("do", "build it again, or take it off the code path");
+    }
+
+    private interface Task {
+        void run(int index);
+    }
+
+    private static void inParallel(int threads, int count, Task task) {
+        AtomicInteger next = new AtomicInteger();
+        Runnable work =
+                () -> {
+                    for (int from = next.getAndAdd(HANDFUL);
+                            from < count;
+                            from = next.getAndAdd(HANDFUL)) {
+                        for (int i = from; i < Math.min(count, from + HANDFUL); i++) {
+                            task.run(i);
+                        }
+                    }
+                };
+        if (threads <= 1) {
+            work.run();
+            return;
+        }
+        Runnable[] works = new Runnable[threads];
+        Arrays.fill(works, work);
+        ExecutorService pool = Executors.newFixedThreadPool(threads);
+        try {
+            List<Future<?>> running = new ArrayList<>();
+            for (Runnable one : works) {
+                running.add(pool.submit(one));
+            }
+            for (Future<?> one : running) {
+                one.get();
+            }
+        } catch (InterruptedException stopped) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException("stopped while reading class files", stopped);
+        } catch (ExecutionException fault) {
+            throw new IllegalStateException("reading class files failed", fault.getCause());
+        } finally {
+            pool.shutdownNow();
+        }
+    }
+}

@@ -1,0 +1,120 @@
+package dev.patientharbor.code;
+
+import java.lang.reflect.Modifier;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.objectweb.asm.AnnotationVisitor;
+import org.objectweb.asm.MethodVisitor;
+import org.objectweb.asm.Opcodes;
+import org.objectweb.asm.Type;
+
+/** Collects one constructor or method: its marks, and the names of its parameters. */
+final class ExecutableCollector extends MethodVisitor {
+
+    private final int access;
+    private final String name;
+    private final String descriptor;
+    private final Optional<String> signature;
+    private List<String> parameterNames = new ArrayList<>(0);
+    private final List<AnnotationFacts> annotations = new ArrayList<>(0);
+    private final List<List<AnnotationFacts>> parameterAnnotations = new ArrayList<>(0);
+    private String memberDefault;
+    private int annotable = -1;
+    private Runnable done = () -> {};
+
+    ExecutableCollector(int access, String name, String descriptor, String signature) {
+        super(Opcodes.ASM9);
+        this.access = access;
+        this.name = name;
+        this.descriptor = descriptor;
+        this.signature = Optional.ofNullable(signature);
+    }
+
+    void whenDone(Runnable done) {
+        this.done = done;
+    }
+
+    int access() {
+        return access;
+    }
+
+    boolean isMarked() {
+        return !annotations.isEmpty();
+    }
+
+    boolean is(String method, String erasedTypes) {
+        return name.equals(method) && descriptor.equals(erasedTypes);
+    }
+
+    boolean lacksNames() {
+        return parameterNames.isEmpty()
+                && !descriptor.startsWith("()")
+                && !Modifier.isAbstract(access);
+    }
+
+    void parameterNames(List<String> names) {
+        parameterNames = names;
+    }
+
+    Optional<String> memberDefault() {
+        return Optional.ofNullable(memberDefault);
+    }
+
+    String overrideKey() {
+        return name + descriptor.substring(0, descriptor.indexOf(')') + 1);
+    }
+
+    @Override
+    public void visitParameter(String parameter, int flags) {
+        parameterNames.add(parameter == null ? "" : parameter);
+    }
+
+    @Override
+    public AnnotationVisitor visitAnnotation(String type, boolean visible) {
+        return visible ? FactsCollector.annotation(type, annotations) : null;
+    }
+
+    @Override
+    public void visitAnnotableParameterCount(int count, boolean visible) {
+        if (visible) {
+            annotable = count;
+        }
+    }
+
+    @Override
+    public AnnotationVisitor visitParameterAnnotation(int parameter, String type, boolean visible) {
+        if (!visible) {
+            return null;
+        }
+        // Parameters that the compiler adds in front carry no marks and may not be counted.
+        int count = Type.getArgumentTypes(descriptor).length;
+        int index = parameter + (annotable < 0 ? 0 : Math.max(0, count - annotable));
+        while (parameterAnnotations.size() <= index) {
+            parameterAnnotations.add(new ArrayList<>(1));
+        }
+        return FactsCollector.annotation(type, parameterAnnotations.get(index));
+    }
+
+    @Override
+    public AnnotationVisitor visitAnnotationDefault() {
+        return AnnotationCollector.single(value -> memberDefault = value);
+    }
+
+    @Override
+    public void visitEnd() {
+        done.run();
+    }
+
+    ExecutableFacts facts() {
+        boolean named = !parameterNames.contains("");
+        return new ExecutableFacts(
+                name,
+                access,
+                descriptor,
+                signature,
+                named ? List.copyOf(parameterNames) : List.of(),
+                List.copyOf(annotations),
+                parameterAnnotations.stream().map(List::copyOf).toList());
+    }
+}

@@ -1,0 +1,58 @@
+package dev.patientharbor.code;
+
+import dev.patientharbor.model.TypeRef;
+import java.lang.reflect.Modifier;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * A constructor or a method.
+ *
+ * @param name its name; {@code <init>} for a constructor
+ * @param access its modifiers, as {@link Modifier} reads them
+ * @param descriptor its erased parameter and return types, as in JVMS 4.3.3
+ * @param signature its generic types, as in JVMS 4.7.9.1
+ * @param parameterNames one for each parameter, or none if the class file does not tell
+ * @param annotations the marks on it
+ * @param parameterAnnotations the marks on each parameter, or empty if no parameter has any
+ */
+public record ExecutableFacts(
+        String name,
+        int access,
+        String descriptor,
+        Optional<String> signature,
+        List<String> parameterNames,
+        List<AnnotationFacts> annotations,
+        List<List<AnnotationFacts>> parameterAnnotations) {
+
+    /** The generic types of the parameters, one for each parameter of the descriptor. */
+    public List<TypeRef> parameterTypes() {
+        return Signatures.parameters(descriptor, signature);
+    }
+
+    /** The erased parameter types as people write them, {@code p.A,int[]}. */
+    public List<String> erasedParameterTypes() {
+        return Signatures.parameters(descriptor, Optional.empty()).stream()
+                .map(TypeRef::text)
+                .toList();
+    }
+
+    /** The name of a parameter, or {@code argN} with N from 0. */
+    public String parameterName(int index) {
+        return index < parameterNames.size() ? parameterNames.get(index) : "arg" + index;
+    }
+
+    /** The marks on a parameter. */
+    public List<AnnotationFacts> parameterAnnotations(int index) {
+        return index < parameterAnnotations.size() ? parameterAnnotations.get(index) : List.of();
+    }
+
+    /** The part that an overriding method shares: name and erased parameter types. */
+    public String overrideKey() {
+        return name + descriptor.substring(0, descriptor.indexOf(')') + 1);
+    }
+
+    public boolean isPrivate() {
+        return Modifier.isPrivate(access);
+    }
+}

@@ -1,0 +1,168 @@
+package dev.patientharbor.code;
+
+import java.lang.reflect.Modifier;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.objectweb.asm.AnnotationVisitor;
+import org.objectweb.asm.ClassVisitor;
+import org.objectweb.asm.FieldVisitor;
+import org.objectweb.asm.MethodVisitor;
+import org.objectweb.asm.Opcodes;
+import org.objectweb.asm.Type;
+
+/** Collects the declarations of one class file. */
+final class FactsCollector extends ClassVisitor {
+
+    private String name;
+    private int access;
+    private Optional<String> signature;
+    private Optional<String> superName;
+    private final List<String> interfaces = new ArrayList<>(2);
+    private final List<AnnotationFacts> annotations = new ArrayList<>(1);
+    private final List<ExecutableCollector> constructors = new ArrayList<>(1);
+    private final List<FieldFacts> fields = new ArrayList<>(0);
+    private final List<ExecutableCollector> methods = new ArrayList<>(0);
+    private final Set<String> unmarkedMethods = new HashSet<>(0);
+    private final Map<String, String> memberDefaults = new HashMap<>(0);
+
+    FactsCollector() {
+        super(Opcodes.ASM9);
+    }
+
+    static String className(String internalName) {
+        return internalName.replace('/', '.');
+    }
+
+    static AnnotationVisitor annotation(String descriptor, List<AnnotationFacts> into) {
+        return new AnnotationCollector(
+                members -> into.add(new AnnotationFacts(typeName(descriptor), members)));
+    }
+
+    private static String typeName(String descriptor) {
+        return className(descriptor.substring(1, descriptor.length() - 1));
+    }
+
+    @Override
+    public void visit(
+            int version,
+            int flags,
+            String internalName,
+            String generic,
+            String superType,
+            String[] interfaceTypes) {
+        name = className(internalName);
+        access = flags & ~Opcodes.ACC_SUPER;
+        signature = Optional.ofNullable(generic);
+        superName = Optional.ofNullable(superType).map(FactsCollector::className);
+        for (String interfaceType : interfaceTypes) {
+            interfaces.add(className(interfaceType));
+        }
+    }
+
+    @Override
+    public void visitInnerClass(String internalName, String outer, String inner, int flags) {
+        if (className(internalName).equals(name)) {
+            access = flags;
+        }
+    }
+
+    @Override
+    public AnnotationVisitor visitAnnotation(String descriptor, boolean visible) {
+        return visible ? annotation(descriptor, annotations) : null;
+    }
+
+    @Override
+    public FieldVisitor visitField(
+            int flags, String field, String descriptor, String generic, Object constant) {
+        return new FieldVisitor(Opcodes.ASM9) {
+            private final List<AnnotationFacts> marks = new ArrayList<>(0);
+
+            @Override
+            public AnnotationVisitor visitAnnotation(String type, boolean visible) {
+                return visible ? annotation(type, marks) : null;
+            }
+
+            @Override
+            public void visitEnd() {
+                if (!marks.isEmpty()) {
+                    fields.add(
+                            new FieldFacts(
+                                    field,
+                                    flags,
+                                    descriptor,
+                                    Optional.ofNullable(generic),
+                                    List.copyOf(marks)));
+                }
+            }
+        };
+    }
+
+    @Override
+    public MethodVisitor visitMethod(
+            int flags, String method, String descriptor, String generic, String[] thrown) {
+        if (method.equals("<clinit>") || (flags & Opcodes.ACC_SYNTHETIC) != 0) {
+            return null;
+        }
+        ExecutableCollector collector = new ExecutableCollector(flags, method, descriptor, generic);
+        if (method.equals("<init>")) {
+            constructors.add(collector);
+            return collector;
+        }
+        collector.whenDone(() -> keepMethod(collector));
+        return collector;
+    }
+
+    private void keepMethod(ExecutableCollector method) {
+        method.memberDefault().ifPresent(value -> memberDefaults.put(method.facts().name(), value));
+        if (method.isMarked()) {
+            methods.add(method);
+        } else if (mayOverride(method)) {
+            unmarkedMethods.add(method.overrideKey());
+        }
+    }
+
+    private boolean mayOverride(ExecutableCollector method) {
+        return !Modifier.isStatic(method.access())
+                && !Modifier.isPrivate(method.access())
+                && superName.filter(parent -> !parent.equals("java.lang.Object")).isPresent();
+    }
+
+    /** Whether the names of some parameters that matter can only be had from the method bodies. */
+    boolean lacksParameterNames() {
+        return constructors.stream().anyMatch(ExecutableCollector::lacksNames)
+                || methods.stream().anyMatch(ExecutableCollector::lacksNames);
+    }
+
+    /** The constructor or marked method whose parameter names are still wanted. */
+    Optional<ExecutableCollector> wanting(String method, String descriptor) {
+        List<ExecutableCollector> among = method.equals("<init>") ? constructors : methods;
+        return among.stream()
+                .filter(one -> one.lacksNames() && one.is(method, descriptor))
+                .findFirst();
+    }
+
+    ClassFacts facts() {
+        return new ClassFacts(
+                name,
+                access,
+                signature,
+                superName,
+                List.copyOf(interfaces),
+                List.copyOf(annotations),
+                constructors.stream().map(ExecutableCollector::facts).toList(),
+                List.copyOf(fields),
+                methods.stream().map(ExecutableCollector::facts).toList(),
+                Set.copyOf(unmarkedMethods),
+                Map.copyOf(memberDefaults));
+    }
+
+    /** The text of an annotation member's value. */
+    static String text(Object value) {
+        return value instanceof Type type ? type.getClassName() : String.valueOf(value);
+    }
+}

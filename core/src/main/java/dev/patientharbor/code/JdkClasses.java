@@ -1,0 +1,56 @@
+package dev.patientharbor.code;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+
+/** Reads classes of the running JDK's modules, each once, when they are first asked for. */
+final class JdkClasses {
+
+    private final Map<String, Optional<ClassFacts>> known = new ConcurrentHashMap<>();
+    private volatile Map<String, Module> modules;
+
+    Optional<ClassFacts> find(String binaryName) {
+        return known.computeIfAbsent(binaryName, this::read);
+    }
+
+    private Optional<ClassFacts> read(String binaryName) {
+        String packageName = binaryName.substring(0, Math.max(0, binaryName.lastIndexOf('.')));
+        Module base = Object.class.getModule();
+        Module module =
+                base.getPackages().contains(packageName) ? base : modules().get(packageName);
+        if (module == null) {
+            return Optional.empty();
+        }
+        try (InputStream bytes =
+                module.getResourceAsStream(binaryName.replace('.', '/') + ".class")) {
+            return bytes == null
+                    ? Optional.empty()
+                    : Optional.of(ClassFileReader.read(bytes.readAllBytes()));
+        } catch (IOException fault) {
+            throw new UncheckedIOException(
+                    "the JDK's class " + binaryName + " cannot be read", fault);
+        }
+    }
+
+    private Map<String, Module> modules() {
+        Map<String, Module> byPackage = modules;
+        if (byPackage == null) {
+            byPackage = new HashMap<>();
+            for (Module module : ModuleLayer.boot().modules()) {
+                ClassLoader loader = module.getClassLoader();
+                if (loader == null || loader == ClassLoader.getPlatformClassLoader()) {
+                    for (String packageName : module.getPackages()) {
+                        byPackage.put(packageName, module);
+                    }
+                }
+            }
+            modules = byPackage;
+        }
+        return byPackage;
+    }
+}

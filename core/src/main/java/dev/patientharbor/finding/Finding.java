@@ -1,0 +1,66 @@
+package dev.patientharbor.finding;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+
+/**
+ * One thing that is wrong, or worth knowing.
+ *
+ * @param kind what kind of finding it is
+ * @param at where it stands
+ * @param cause what it is about, without positions: equal id, place and cause is the same finding,
+ *     in whatever profile
+ * @param message one sentence on what is wrong, ending with a full stop
+ * @param details what was looked at, what is near, and at the end what to do
+ * @param consumers the classes with the failing need itself, binary names, sorted
+ * @param entries the entry consumers that cannot be whole because of it, binary names, sorted
+ */
+public record Finding(
+        FindingKind kind,
+        Where at,
+        String cause,
+        String message,
+        List<Detail> details,
+        List<String> consumers,
+        List<String> entries) {
+
+    /** By place, then by id, then by cause. */
+    public static final Comparator<Finding> ORDER =
+            Comparator.comparing(Finding::at)
+                    .thenComparing(finding -> finding.kind().id())
+                    .thenComparing(Finding::cause);
+
+    public Finding {
+        details = List.copyOf(details);
+        consumers = List.copyOf(consumers);
+        entries = List.copyOf(entries);
+    }
+
+    /** A finding that touches no consumer. */
+    public static Finding of(FindingKind kind, Where at, String cause, String message) {
+        return new Finding(kind, at, cause, message, List.of(), List.of(), List.of());
+    }
+
+    /** The same with one more fact. */
+    public Finding with(String label, String text) {
+        List<Detail> more = new ArrayList<>(details);
+        more.add(new Detail(label, text));
+        return new Finding(kind, at, cause, message, more, consumers, entries);
+    }
+
+    /** The same with the fact only if there is one. */
+    public Finding withAny(String label, List<String> texts) {
+        return texts.isEmpty() ? this : with(label, String.join(", ", texts));
+    }
+
+    /** The same with those whom it touches. */
+    public Finding touching(List<String> consumers, List<String> entries) {
+        return new Finding(kind, at, cause, message, details, consumers, entries);
+    }
+
+    /** What is told once, however many profiles meet it. */
+    public String identity() {
+        return kind.id() + ' ' + at.text() + ' ' + cause;
+    }
+}

@@ -1,0 +1,21 @@
+package dev.patientharbor.finding;
+
+/**
+ * What one kind of finding is.
+ *
+ * @param id its name for people and machines, never changed and never used again for something else
+ * @param severity how grave it is unless the user says otherwise
+ * @param breaksCompleteness whether a profile with such a finding is not whole, whatever the
+ *     severity in force
+ * @param title one line that says what it is about
+ */
+public record FindingKind(String id, Severity severity, boolean breaksCompleteness, String title) {
+
+    static FindingKind error(String id, String title) {
+        return new FindingKind(id, Severity.ERROR, true, title);
+    }
+
+    static FindingKind warning(String id, String title) {
+        return new FindingKind(id, Severity.WARNING, false, title);
+    }
+}

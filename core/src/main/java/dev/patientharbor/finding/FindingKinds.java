@@ -1,0 +1,107 @@
+package dev.patientharbor.finding;
+
+import static dev.patientharbor.finding.FindingKind.error;
+import static dev.patientharbor.finding.FindingKind.warning;
+
+import java.util.List;
+
+/**
+ * The table of all kinds of findings. Programs rely on the ids: a line may be added, never renamed.
+ */
+public final class FindingKinds {
+
+    // the profile file as a text
+    public static final FindingKind MALFORMED_FILE =
+            error(
+                    "malformed-file",
+                    "The file is not a profile file, or a part of it has the wrong shape");
+    public static final FindingKind UNKNOWN_WORD =
+            error("unknown-word", "A key that the notation does not know");
+    public static final FindingKind REPEATED_KEY =
+            error("repeated-key", "The same key twice in one place");
+
+    // what is read and what is checked
+    public static final FindingKind CODE_MISSING =
+            error("code-missing", "Compiled code that is listed and not there");
+    public static final FindingKind UNREADABLE_CLASS =
+            warning("unreadable-class", "A class file that cannot be read");
+    public static final FindingKind NOTHING_TO_CHECK =
+            error("nothing-to-check", "No profile or no entry consumer: nothing would be checked");
+    public static final FindingKind UNKNOWN_ENTRY =
+            error("unknown-entry", "An entry consumer or pattern that no class answers to");
+
+    // profiles among themselves
+    public static final FindingKind UNKNOWN_PROFILE =
+            error("unknown-profile", "A profile that extends one which does not exist");
+    public static final FindingKind EXTENDS_CYCLE =
+            error("extends-cycle", "Profiles that extend each other in a circle");
+    public static final FindingKind PARENTS_DISAGREE =
+            error(
+                    "parents-disagree",
+                    "Two parents that say different things, and no word from the child");
+
+    // one binding
+    public static final FindingKind UNKNOWN_CLASS =
+            error("unknown-class", "A class name that nothing on the code path answers to");
+    public static final FindingKind AMBIGUOUS_NAME =
+            error("ambiguous-name", "A short class name that fits several classes");
+    public static final FindingKind KEY_UNKNOWN =
+            error("key-unknown", "A reference to a slot that is not bound");
+    public static final FindingKind TWO_CANDIDATES =
+            error("two-candidates", "One implementation wanted, two or more found");
+    public static final FindingKind DOES_NOT_FIT =
+            error("does-not-fit", "An implementation that is none of its contract");
+    public static final FindingKind CANNOT_BE_BUILT =
+            error("cannot-be-built", "A class of which no object can be made");
+    public static final FindingKind WHICH_CONSTRUCTOR =
+            error("which-constructor", "Several constructors, and nothing says which");
+    public static final FindingKind UNUSED_BINDING =
+            warning("unused-binding", "A binding that no entry consumer reaches");
+
+    // decorators
+    public static final FindingKind NOT_A_DECORATOR =
+            error("not-a-decorator", "A decorator without exactly one place for what it wraps");
+    public static final FindingKind WRAPS_NOTHING =
+            warning("wraps-nothing", "Decorators around nothing");
+    public static final FindingKind DROPS_NOTHING =
+            warning("drops-nothing", "A decorator is dropped that is not there");
+
+    // the graph of one profile
+    public static final FindingKind UNMET_NEED =
+            error("unmet-need", "A need that nothing supplies");
+    public static final FindingKind VALUE_MISSING =
+            error("value-missing", "A parameter of a value type without a value");
+    public static final FindingKind CYCLE =
+            error("cycle", "Objects that need each other in a circle");
+
+    private FindingKinds() {}
+
+    /** Every kind, in the order of the reference page. */
+    public static List<FindingKind> all() {
+        return List.of(
+                MALFORMED_FILE,
+                UNKNOWN_WORD,
+                REPEATED_KEY,
+                CODE_MISSING,
+                UNREADABLE_CLASS,
+                NOTHING_TO_CHECK,
+                UNKNOWN_ENTRY,
+                UNKNOWN_PROFILE,
+                EXTENDS_CYCLE,
+                PARENTS_DISAGREE,
+                UNKNOWN_CLASS,
+                AMBIGUOUS_NAME,
+                KEY_UNKNOWN,
+                TWO_CANDIDATES,
+                DOES_NOT_FIT,
+                CANNOT_BE_BUILT,
+                WHICH_CONSTRUCTOR,
+                UNUSED_BINDING,
+                NOT_A_DECORATOR,
+                WRAPS_NOTHING,
+                DROPS_NOTHING,
+                UNMET_NEED,
+                VALUE_MISSING,
+                CYCLE);
+    }
+}

@@ -1,0 +1,87 @@
+package dev.patientharbor.finding;
+
+import java.util.Comparator;
+import java.util.function.Function;
+
+/**
+ * A place in what the user wrote: in a file, or in a compiled class. What is not known is left out,
+ * never invented.
+ */
+public sealed interface Where extends Comparable<Where> {
+
+    /** One order for all places: files first, by path and position; then classes by name. */
+    Comparator<Where> ORDER =
+            Comparator.<Where, Boolean>comparing(where -> where instanceof InClass)
+                    .thenComparing(where -> where.match(InFile::path, InClass::className))
+                    .thenComparing(where -> where.match(InFile::line, in -> 0))
+                    .thenComparing(where -> where.match(InFile::column, in -> 0))
+                    .thenComparing(where -> where.match(in -> "", InClass::member));
+
+    /** Decides by kind of place. */
+    <T> T match(Function<InFile, T> inFile, Function<InClass, T> inClass);
+
+    /**
+     * The place as people read it: {@code port.harbor.yaml:61:3} or {@code gullwing.port.Rota,
+     * constructor}.
+     */
+    String text();
+
+    @Override
+    default int compareTo(Where other) {
+        return ORDER.compare(this, other);
+    }
+
+    /** The first character of a file; for what concerns the file as a whole. */
+    static Where startOf(String path) {
+        return new InFile(path, 1, 1);
+    }
+
+    /** A class as a whole. */
+    static Where classNamed(String binaryName) {
+        return new InClass(binaryName, "");
+    }
+
+    /**
+     * A place in a text file.
+     *
+     * @param path the path as the user gave it
+     * @param line from 1
+     * @param column from 1, in characters
+     */
+    record InFile(String path, int line, int column) implements Where {
+        public InFile {
+            if (line < 1 || column < 1) {
+                throw new IllegalArgumentException(
+                        "lines and columns start at 1: " + line + ":" + column);
+            }
+        }
+
+        @Override
+        public <T> T match(Function<InFile, T> inFile, Function<InClass, T> inClass) {
+            return inFile.apply(this);
+        }
+
+        @Override
+        public String text() {
+            return path + ":" + line + ":" + column;
+        }
+    }
+
+    /**
+     * A place in compiled code.
+     *
+     * @param className the binary name
+     * @param member the member as people read it, empty for the class as a whole
+     */
+    record InClass(String className, String member) implements Where {
+        @Override
+        public <T> T match(Function<InFile, T> inFile, Function<InClass, T> inClass) {
+            return inClass.apply(this);
+        }
+
+        @Override
+        public String text() {
+            return member.isEmpty() ? className : className + ", " + member;
+        }
+    }
+}

@@ -1,0 +1,19 @@
+package dev.patientharbor.model;
+
+/** What stands behind a contract, in the words of testers. */
+public enum ImplementationKind {
+    REAL,
+    FAKE,
+    STUB,
+    MOCK;
+
+    /** The word that people and machines read, such as {@code fake}. */
+    public String word() {
+        return switch (this) {
+            case REAL -> "real";
+            case FAKE -> "fake";
+            case STUB -> "stub";
+            case MOCK -> "mock";
+        };
+    }
+}

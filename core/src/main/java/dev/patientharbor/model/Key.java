@@ -1,0 +1,44 @@
+package dev.patientharbor.model;
+
+/**
+ * What tells variants of one contract apart.
+ *
+ * @param text the name ({@code coast}), or a qualifier with its members in order of name ({@code
+ *     Zone(3)})
+ * @param qualifier the binary name of the qualifier annotation; empty for a plain name
+ */
+public record Key(String text, String qualifier) {
+
+    /** A key by name, as {@code @Named} gives it. */
+    public static Key named(String name) {
+        return new Key(name, "");
+    }
+
+    /** The key as a file writes it: names with unusual characters in quotes. */
+    public String written() {
+        return qualifier.isEmpty() && !isPlain(text) ? '"' + text + '"' : text;
+    }
+
+    static boolean isPlain(String text) {
+        return !text.isEmpty()
+                && text.chars()
+                        .allMatch(
+                                c ->
+                                        c == '_'
+                                                || c == '.'
+                                                || c == '-'
+                                                || (c < 128 && Character.isLetterOrDigit(c)));
+    }
+
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof Key that
+                && text.equals(that.text)
+                && qualifier.equals(that.qualifier);
+    }
+
+    @Override
+    public int hashCode() {
+        return 31 * text.hashCode() + qualifier.hashCode();
+    }
+}

@@ -1,0 +1,40 @@
+package dev.patientharbor.model;
+
+import dev.patientharbor.finding.Where;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * Everything that one profile file says.
+ *
+ * @param title what people call it
+ * @param code the compiled code to read, as written: folders, jars, patterns such as {@code
+ *     lib/*.jar}
+ * @param packages where short class names are looked up, in order
+ * @param entry the entry consumers: class names and patterns
+ * @param defaultLifetime what holds where neither a binding nor a mark says otherwise
+ * @param profiles the profiles, in order; no two of one name
+ * @param at where it stands
+ */
+public record ProfileSet(
+        String title,
+        List<Written> code,
+        List<Written> packages,
+        List<Written> entry,
+        Lifetime defaultLifetime,
+        List<Profile> profiles,
+        Where at) {
+    public ProfileSet {
+        code = List.copyOf(code);
+        packages = List.copyOf(packages);
+        entry = List.copyOf(entry);
+        profiles = List.copyOf(profiles);
+        Set<String> names = new HashSet<>();
+        for (Profile profile : profiles) {
+            if (!names.add(profile.name())) {
+                throw new IllegalArgumentException("two profiles of the name " + profile.name());
+            }
+        }
+    }
+}

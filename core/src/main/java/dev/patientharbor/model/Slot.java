@@ -1,0 +1,43 @@
+package dev.patientharbor.model;
+
+import java.util.Comparator;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+
+/**
+ * The thing that is bound: a contract and, where there are variants, a key.
+ *
+ * @param contract the type that consumers ask for
+ * @param key the key; empty for the plain slot
+ */
+public record Slot(TypeRef contract, Optional<Key> key) {
+
+    /** By contract, then plain before keyed, then by key. */
+    public static final Comparator<Slot> ORDER = Comparator.comparing(Slot::text);
+
+    /** The plain slot of a class or interface. */
+    public static Slot of(String contract) {
+        return new Slot(TypeRef.of(contract), Optional.empty());
+    }
+
+    /** The slot as a file writes it: {@code p.FeeSchedule@freight}. */
+    public String text() {
+        return text(UnaryOperator.identity());
+    }
+
+    /** The same, each class name written by the given function. */
+    public String text(UnaryOperator<String> className) {
+        String type = contract.text(className);
+        return key.isPresent() ? type + '@' + key.get().written() : type;
+    }
+
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof Slot that && contract.equals(that.contract) && key.equals(that.key);
+    }
+
+    @Override
+    public int hashCode() {
+        return 31 * contract.hashCode() + key.hashCode();
+    }
+}

@@ -1,0 +1,178 @@
+package dev.patientharbor.model;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+
+/**
+ * A Java type with its type arguments, as in JLS 4: what a need asks for and what a slot is a slot
+ * of.
+ */
+public sealed interface TypeRef {
+
+    /**
+     * The type as people and machines read it, without spaces between arguments: {@code
+     * p.Reader<p.Ship>}.
+     */
+    default String text() {
+        return text(UnaryOperator.identity());
+    }
+
+    /** The same, each class name written by the given function (the short name, say). */
+    String text(UnaryOperator<String> className);
+
+    /** The type with its variables replaced; a variable that is not in the map stays. */
+    TypeRef bind(Map<String, TypeRef> variables);
+
+    /** Whether it is one definite type: no variable and no wildcard in it. */
+    boolean isExact();
+
+    /** A class or interface without arguments. */
+    static ClassType of(String name) {
+        return new ClassType(name, List.of());
+    }
+
+    private static List<TypeRef> bindAll(List<TypeRef> types, Map<String, TypeRef> variables) {
+        return types.stream().map(type -> type.bind(variables)).toList();
+    }
+
+    /**
+     * A class or interface.
+     *
+     * @param name the binary name ({@code p.Outer$Inner}), or the name as the user wrote it until
+     *     it is looked up
+     * @param arguments its type arguments; empty for a type without parameters and for a raw type
+     */
+    record ClassType(String name, List<TypeRef> arguments) implements TypeRef {
+        public ClassType {
+            arguments = List.copyOf(arguments);
+        }
+
+        /** The same class without arguments. */
+        public ClassType raw() {
+            return arguments.isEmpty() ? this : TypeRef.of(name);
+        }
+
+        @Override
+        public String text(UnaryOperator<String> className) {
+            if (arguments.isEmpty()) {
+                return className.apply(name);
+            }
+            StringBuilder text = new StringBuilder(className.apply(name)).append('<');
+            for (int i = 0; i < arguments.size(); i++) {
+                text.append(i == 0 ? "" : ",").append(arguments.get(i).text(className));
+            }
+            return text.append('>').toString();
+        }
+
+        @Override
+        public TypeRef bind(Map<String, TypeRef> variables) {
+            return arguments.isEmpty() || variables.isEmpty()
+                    ? this
+                    : new ClassType(name, bindAll(arguments, variables));
+        }
+
+        @Override
+        public boolean isExact() {
+            for (TypeRef argument : arguments) {
+                if (!argument.isExact()) {
+                    return false;
+                }
+            }
+            return true;
+        }
+
+        // Written out: the ones made for records are generated at run time, and these are the
+        // hottest keys of a check.
+        @Override
+        public boolean equals(Object other) {
+            return other instanceof ClassType that
+                    && name.equals(that.name)
+                    && arguments.equals(that.arguments);
+        }
+
+        @Override
+        public int hashCode() {
+            return 31 * name.hashCode() + arguments.hashCode();
+        }
+    }
+
+    /** An array of some type. */
+    record ArrayType(TypeRef element) implements TypeRef {
+        @Override
+        public String text(UnaryOperator<String> className) {
+            return element.text(className) + "[]";
+        }
+
+        @Override
+        public TypeRef bind(Map<String, TypeRef> variables) {
+            return new ArrayType(element.bind(variables));
+        }
+
+        @Override
+        public boolean isExact() {
+            return element.isExact();
+        }
+    }
+
+    /** A type variable, such as the {@code T} of {@code Reader<T>}. */
+    record Variable(String name) implements TypeRef {
+        @Override
+        public String text(UnaryOperator<String> className) {
+            return name;
+        }
+
+        @Override
+        public TypeRef bind(Map<String, TypeRef> variables) {
+            return Objects.requireNonNullElse(variables.get(name), this);
+        }
+
+        @Override
+        public boolean isExact() {
+            return false;
+        }
+    }
+
+    /**
+     * A wildcard.
+     *
+     * @param word {@code extends} or {@code super}; empty for a plain {@code ?}
+     * @param bound the bound; empty for a plain {@code ?}
+     */
+    record Wildcard(String word, Optional<TypeRef> bound) implements TypeRef {
+        @Override
+        public String text(UnaryOperator<String> className) {
+            return bound.map(type -> "? " + word + ' ' + type.text(className)).orElse("?");
+        }
+
+        @Override
+        public TypeRef bind(Map<String, TypeRef> variables) {
+            return new Wildcard(word, bound.map(type -> type.bind(variables)));
+        }
+
+        @Override
+        public boolean isExact() {
+            return false;
+        }
+    }
+
+    /** A primitive type, such as {@code int}. */
+    record Primitive(String name) implements TypeRef {
+        @Override
+        public String text(UnaryOperator<String> className) {
+            return name;
+        }
+
+        @Override
+        public TypeRef bind(Map<String, TypeRef> variables) {
+            return this;
+        }
+
+        @Override
+        public boolean isExact() {
+            return true;
+        }
+    }
+}

@@ -1,0 +1,33 @@
+package dev.patientharbor.plan;
+
+import dev.patientharbor.model.ImplementationKind;
+
+/** What a need receives, in one word. */
+public enum AnswerKind {
+    REAL,
+    FAKE,
+    STUB,
+    MOCK,
+    UNMET;
+
+    /** The answer for an implementation of that kind. */
+    public static AnswerKind of(ImplementationKind kind) {
+        return switch (kind) {
+            case REAL -> REAL;
+            case FAKE -> FAKE;
+            case STUB -> STUB;
+            case MOCK -> MOCK;
+        };
+    }
+
+    /** The word that people and machines read, such as {@code unmet}. */
+    public String word() {
+        return switch (this) {
+            case REAL -> "real";
+            case FAKE -> "fake";
+            case STUB -> "stub";
+            case MOCK -> "mock";
+            case UNMET -> "unmet";
+        };
+    }
+}

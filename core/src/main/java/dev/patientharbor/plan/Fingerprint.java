@@ -1,0 +1,46 @@
+package dev.patientharbor.plan;
+
+import dev.patientharbor.model.Slot;
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.HexFormat;
+import java.util.List;
+
+/**
+ * The digest of what a plan decides: no positions, no names of profiles, no numbering of instances.
+ */
+final class Fingerprint {
+
+    private static final int BYTES = 6;
+
+    private Fingerprint() {}
+
+    static String of(List<Row> rows) {
+        MessageDigest digest = sha256();
+        for (Row row : rows) {
+            Answer answer = row.answer();
+            String decided =
+                    String.join(
+                            "\t",
+                            row.consumer(),
+                            row.place().code(),
+                            row.as().map(Slot::text).orElse(""),
+                            row.slot().text(),
+                            answer.kind().word(),
+                            answer.implementation().orElse(""),
+                            String.join(">", answer.decorators()),
+                            answer.lifetime().map(choice -> choice.lifetime().word()).orElse(""));
+            digest.update((decided + '\n').getBytes(StandardCharsets.UTF_8));
+        }
+        return HexFormat.of().formatHex(digest.digest(), 0, BYTES);
+    }
+
+    private static MessageDigest sha256() {
+        try {
+            return MessageDigest.getInstance("SHA-256");
+        } catch (NoSuchAlgorithmException impossible) {
+            throw new IllegalStateException("every Java has SHA-256", impossible);
+        }
+    }
+}

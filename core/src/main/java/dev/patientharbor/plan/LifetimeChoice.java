@@ -1,0 +1,28 @@
+package dev.patientharbor.plan;
+
+import dev.patientharbor.model.Lifetime;
+
+/**
+ * A lifetime, and what decided it.
+ *
+ * @param lifetime how long an instance lives
+ * @param by what said so
+ */
+public record LifetimeChoice(Lifetime lifetime, By by) {
+
+    /** What can decide a lifetime, strongest first. */
+    public enum By {
+        BINDING,
+        MARK,
+        DEFAULT;
+
+        /** The words that people read, such as {@code by default}. */
+        public String words() {
+            return switch (this) {
+                case BINDING -> "by the binding";
+                case MARK -> "by its mark";
+                case DEFAULT -> "by default";
+            };
+        }
+    }
+}

@@ -1,0 +1,76 @@
+package dev.patientharbor.plan;
+
+import java.util.Comparator;
+
+/**
+ * Where a consumer asks for something.
+ *
+ * @param kind the kind of place
+ * @param member the name of the field; name and erased parameter types of the method; empty for a
+ *     constructor
+ * @param index the parameter, from 0; 0 for a field
+ */
+public record NeedPlace(Kind kind, String member, int index) implements Comparable<NeedPlace> {
+
+    private static final Comparator<NeedPlace> ORDER =
+            Comparator.comparing(NeedPlace::kind)
+                    .thenComparing(NeedPlace::member)
+                    .thenComparingInt(NeedPlace::index);
+
+    /** The kinds of places, in the order of their words. */
+    public enum Kind {
+        CONSTRUCTOR,
+        FIELD,
+        METHOD
+    }
+
+    public static NeedPlace constructor(int index) {
+        return new NeedPlace(Kind.CONSTRUCTOR, "", index);
+    }
+
+    public static NeedPlace field(String name) {
+        return new NeedPlace(Kind.FIELD, name, 0);
+    }
+
+    /** A parameter of a method, the method given as {@code setGauge(p.Gauge)}. */
+    public static NeedPlace method(String nameAndTypes, int index) {
+        return new NeedPlace(Kind.METHOD, nameAndTypes, index);
+    }
+
+    /** The place for programs, counted from 0: {@code constructor:1}, {@code field:gauge}. */
+    public String code() {
+        return switch (kind) {
+            case CONSTRUCTOR -> "constructor:" + index;
+            case FIELD -> "field:" + member;
+            case METHOD -> "method:" + member + ':' + index;
+        };
+    }
+
+    /**
+     * The place for people, counted from 1: {@code constructor parameter 2}, {@code setter
+     * setGauge}.
+     */
+    public String words() {
+        return switch (kind) {
+            case CONSTRUCTOR -> "constructor parameter " + (index + 1);
+            case FIELD -> "field";
+            case METHOD ->
+                    isSetter()
+                            ? "setter " + methodName()
+                            : "method " + methodName() + ", parameter " + (index + 1);
+        };
+    }
+
+    private String methodName() {
+        return member.substring(0, member.indexOf('('));
+    }
+
+    private boolean isSetter() {
+        return member.startsWith("set") && !member.contains("()") && !member.contains(",");
+    }
+
+    @Override
+    public int compareTo(NeedPlace other) {
+        return ORDER.compare(this, other);
+    }
+}

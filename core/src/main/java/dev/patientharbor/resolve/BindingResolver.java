@@ -1,0 +1,160 @@
+package dev.patientharbor.resolve;
+
+import dev.patientharbor.code.ClassFacts;
+import dev.patientharbor.finding.Where;
+import dev.patientharbor.model.Binding;
+import dev.patientharbor.model.Decoration;
+import dev.patientharbor.model.Key;
+import dev.patientharbor.model.Slot;
+import dev.patientharbor.model.TypeRef;
+import dev.patientharbor.model.TypeRef.ArrayType;
+import dev.patientharbor.model.TypeRef.ClassType;
+import dev.patientharbor.model.TypeRef.Wildcard;
+import dev.patientharbor.model.Written;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** Looks up the names of bindings and decorations, each once, in the profile in which it stands. */
+final class BindingResolver {
+
+    private final ClassNames names;
+    private final SlotTable slots;
+    private final Generics generics;
+    private final Fitting fitting;
+    private final Blueprints blueprints;
+
+    BindingResolver(ClassNames names, SlotTable slots, Generics generics, Blueprints blueprints) {
+        this.names = names;
+        this.slots = slots;
+        this.generics = generics;
+        this.blueprints = blueprints;
+        fitting = new Fitting(generics);
+    }
+
+    ResolvedBinding resolve(Binding binding, int owner) {
+        List<Lookup> lookups = new ArrayList<>();
+        Optional<Slot> slot = slot(binding.slot(), binding.at(), lookups);
+        Optional<Slot> target =
+                binding.supply()
+                        .match(
+                                of -> Optional.empty(),
+                                Optional::<Slot>empty,
+                                alias -> slot(alias.target(), binding.at(), lookups));
+        Optional<Lookup> implementation = binding.supply().className().map(names::lookup);
+        implementation.ifPresent(lookups::add);
+        Optional<ClassFacts> facts = implementation.flatMap(Lookup::facts);
+        Optional<Fit> fit =
+                slot.flatMap(known -> facts.map(one -> fitting.fit(one, known.contract())));
+        Optional<Blueprint> blueprint =
+                fit.flatMap(Fit::type)
+                        .map(
+                                type ->
+                                        binding.constructor().isPresent()
+                                                ? blueprints.of(
+                                                        facts.orElseThrow(),
+                                                        type,
+                                                        binding.constructor().map(this::full))
+                                                : blueprints.of(facts.orElseThrow(), type));
+        return new ResolvedBinding(
+                binding,
+                owner,
+                lookups,
+                slot.map(slots::number),
+                target.map(slots::number),
+                implementation,
+                fit,
+                blueprint);
+    }
+
+    private List<String> full(List<String> parameterTypes) {
+        return parameterTypes.stream()
+                .map(
+                        name ->
+                                names.lookup(new Written(name, Where.classNamed(name)))
+                                        .facts()
+                                        .map(ClassFacts::name)
+                                        .orElse(name))
+                .toList();
+    }
+
+    ResolvedDecoration resolve(Decoration decoration, int owner) {
+        List<Lookup> lookups = new ArrayList<>();
+        Optional<Slot> slot = slot(decoration.slot(), decoration.at(), lookups);
+        return new ResolvedDecoration(
+                decoration,
+                owner,
+                lookups,
+                slot.map(slots::number),
+                decoration.whole().map(list -> decorators(slot, list)),
+                decorators(slot, decoration.drop()),
+                decorators(slot, decoration.innermost()),
+                decorators(slot, decoration.outermost()));
+    }
+
+    private List<ResolvedDecorator> decorators(Optional<Slot> slot, List<Written> list) {
+        return list.stream().map(name -> decorator(slot, names.lookup(name))).toList();
+    }
+
+    private ResolvedDecorator decorator(Optional<Slot> slot, Lookup name) {
+        Slot decorated = slot.orElseGet(() -> Slot.of("java.lang.Object"));
+        Optional<Fit> fit =
+                slot.flatMap(
+                        known -> name.facts().map(facts -> fitting.fit(facts, known.contract())));
+        Optional<Blueprint> blueprint =
+                fit.flatMap(Fit::type).map(type -> blueprints.of(name.facts().orElseThrow(), type));
+        List<Need> inner =
+                blueprint
+                        .map(
+                                one ->
+                                        one.needs().stream()
+                                                .filter(need -> takes(need, decorated))
+                                                .toList())
+                        .orElse(List.of());
+        return new ResolvedDecorator(decorated, name, fit, blueprint, inner);
+    }
+
+    private boolean takes(Need need, Slot decorated) {
+        Slot asked = slots.slot(need.slot());
+        return asked.key().isEmpty()
+                && (asked.contract().equals(decorated.contract())
+                        || generics.allows(decorated.contract(), asked.contract()));
+    }
+
+    private Optional<Slot> slot(Slot written, Where at, List<Lookup> lookups) {
+        int before = lookups.size();
+        TypeRef contract = type(written.contract(), at, lookups);
+        Optional<Key> key = written.key().map(one -> key(one, at, lookups));
+        return lookups.subList(before, lookups.size()).stream()
+                        .allMatch(name -> name.facts().isPresent())
+                ? Optional.of(new Slot(contract, key))
+                : Optional.empty();
+    }
+
+    private TypeRef type(TypeRef written, Where at, List<Lookup> lookups) {
+        if (written instanceof ClassType type) {
+            Lookup lookup = names.lookup(new Written(type.name(), at));
+            lookups.add(lookup);
+            List<TypeRef> arguments =
+                    type.arguments().stream().map(argument -> type(argument, at, lookups)).toList();
+            return new ClassType(
+                    lookup.facts().map(ClassFacts::name).orElse(type.name()), arguments);
+        }
+        if (written instanceof ArrayType array) {
+            return new ArrayType(type(array.element(), at, lookups));
+        }
+        return written instanceof Wildcard wildcard
+                ? new Wildcard(
+                        wildcard.word(), wildcard.bound().map(bound -> type(bound, at, lookups)))
+                : written;
+    }
+
+    private Key key(Key written, Where at, List<Lookup> lookups) {
+        if (written.qualifier().isEmpty()) {
+            return written;
+        }
+        Lookup lookup = names.lookup(new Written(written.qualifier(), at));
+        lookups.add(lookup);
+        return lookup.facts().map(facts -> new Key(written.text(), facts.name())).orElse(written);
+    }
+}

@@ -1,0 +1,37 @@
+package dev.patientharbor.resolve;
+
+import dev.patientharbor.code.ClassFacts;
+import dev.patientharbor.model.TypeRef.ClassType;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** Makes the blueprint of each class once, whatever the number of profiles. */
+final class Blueprints {
+
+    private final NeedReader needs;
+    private final Map<ClassType, Blueprint> made = new HashMap<>();
+
+    Blueprints(NeedReader needs) {
+        this.needs = needs;
+    }
+
+    /** The blueprint of a class with its own choice of constructor. */
+    Blueprint of(ClassFacts facts, ClassType type) {
+        Blueprint known = made.get(type);
+        if (known == null) {
+            known = of(facts, type, Optional.empty());
+            made.put(type, known);
+        }
+        return known;
+    }
+
+    /** The blueprint of a class, the constructor chosen by its erased parameter types. */
+    Blueprint of(ClassFacts facts, ClassType type, Optional<List<String>> constructor) {
+        ConstructorChoice choice = ConstructorChoice.of(facts, constructor);
+        List<Need> all =
+                choice.constructor().map(one -> needs.needs(facts, type, one)).orElse(List.of());
+        return new Blueprint(facts, type, all, choice.fault());
+    }
+}

@@ -1,0 +1,110 @@
+package dev.patientharbor.resolve;
+
+import dev.patientharbor.code.ClassFacts;
+import dev.patientharbor.code.CodeIndex;
+import dev.patientharbor.finding.NearNames;
+import dev.patientharbor.model.SlotParser;
+import dev.patientharbor.model.Written;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeSet;
+import java.util.concurrent.ConcurrentHashMap;
+
+/** Looks up class names as users write them, and writes them as users read them. */
+public final class ClassNames {
+
+    private final CodeIndex code;
+    private final List<String> packages;
+    private final Map<String, List<ClassFacts>> known = new ConcurrentHashMap<>();
+    private volatile Map<String, List<String>> bySimpleName;
+
+    public ClassNames(CodeIndex code, List<String> packages) {
+        this.code = code;
+        this.packages = List.copyOf(packages);
+    }
+
+    /**
+     * Looks up a name: as a full name first, then in the listed packages, then in {@code
+     * java.lang}. Nested classes may be written with {@code .} or {@code $}.
+     */
+    public Lookup lookup(Written name) {
+        return new Lookup(name, known.computeIfAbsent(name.text(), this::find));
+    }
+
+    private List<ClassFacts> find(String name) {
+        if (!SlotParser.isName(name)) {
+            return List.of();
+        }
+        Optional<ClassFacts> full = findNested(name);
+        if (full.isPresent()) {
+            return List.of(full.get());
+        }
+        List<ClassFacts> found = new ArrayList<>();
+        for (String packageName : packages) {
+            findNested(packageName + '.' + name).ifPresent(found::add);
+        }
+        if (found.isEmpty()) {
+            findNested("java.lang." + name).ifPresent(found::add);
+        }
+        return found.stream().distinct().toList();
+    }
+
+    private Optional<ClassFacts> findNested(String name) {
+        String binary = name;
+        while (true) {
+            Optional<ClassFacts> facts = code.find(binary);
+            int dot = binary.lastIndexOf('.');
+            if (facts.isPresent() || dot < 0) {
+                return facts;
+            }
+            binary = binary.substring(0, dot) + '$' + binary.substring(dot + 1);
+        }
+    }
+
+    /**
+     * The class as people read it: its simple name, or the full one where two classes of the code
+     * share the simple one.
+     */
+    public String shortName(String binaryName) {
+        String simple = simpleName(binaryName);
+        List<String> same = bySimpleName().getOrDefault(simple, List.of());
+        return same.isEmpty() || same.equals(List.of(binaryName)) ? simple : binaryName;
+    }
+
+    /**
+     * Names that somebody may have meant; with their package where the short name alone would not
+     * be found.
+     */
+    public List<String> near(String name) {
+        String simple = name.substring(name.lastIndexOf('.') + 1);
+        TreeSet<String> names = new TreeSet<>();
+        for (String near : NearNames.of(simple, bySimpleName().keySet())) {
+            for (String full : bySimpleName().get(near)) {
+                boolean listed =
+                        packages.contains(full.substring(0, Math.max(0, full.lastIndexOf('.'))));
+                names.add(listed && !near.equals(name) ? near : full);
+            }
+        }
+        return List.copyOf(names);
+    }
+
+    private Map<String, List<String>> bySimpleName() {
+        Map<String, List<String>> names = bySimpleName;
+        if (names == null) {
+            names = new HashMap<>();
+            for (ClassFacts facts : code.classes()) {
+                names.computeIfAbsent(simpleName(facts.name()), simple -> new ArrayList<>(1))
+                        .add(facts.name());
+            }
+            bySimpleName = names;
+        }
+        return names;
+    }
+
+    private static String simpleName(String binaryName) {
+        return binaryName.substring(binaryName.lastIndexOf('.') + 1).replace('$', '.');
+    }
+}

@@ -1,0 +1,62 @@
+package dev.patientharbor.resolve;
+
+import dev.patientharbor.code.ClassFacts;
+import dev.patientharbor.code.ExecutableFacts;
+import dev.patientharbor.resolve.BuildFault.Reason;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * The constructor that makes an object of a class, or why there is none.
+ *
+ * @param constructor the one to use
+ * @param fault why there is none
+ */
+record ConstructorChoice(Optional<ExecutableFacts> constructor, Optional<BuildFault> fault) {
+
+    /**
+     * Chooses: the one that the binding names; else the one with the standard's mark; else the only
+     * one that is not private; else the only one.
+     *
+     * @param wanted the parameter types that the binding names, erased
+     */
+    static ConstructorChoice of(ClassFacts facts, Optional<List<String>> wanted) {
+        if (facts.isInterface()) {
+            return fault(Reason.INTERFACE, List.of());
+        }
+        if (facts.isEnum()) {
+            return fault(Reason.ENUM, List.of());
+        }
+        if (facts.isAbstract()) {
+            return fault(Reason.ABSTRACT, List.of());
+        }
+        List<ExecutableFacts> all = facts.constructors();
+        if (wanted.isPresent()) {
+            List<ExecutableFacts> named =
+                    all.stream()
+                            .filter(one -> one.erasedParameterTypes().equals(wanted.get()))
+                            .toList();
+            return named.isEmpty() ? fault(Reason.NO_SUCH_CONSTRUCTOR, all) : of(named.get(0));
+        }
+        if (all.isEmpty()) {
+            return fault(Reason.NO_CONSTRUCTOR, List.of());
+        }
+        List<ExecutableFacts> marked =
+                all.stream().filter(one -> StandardMarks.isInject(one.annotations())).toList();
+        if (!marked.isEmpty()) {
+            return marked.size() == 1 ? of(marked.get(0)) : fault(Reason.SEVERAL_MARKED, marked);
+        }
+        List<ExecutableFacts> open = all.stream().filter(one -> !one.isPrivate()).toList();
+        List<ExecutableFacts> among = open.isEmpty() ? all : open;
+        return among.size() == 1 ? of(among.get(0)) : fault(Reason.SEVERAL_UNMARKED, among);
+    }
+
+    private static ConstructorChoice of(ExecutableFacts constructor) {
+        return new ConstructorChoice(Optional.of(constructor), Optional.empty());
+    }
+
+    private static ConstructorChoice fault(Reason reason, List<ExecutableFacts> constructors) {
+        return new ConstructorChoice(
+                Optional.empty(), Optional.of(new BuildFault(reason, constructors)));
+    }
+}

@@ -1,0 +1,75 @@
+package dev.patientharbor.resolve;
+
+import dev.patientharbor.code.ClassFacts;
+import dev.patientharbor.code.CodeIndex;
+import dev.patientharbor.code.ExecutableFacts;
+import dev.patientharbor.model.Written;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+
+/** Finds the entry consumers that names and patterns stand for. */
+final class EntryFinder {
+
+    private final CodeIndex code;
+    private final ClassNames names;
+    private final Set<String> supplied = new HashSet<>();
+
+    EntryFinder(CodeIndex code, ClassNames names, List<ResolvedProfile> profiles) {
+        this.code = code;
+        this.names = names;
+        for (ResolvedProfile profile : profiles) {
+            for (ResolvedBinding binding : profile.own()) {
+                binding.names().forEach(this::isSupplied);
+            }
+            for (ResolvedDecoration decoration : profile.ownDecorations()) {
+                decoration.all().forEach(decorator -> isSupplied(decorator.name()));
+            }
+        }
+    }
+
+    private void isSupplied(Lookup name) {
+        name.facts().ifPresent(facts -> supplied.add(facts.name()));
+    }
+
+    ResolvedEntry find(Written entry) {
+        if (!ResolvedEntry.isPattern(entry.text())) {
+            Lookup lookup = names.lookup(entry);
+            return new ResolvedEntry(
+                    entry, lookup.facts().map(List::of).orElse(List.of()), lookup.isAmbiguous());
+        }
+        boolean below = entry.text().endsWith("**");
+        String packageName = entry.text().substring(0, entry.text().length() - (below ? 3 : 2));
+        List<ClassFacts> classes =
+                code.sorted().stream()
+                        .filter(facts -> isIn(facts.packageName(), packageName, below))
+                        .filter(this::isConsumer)
+                        .toList();
+        return new ResolvedEntry(entry, classes, false);
+    }
+
+    private static boolean isIn(String packageName, String wanted, boolean below) {
+        return packageName.equals(wanted) || below && packageName.startsWith(wanted + '.');
+    }
+
+    /**
+     * A concrete class that is not private, asks for something, and is not itself supplied or a
+     * decorator.
+     */
+    private boolean isConsumer(ClassFacts facts) {
+        return !facts.isInterface()
+                && !facts.isAbstract()
+                && !facts.isPrivate()
+                && !facts.isEnum()
+                && !supplied.contains(facts.name())
+                && (facts.constructors().stream().anyMatch(EntryFinder::asks)
+                        || facts.fields().stream()
+                                .anyMatch(field -> StandardMarks.isInject(field.annotations()))
+                        || facts.methods().stream()
+                                .anyMatch(method -> StandardMarks.isInject(method.annotations())));
+    }
+
+    private static boolean asks(ExecutableFacts constructor) {
+        return !constructor.descriptor().startsWith("()");
+    }
+}

@@ -1,0 +1,142 @@
+package dev.patientharbor.resolve;
+
+import dev.patientharbor.model.Profile;
+import dev.patientharbor.model.Written;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Queue;
+
+/** Who extends whom: an order with parents first, what is unknown, and which circles were cut. */
+final class Hierarchy {
+
+    private final List<Profile> profiles;
+    private final List<List<Integer>> parents = new ArrayList<>();
+    private final BitSet[] ancestors;
+    private final List<Integer> order = new ArrayList<>();
+    private final Map<Integer, List<Written>> unknownParents = new HashMap<>();
+    private final List<List<Integer>> cycles = new ArrayList<>();
+
+    Hierarchy(List<Profile> profiles) {
+        this.profiles = profiles;
+        ancestors = new BitSet[profiles.size()];
+        Map<String, Integer> byName = new HashMap<>();
+        for (int i = 0; i < profiles.size(); i++) {
+            byName.put(profiles.get(i).name(), i);
+        }
+        for (int i = 0; i < profiles.size(); i++) {
+            List<Integer> known = new ArrayList<>();
+            for (Written parent : profiles.get(i).parents()) {
+                Integer index = byName.get(parent.text());
+                if (index == null) {
+                    unknownParents.computeIfAbsent(i, child -> new ArrayList<>()).add(parent);
+                } else if (!known.contains(index)) {
+                    known.add(index);
+                }
+            }
+            parents.add(known);
+        }
+        putInOrder();
+    }
+
+    /** The numbers of the profiles, parents before children. */
+    List<Integer> order() {
+        return order;
+    }
+
+    /** The parents of a profile that exist, in order, those left out that would close a circle. */
+    List<Integer> parents(int profile) {
+        return parents.get(profile);
+    }
+
+    /** All that a profile extends, directly or not. */
+    BitSet ancestors(int profile) {
+        return ancestors[profile];
+    }
+
+    List<Written> unknownParents(int profile) {
+        return unknownParents.getOrDefault(profile, List.of());
+    }
+
+    /**
+     * Each circle as the numbers of its profiles, each extending the next, the first the one that
+     * stands first.
+     */
+    List<List<Integer>> cycles() {
+        return cycles;
+    }
+
+    private void putInOrder() {
+        List<List<Integer>> children = new ArrayList<>();
+        int[] waitingFor = new int[profiles.size()];
+        for (int i = 0; i < profiles.size(); i++) {
+            children.add(new ArrayList<>());
+        }
+        Queue<Integer> ready = new ArrayDeque<>();
+        for (int i = 0; i < profiles.size(); i++) {
+            waitingFor[i] = parents.get(i).size();
+            for (int parent : parents.get(i)) {
+                children.get(parent).add(i);
+            }
+            if (waitingFor[i] == 0) {
+                ready.add(i);
+            }
+        }
+        while (order.size() < profiles.size()) {
+            if (ready.isEmpty()) {
+                cutCycle(children, waitingFor, ready);
+            }
+            int next = ready.remove();
+            place(next);
+            for (int child : children.get(next)) {
+                if (--waitingFor[child] == 0) {
+                    ready.add(child);
+                }
+            }
+        }
+    }
+
+    private void place(int profile) {
+        order.add(profile);
+        BitSet above = new BitSet();
+        for (int parent : parents.get(profile)) {
+            above.set(parent);
+            above.or(ancestors[parent]);
+        }
+        ancestors[profile] = above;
+    }
+
+    private void cutCycle(List<List<Integer>> children, int[] waitingFor, Queue<Integer> ready) {
+        int start = 0;
+        while (ancestors[start] != null) {
+            start++;
+        }
+        List<Integer> path = new ArrayList<>();
+        BitSet onPath = new BitSet();
+        int at = start;
+        while (!onPath.get(at)) {
+            onPath.set(at);
+            path.add(at);
+            at =
+                    parents.get(at).stream()
+                            .filter(parent -> ancestors[parent] == null)
+                            .findFirst()
+                            .orElseThrow();
+        }
+        List<Integer> cycle = new ArrayList<>(path.subList(path.indexOf(at), path.size()));
+        while (cycle.get(0) != cycle.stream().mapToInt(Integer::intValue).min().orElseThrow()) {
+            cycle.add(cycle.remove(0));
+        }
+        cycles.add(cycle);
+        Integer cutParent = cycle.get(cycle.size() > 1 ? 1 : 0);
+        int cutChild = cycle.get(0);
+        parents.get(cutChild).remove(cutParent);
+        children.get(cutParent).remove((Integer) cutChild);
+        if (--waitingFor[cutChild] == 0) {
+            ready.add(cutChild);
+        }
+    }
+}

@@ -1,0 +1,146 @@
+package dev.patientharbor.resolve;
+
+import dev.patientharbor.code.AnnotationFacts;
+import dev.patientharbor.code.ClassFacts;
+import dev.patientharbor.code.CodeIndex;
+import dev.patientharbor.code.ExecutableFacts;
+import dev.patientharbor.code.FieldFacts;
+import dev.patientharbor.model.Key;
+import dev.patientharbor.model.Slot;
+import dev.patientharbor.model.TypeRef;
+import dev.patientharbor.model.TypeRef.ClassType;
+import dev.patientharbor.plan.NeedPlace;
+import java.lang.reflect.Modifier;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * Reads what a class asks for: the parameters of its constructor, then the marked fields and
+ * methods of its superclasses and its own, superclass first and fields before methods, as the open
+ * standard says.
+ */
+final class NeedReader {
+
+    private final CodeIndex code;
+    private final Generics generics;
+    private final Qualifiers qualifiers;
+    private final SlotTable slots;
+
+    NeedReader(CodeIndex code, Generics generics, SlotTable slots) {
+        this.code = code;
+        this.generics = generics;
+        this.slots = slots;
+        qualifiers = new Qualifiers(code);
+    }
+
+    List<Need> needs(ClassFacts facts, ClassType type, ExecutableFacts constructor) {
+        List<Need> needs = new ArrayList<>();
+        Map<String, TypeRef> variables = Generics.variables(facts, type);
+        addParameters(constructor, variables, needs, NeedPlace::constructor);
+        List<Member> chain = chain(facts, type);
+        for (int i = chain.size() - 1; i >= 0; i--) {
+            addFields(chain.get(i), needs);
+            addMethods(chain, i, needs);
+        }
+        return needs;
+    }
+
+    /** One class of the chain of superclasses, and what its type parameters stand for. */
+    private record Member(ClassFacts facts, Map<String, TypeRef> variables) {}
+
+    private List<Member> chain(ClassFacts facts, ClassType type) {
+        List<Member> chain = new ArrayList<>();
+        chain.add(new Member(facts, Generics.variables(facts, type)));
+        ClassFacts last = facts;
+        ClassType lastType = type;
+        while (last.superName().filter(code::inCode).isPresent()
+                && chain.stream().noneMatch(isSuperOf(last))) {
+            lastType = generics.parents(last, lastType).get(0);
+            last = code.find(lastType.name()).orElseThrow();
+            chain.add(new Member(last, Generics.variables(last, lastType)));
+        }
+        return chain;
+    }
+
+    private static java.util.function.Predicate<Member> isSuperOf(ClassFacts last) {
+        return member -> member.facts().name().equals(last.superName().orElseThrow());
+    }
+
+    private void addFields(Member member, List<Need> needs) {
+        for (FieldFacts field : member.facts().fields()) {
+            if (StandardMarks.isInject(field.annotations()) && !Modifier.isStatic(field.access())) {
+                add(
+                        needs,
+                        NeedPlace.field(field.name()),
+                        field.name(),
+                        field.type().bind(member.variables()),
+                        field.annotations());
+            }
+        }
+    }
+
+    private void addMethods(List<Member> chain, int index, List<Need> needs) {
+        Member member = chain.get(index);
+        for (ExecutableFacts method : member.facts().methods()) {
+            if (StandardMarks.isInject(method.annotations())
+                    && !Modifier.isStatic(method.access())
+                    && !isOverridden(method, chain, index)) {
+                String nameAndTypes =
+                        method.name() + '(' + String.join(",", method.erasedParameterTypes()) + ')';
+                addParameters(
+                        method, member.variables(), needs, i -> NeedPlace.method(nameAndTypes, i));
+            }
+        }
+    }
+
+    private static boolean isOverridden(ExecutableFacts method, List<Member> chain, int index) {
+        if (method.isPrivate()) {
+            return false;
+        }
+        boolean everywhere =
+                Modifier.isPublic(method.access()) || Modifier.isProtected(method.access());
+        String packageName = chain.get(index).facts().packageName();
+        return chain.subList(0, index).stream()
+                .map(Member::facts)
+                .filter(below -> everywhere || below.packageName().equals(packageName))
+                .anyMatch(below -> declares(below, method.overrideKey()));
+    }
+
+    private static boolean declares(ClassFacts facts, String overrideKey) {
+        return facts.unmarkedMethods().contains(overrideKey)
+                || facts.methods().stream()
+                        .anyMatch(one -> !one.isPrivate() && one.overrideKey().equals(overrideKey));
+    }
+
+    private interface Places {
+        NeedPlace at(int index);
+    }
+
+    private void addParameters(
+            ExecutableFacts executable,
+            Map<String, TypeRef> variables,
+            List<Need> needs,
+            Places places) {
+        List<TypeRef> types = executable.parameterTypes();
+        for (int i = 0; i < types.size(); i++) {
+            add(
+                    needs,
+                    places.at(i),
+                    executable.parameterName(i),
+                    types.get(i).bind(variables),
+                    executable.parameterAnnotations(i));
+        }
+    }
+
+    private void add(
+            List<Need> needs,
+            NeedPlace place,
+            String name,
+            TypeRef type,
+            List<AnnotationFacts> marks) {
+        Optional<Key> key = qualifiers.key(marks);
+        needs.add(new Need(place, name, slots.number(new Slot(type, key))));
+    }
+}

@@ -1,0 +1,82 @@
+package dev.patientharbor.resolve;
+
+import dev.patientharbor.model.Binding;
+import java.util.List;
+import java.util.Optional;
+
+/** A binding with all its names looked up. Two are equal only if they are the same one. */
+public final class ResolvedBinding {
+
+    private final Binding declared;
+    private final int owner;
+    private final List<Lookup> names;
+    private final Optional<Integer> slot;
+    private final Optional<Integer> target;
+    private final Optional<Lookup> implementation;
+    private final Optional<Fit> fit;
+    private final Optional<Blueprint> blueprint;
+
+    ResolvedBinding(
+            Binding declared,
+            int owner,
+            List<Lookup> names,
+            Optional<Integer> slot,
+            Optional<Integer> target,
+            Optional<Lookup> implementation,
+            Optional<Fit> fit,
+            Optional<Blueprint> blueprint) {
+        this.declared = declared;
+        this.owner = owner;
+        this.names = List.copyOf(names);
+        this.slot = slot;
+        this.target = target;
+        this.implementation = implementation;
+        this.fit = fit;
+        this.blueprint = blueprint;
+    }
+
+    public Binding declared() {
+        return declared;
+    }
+
+    /** The number of the profile in which it stands. */
+    public int owner() {
+        return owner;
+    }
+
+    /** Every class name in it, looked up. */
+    public List<Lookup> names() {
+        return names;
+    }
+
+    /** The number of the slot; empty if the contract is not known. */
+    public Optional<Integer> slot() {
+        return slot;
+    }
+
+    /** The number of the slot that it is the same as. */
+    public Optional<Integer> target() {
+        return target;
+    }
+
+    /** The class that it names, looked up. */
+    public Optional<Lookup> implementation() {
+        return implementation;
+    }
+
+    /** Whether the class fits the contract; empty where one of them is not known. */
+    public Optional<Fit> fit() {
+        return fit;
+    }
+
+    /** How the object is made; empty where the supply is no class, or no class that fits. */
+    public Optional<Blueprint> blueprint() {
+        return blueprint;
+    }
+
+    /** Whether it cannot fill its slot at all. */
+    public boolean isBroken() {
+        return names.stream().anyMatch(name -> name.facts().isEmpty())
+                || fit.filter(one -> !one.fits()).isPresent();
+    }
+}

@@ -1,0 +1,31 @@
+package dev.patientharbor.resolve;
+
+import dev.patientharbor.model.Slot;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * One decorator of one slot, its name looked up.
+ *
+ * @param slot the slot that it decorates
+ * @param name the class, looked up
+ * @param fit whether the class fits the contract; empty if it is not known
+ * @param blueprint how it is made; empty if it does not fit
+ * @param inner its needs that take what it wraps: one if all is well
+ */
+public record ResolvedDecorator(
+        Slot slot,
+        Lookup name,
+        Optional<Fit> fit,
+        Optional<Blueprint> blueprint,
+        List<Need> inner) {
+
+    /** Whether it can wrap something. */
+    public boolean isUsable() {
+        return inner.size() == 1;
+    }
+
+    boolean isOfSameClassAs(ResolvedDecorator other) {
+        return name.found().equals(other.name.found()) && name.facts().isPresent();
+    }
+}

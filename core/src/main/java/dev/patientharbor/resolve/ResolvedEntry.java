@@ -1,0 +1,20 @@
+package dev.patientharbor.resolve;
+
+import dev.patientharbor.code.ClassFacts;
+import dev.patientharbor.model.Written;
+import java.util.List;
+
+/**
+ * An entry of the file and the classes that it names.
+ *
+ * @param written the class name or pattern
+ * @param classes the consumers, sorted by name; none if nothing answers to it
+ * @param ambiguous whether it is a short name that fits several classes
+ */
+public record ResolvedEntry(Written written, List<ClassFacts> classes, boolean ambiguous) {
+
+    /** Whether a text is a pattern for the classes of a package. */
+    public static boolean isPattern(String text) {
+        return text.endsWith(".*") || text.endsWith(".**");
+    }
+}

@@ -1,0 +1,86 @@
+package dev.patientharbor.resolve;
+
+import dev.patientharbor.code.CodeIndex;
+import dev.patientharbor.model.Profile;
+import dev.patientharbor.model.ProfileSet;
+import dev.patientharbor.model.Slot;
+import dev.patientharbor.model.Written;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/** Resolves every profile of a set against the code. */
+public final class Resolver {
+
+    private final ProfileSet set;
+    private final CodeIndex code;
+    private final ClassNames names;
+    private final SlotTable slots = new SlotTable();
+    private final SlotFiller filler;
+    private final BindingResolver bindings;
+
+    private Resolver(ProfileSet set, CodeIndex code) {
+        this.set = set;
+        this.code = code;
+        names = new ClassNames(code, set.packages().stream().map(Written::text).toList());
+        Generics generics = new Generics(code);
+        Blueprints blueprints = new Blueprints(new NeedReader(code, generics, slots));
+        filler = new SlotFiller(code, slots, generics, blueprints);
+        bindings = new BindingResolver(names, slots, generics, blueprints);
+    }
+
+    /**
+     * Decides what every slot of every profile receives. Loads no class of the user's and runs
+     * none.
+     */
+    public static ResolvedSet resolve(ProfileSet set, CodeIndex code) {
+        return new Resolver(set, code).resolve();
+    }
+
+    private ResolvedSet resolve() {
+        Hierarchy hierarchy = new Hierarchy(set.profiles());
+        ResolvedProfile[] profiles = new ResolvedProfile[set.profiles().size()];
+        for (int number : hierarchy.order()) {
+            List<ResolvedProfile> parents =
+                    hierarchy.parents(number).stream().map(parent -> profiles[parent]).toList();
+            profiles[number] = profile(number, hierarchy, parents);
+        }
+        List<ResolvedProfile> all = Arrays.asList(profiles);
+        EntryFinder finder = new EntryFinder(code, names, all);
+        List<ResolvedEntry> entries = set.entry().stream().map(finder::find).toList();
+        List<Integer> entrySlots = entrySlots(entries);
+        List<Optional<Wiring>> wirings = new ArrayList<>();
+        for (ResolvedProfile profile : all) {
+            wirings.add(
+                    profile.declared().partial()
+                            ? Optional.empty()
+                            : Optional.of(new Wiring(profile, slots, filler, entrySlots)));
+        }
+        return new ResolvedSet(set, code, names, slots, all, hierarchy.cycles(), entries, wirings);
+    }
+
+    private ResolvedProfile profile(
+            int number, Hierarchy hierarchy, List<ResolvedProfile> parents) {
+        Profile declared = set.profiles().get(number);
+        return new ResolvedProfile(
+                declared,
+                number,
+                hierarchy,
+                parents,
+                declared.bindings().stream()
+                        .map(binding -> bindings.resolve(binding, number))
+                        .toList(),
+                declared.decorations().stream().map(one -> bindings.resolve(one, number)).toList());
+    }
+
+    private List<Integer> entrySlots(List<ResolvedEntry> entries) {
+        Set<Integer> distinct = new LinkedHashSet<>();
+        for (ResolvedEntry entry : entries) {
+            entry.classes().forEach(facts -> distinct.add(slots.number(Slot.of(facts.name()))));
+        }
+        return List.copyOf(distinct);
+    }
+}

@@ -1,0 +1,53 @@
+package dev.patientharbor.resolve;
+
+import dev.patientharbor.model.Slot;
+import dev.patientharbor.model.TypeRef;
+import dev.patientharbor.model.TypeRef.ClassType;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+
+/** Gives each slot a number, so that the rest of resolving is done in arrays. */
+public final class SlotTable {
+
+    private final Map<Slot, Integer> numbers = new HashMap<>();
+    private final List<Slot> slots = new ArrayList<>();
+    private final Map<String, List<Integer>> byContractClass = new HashMap<>();
+
+    /** The number of a slot, a new one if it is new. */
+    int number(Slot slot) {
+        Integer known = numbers.get(slot);
+        if (known != null) {
+            return known;
+        }
+        int number = slots.size();
+        numbers.put(slot, number);
+        slots.add(slot);
+        byContractClass
+                .computeIfAbsent(className(slot.contract()), name -> new ArrayList<>(1))
+                .add(number);
+        return number;
+    }
+
+    public Slot slot(int number) {
+        return slots.get(number);
+    }
+
+    int size() {
+        return slots.size();
+    }
+
+    /**
+     * The slots whose contract is the same class, with whatever arguments and key, in order of
+     * number.
+     */
+    public List<Integer> ofSameClass(int number) {
+        return byContractClass.get(className(slot(number).contract()));
+    }
+
+    /** The class behind a contract; for what is no class, its text. */
+    public static String className(TypeRef contract) {
+        return contract instanceof ClassType type ? type.name() : contract.text();
+    }
+}

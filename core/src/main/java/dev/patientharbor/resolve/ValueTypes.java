@@ -1,0 +1,82 @@
+package dev.patientharbor.resolve;
+
+import dev.patientharbor.code.CodeIndex;
+import dev.patientharbor.model.TypeRef;
+import dev.patientharbor.model.TypeRef.ArrayType;
+import dev.patientharbor.model.TypeRef.ClassType;
+import dev.patientharbor.model.TypeRef.Primitive;
+import java.util.Set;
+
+/** Tells the types whose values a person writes down from those whose objects are supplied. */
+final class ValueTypes {
+
+    private static final Set<String> SIMPLE =
+            Set.of(
+                    "java.lang.String",
+                    "java.lang.CharSequence",
+                    "java.lang.Boolean",
+                    "java.lang.Character",
+                    "java.lang.Byte",
+                    "java.lang.Short",
+                    "java.lang.Integer",
+                    "java.lang.Long",
+                    "java.lang.Float",
+                    "java.lang.Double",
+                    "java.math.BigDecimal",
+                    "java.time.Duration",
+                    "java.time.Instant",
+                    "java.time.LocalDate",
+                    "java.nio.file.Path",
+                    "java.net.URI");
+    private static final Set<String> COLLECTIONS =
+            Set.of(
+                    "java.util.List",
+                    "java.util.Set",
+                    "java.util.Collection",
+                    "java.lang.Iterable",
+                    "java.util.Map");
+
+    private final CodeIndex code;
+
+    ValueTypes(CodeIndex code) {
+        this.code = code;
+    }
+
+    boolean isValue(TypeRef type) {
+        if (type instanceof Primitive) {
+            return true;
+        }
+        if (type instanceof ArrayType array) {
+            return isValue(array.element());
+        }
+        if (!(type instanceof ClassType named)) {
+            return false;
+        }
+        return SIMPLE.contains(named.name())
+                || isEnum(named)
+                || isRecordOfValues(named)
+                || COLLECTIONS.contains(named.name())
+                        && !named.arguments().isEmpty()
+                        && named.arguments().stream().allMatch(this::isValue);
+    }
+
+    private boolean isEnum(ClassType type) {
+        return code.find(type.name()).filter(facts -> facts.isEnum()).isPresent();
+    }
+
+    private boolean isRecordOfValues(ClassType type) {
+        return code.find(type.name())
+                .filter(facts -> facts.isRecord() && facts.constructors().size() == 1)
+                .filter(
+                        facts ->
+                                facts.constructors().get(0).parameterTypes().stream()
+                                        .allMatch(this::isPlainValue))
+                .isPresent();
+    }
+
+    private boolean isPlainValue(TypeRef type) {
+        return type instanceof Primitive
+                || type instanceof ClassType named
+                        && (SIMPLE.contains(named.name()) || isEnum(named));
+    }
+}
