@@ -2,8 +2,6 @@ package dev.patientharbor.check;
 
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
-import dev.patientharbor.model.Supply;
-import dev.patientharbor.model.Written;
 import dev.patientharbor.resolve.Outcome;
 import dev.patientharbor.resolve.ResolvedBinding;
 import dev.patientharbor.resolve.ResolvedProfile;
@@ -52,17 +50,11 @@ final class TwoCandidatesRule implements Rule {
                         all.stream()
                                 .map(
                                         one ->
-                                                supply(one.declared().supply())
+                                                one.declared().supply().words()
                                                         + " at "
                                                         + one.declared().at().text())
                                 .collect(Collectors.joining("\n")))
                 .with("do", "keep one, or give each a key: " + slot + "@KEY");
-    }
-
-    private static String supply(Supply supply) {
-        return supply.className()
-                .map(Written::text)
-                .orElseGet(() -> supply.match(of -> "", () -> "mock", alias -> "same-as"));
     }
 
     private static void reportOpen(

@@ -2,8 +2,6 @@ package dev.patientharbor.check;
 
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
-import dev.patientharbor.model.Supply;
-import dev.patientharbor.model.Written;
 import dev.patientharbor.resolve.Outcome;
 import dev.patientharbor.resolve.ResolvedBinding;
 import dev.patientharbor.resolve.ResolvedProfile;
@@ -73,12 +71,6 @@ final class UnusedBindingRule implements Rule {
                         .map(heir -> heir.declared().name())
                         .toList();
         String text = set.text(slot);
-        Supply supply = binding.declared().supply();
-        String what =
-                supply.className()
-                        .map(Written::text)
-                        .orElseGet(
-                                () -> supply.match(of -> "", () -> "a mock", alias -> "same-as"));
         Finding finding =
                 Finding.of(
                         FindingKinds.UNUSED_BINDING,
@@ -87,7 +79,7 @@ final class UnusedBindingRule implements Rule {
                         "The binding of "
                                 + text
                                 + " to "
-                                + what
+                                + binding.declared().supply().words()
                                 + " is not reached by any entry consumer.");
         return finding.with("reason", reason(heirs, replacedIn))
                 .with("do", "take it out, or add the consumer that needs it to entry");

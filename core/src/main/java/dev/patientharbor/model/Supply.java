@@ -16,6 +16,14 @@ public sealed interface Supply {
     }
 
     /**
+     * What it supplies as people read it: the class as written, {@code mock}, {@code same as …}.
+     */
+    default String words() {
+        return match(
+                of -> of.name().text(), () -> "mock", alias -> "same as " + alias.target().text());
+    }
+
+    /**
      * An object of a class.
      *
      * @param kind what the class is for its contract

@@ -1,6 +1,7 @@
 package dev.patientharbor.plan;
 
 import dev.patientharbor.finding.Where;
+import dev.patientharbor.model.Slot;
 import java.util.List;
 import java.util.Optional;
 
@@ -14,6 +15,9 @@ import java.util.Optional;
  * @param instance a label: equal labels, same instance; empty where nothing is received
  * @param origin where it was said: the binding, or the class that supplies itself; empty if nothing
  *     was said
+ * @param hides what profiles further up say of the same slot, nearest first
+ * @param fills the slot that the received object fills: the one that is asked for, or the one that
+ *     stands in for it; empty where nothing is received
  */
 public record Answer(
         AnswerKind kind,
@@ -21,9 +25,33 @@ public record Answer(
         List<String> decorators,
         Optional<LifetimeChoice> lifetime,
         Optional<String> instance,
-        Optional<Where> origin) {
+        Optional<Where> origin,
+        List<Hidden> hides,
+        Optional<Slot> fills) {
     public Answer {
         decorators = List.copyOf(decorators);
+        hides = List.copyOf(hides);
+    }
+
+    /**
+     * A binding that another one hides.
+     *
+     * @param supply what it would have supplied, in a word
+     * @param at where it stands
+     */
+    public record Hidden(String supply, Where at) {}
+
+    /** The same with a label for the instance. */
+    public Answer labelled(String label) {
+        return new Answer(
+                kind,
+                implementation,
+                decorators,
+                lifetime,
+                Optional.of(label),
+                origin,
+                hides,
+                fills);
     }
 
     /** Whether the need is met. */

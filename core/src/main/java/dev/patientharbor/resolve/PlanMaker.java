@@ -72,7 +72,9 @@ public final class PlanMaker {
                                 .toList(),
                         lifetime,
                         Optional.empty(),
-                        origin(need, outcome));
+                        origin(need, outcome),
+                        end.map(this::hidden).orElse(List.of()),
+                        end.filter(slot -> outcome.isMet()).map(set.slots()::slot));
         Row row =
                 new Row(
                         consumer.className(),
@@ -137,6 +139,13 @@ public final class PlanMaker {
                 .or(() -> end.blueprint().map(own -> Where.classNamed(own.className())));
     }
 
+    /** What the profiles that this one extends say of a slot, and no longer holds. */
+    private List<Answer.Hidden> hidden(int slot) {
+        return wiring.profile().hidden(slot).stream()
+                .map(one -> new Answer.Hidden(one.declared().supply().words(), one.declared().at()))
+                .toList();
+    }
+
     private Row numbered(Draft draft) {
         Row row = draft.row();
         Answer answer = row.answer();
@@ -145,14 +154,12 @@ public final class PlanMaker {
         }
         String identity = draft.instance().orElseGet(() -> "fresh " + labels.size());
         String label = labels.computeIfAbsent(identity, one -> "#" + (labels.size() + 1));
-        Answer labelled =
-                new Answer(
-                        answer.kind(),
-                        answer.implementation(),
-                        answer.decorators(),
-                        answer.lifetime(),
-                        Optional.of(label),
-                        answer.origin());
-        return new Row(row.consumer(), row.need(), row.place(), row.as(), row.slot(), labelled);
+        return new Row(
+                row.consumer(),
+                row.need(),
+                row.place(),
+                row.as(),
+                row.slot(),
+                answer.labelled(label));
     }
 }

@@ -89,6 +89,17 @@ public final class ResolvedProfile {
         return said == null ? Optional.empty() : Optional.of(said.what());
     }
 
+    /** The inherited bindings of a slot that no longer hold here, nearest first. */
+    public List<ResolvedBinding> hidden(int slot) {
+        List<ResolvedBinding> hidden = new ArrayList<>(0);
+        Said<ResolvedBinding> said = slot < bindings.length ? bindings[slot] : null;
+        while (said != null && said.over().isPresent()) {
+            said = said.over().get();
+            hidden.add(said.what());
+        }
+        return hidden;
+    }
+
     /** The decorators that hold for a slot, outermost first. */
     public List<ResolvedDecorator> decorators(int slot) {
         Said<List<ResolvedDecorator>> said = decorators.get(slot);
@@ -197,7 +208,8 @@ public final class ResolvedProfile {
         }
         bySlot.forEach(
                 (slot, all) -> {
-                    bindings[slot] = Said.by(number, all.get(0));
+                    bindings[slot] =
+                            Said.by(number, all.get(0), Optional.ofNullable(bindings[slot]));
                     if (all.size() > 1) {
                         boundTwice.add(all);
                     }
@@ -239,7 +251,11 @@ public final class ResolvedProfile {
                                                         dropsNothing.add(
                                                                 new DropsNothing(decoration, one)));
                                 decorators.put(
-                                        slot, Said.by(number, decoration.applyTo(inherited)));
+                                        slot,
+                                        Said.by(
+                                                number,
+                                                decoration.applyTo(inherited),
+                                                Optional.ofNullable(decorators.get(slot))));
                             });
         }
     }

@@ -13,8 +13,9 @@ import java.util.function.BiPredicate;
  * @param by the number of the profile that said it; where parents disagree, the one in which they
  *     meet
  * @param disagreement the parents' different words, if nobody has settled them since
+ * @param over the word that it replaces, if there is one
  */
-record Said<T>(T what, int by, Optional<Disagreement<T>> disagreement) {
+record Said<T>(T what, int by, Optional<Disagreement<T>> disagreement, Optional<Said<T>> over) {
 
     /**
      * Two or more parents that say different things.
@@ -24,8 +25,8 @@ record Said<T>(T what, int by, Optional<Disagreement<T>> disagreement) {
      */
     record Disagreement<T>(int meet, List<Said<T>> words) {}
 
-    static <T> Said<T> by(int profile, T what) {
-        return new Said<>(what, profile, Optional.empty());
+    static <T> Said<T> by(int profile, T what, Optional<Said<T>> over) {
+        return new Said<>(what, profile, Optional.empty(), over);
     }
 
     /**
@@ -52,7 +53,10 @@ record Said<T>(T what, int by, Optional<Disagreement<T>> disagreement) {
         return left.size() == 1
                 ? left.get(0)
                 : new Said<>(
-                        left.get(0).what, profile, Optional.of(new Disagreement<>(profile, left)));
+                        left.get(0).what,
+                        profile,
+                        Optional.of(new Disagreement<>(profile, left)),
+                        left.get(0).over);
     }
 
     private static boolean extendsIt(Hierarchy hierarchy, int one, int other) {

@@ -1,0 +1,34 @@
+package dev.patientharbor.cli;
+
+import dev.patientharbor.check.Verdict;
+import dev.patientharbor.report.CheckText;
+import dev.patientharbor.report.Layout;
+import java.util.List;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.ParseResult;
+
+/** {@code check}: is every profile complete? */
+final class CheckCommand {
+
+    static final String NAME = "check";
+
+    private static final List<String> FORMATS = List.of("text");
+
+    private CheckCommand() {}
+
+    static CommandSpec spec() {
+        return Options.reading(
+                NAME,
+                "Tells whether every profile is complete, and every mistake with its reason.",
+                FORMATS);
+    }
+
+    static int run(ParseResult parsed, Console console) {
+        Options.format(parsed, FORMATS);
+        Verdict verdict = Checked.verdict(parsed);
+        String file = Options.out(parsed);
+        Layout layout = file.isEmpty() ? console.layout() : console.forFiles();
+        Output.write(CheckText.render(verdict, layout), file, console);
+        return verdict.hasAtLeast(Options.failOn(parsed)) ? ExitCode.FINDINGS : ExitCode.CLEAN;
+    }
+}

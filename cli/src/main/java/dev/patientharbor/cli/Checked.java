@@ -1,0 +1,90 @@
+package dev.patientharbor.cli;
+
+import dev.patientharbor.check.Checker;
+import dev.patientharbor.check.ProfileVerdict;
+import dev.patientharbor.check.Verdict;
+import dev.patientharbor.code.CodeReader;
+import dev.patientharbor.code.CodeRoot;
+import dev.patientharbor.finding.NearNames;
+import dev.patientharbor.finding.Where;
+import dev.patientharbor.model.Written;
+import dev.patientharbor.notation.ProfileFile;
+import dev.patientharbor.notation.ProfileFiles;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.DirectoryStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import picocli.CommandLine.ParseResult;
+
+/** From arguments to a verdict: finds the file, reads it, reads the code, checks. */
+final class Checked {
+
+    private static final String PATTERN = "*.harbor.yaml";
+
+    private Checked() {}
+
+    static Verdict verdict(ParseResult parsed) {
+        Path path = file(Options.file(parsed));
+        ProfileFile file = ProfileFiles.read(path);
+        List<String> code = Options.code(parsed);
+        List<CodeRoot> roots =
+                code.isEmpty() ? file.codeRoots() : given(code, Where.startOf(path.toString()));
+        Verdict verdict = Checker.check(file.set(), CodeReader.read(roots), file.findings());
+        List<String> profiles = Options.profiles(parsed);
+        return profiles.isEmpty() ? verdict : only(verdict, profiles);
+    }
+
+    private static Path file(String given) {
+        if (!given.isEmpty()) {
+            return Path.of(given);
+        }
+        List<Path> found = new ArrayList<>();
+        try (DirectoryStream<Path> here = Files.newDirectoryStream(Path.of(""), PATTERN)) {
+            here.forEach(found::add);
+        } catch (IOException fault) {
+            throw new UncheckedIOException("cannot list the current folder", fault);
+        }
+        if (found.size() == 1) {
+            return found.get(0);
+        }
+        throw new UnusableException(
+                found.isEmpty()
+                        ? "there is no " + PATTERN + " in the current folder; name the file"
+                        : "there are several profile files here; name one of "
+                                + String.join(
+                                        ", ",
+                                        found.stream().map(Path::toString).sorted().toList()));
+    }
+
+    private static List<CodeRoot> given(List<String> code, Where at) {
+        List<CodeRoot> roots = new ArrayList<>();
+        for (String place : code) {
+            Path path = Path.of(place);
+            if (!place.contains("*") && !place.contains("?") && !Files.exists(path)) {
+                throw new UnusableException(
+                        "--code names " + place + ", and there is no such place");
+            }
+            roots.add(new CodeRoot(new Written(place, at), path));
+        }
+        return roots;
+    }
+
+    private static Verdict only(Verdict verdict, List<String> names) {
+        List<String> known = verdict.profiles().stream().map(ProfileVerdict::name).toList();
+        for (String name : names) {
+            if (!known.contains(name)) {
+                List<String> near = NearNames.of(name, known);
+                throw new UnusableException(
+                        "there is no profile "
+                                + name
+                                + (near.isEmpty()
+                                        ? "; there are " + String.join(", ", known)
+                                        : "; did you mean " + String.join(", ", near) + "?"));
+            }
+        }
+        return verdict.only(names);
+    }
+}

@@ -1,0 +1,30 @@
+package dev.patientharbor.cli;
+
+import dev.patientharbor.report.Ink;
+import dev.patientharbor.report.Tone;
+import picocli.CommandLine.Help.Ansi.IStyle;
+import picocli.CommandLine.Help.Ansi.Style;
+
+/** Paints text with the colours of a terminal. */
+final class Colours implements Ink {
+
+    @Override
+    public String paint(Tone tone, String text) {
+        if (text.isEmpty()) {
+            return text;
+        }
+        IStyle style = style(tone);
+        return style.on() + text + style.off();
+    }
+
+    private static IStyle style(Tone tone) {
+        return switch (tone) {
+            case TITLE -> Style.bold;
+            case GOOD, REAL -> Style.fg_green;
+            case BAD -> Style.fg_red;
+            case CAREFUL -> Style.fg_yellow;
+            case STAND_IN -> Style.fg_magenta;
+            case QUIET -> Style.faint;
+        };
+    }
+}

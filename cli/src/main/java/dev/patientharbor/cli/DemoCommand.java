@@ -1,0 +1,73 @@
+package dev.patientharbor.cli;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import picocli.CommandLine.Model.CommandSpec;
+
+/** {@code demo}: every command on the example that ships with the project. */
+final class DemoCommand {
+
+    static final String NAME = "demo";
+
+    /** One command of the demo, and what it shows. */
+    private record Step(String says, int ends, List<String> args) {}
+
+    private DemoCommand() {}
+
+    static CommandSpec spec() {
+        CommandSpec spec = CommandSpec.create().name(NAME);
+        spec.usageMessage()
+                .description(
+                        "Shows all of this on the Gullwing Ferry Port, with nothing to prepare.");
+        return Options.help(spec);
+    }
+
+    static int run(Console console) {
+        Path examples = examples();
+        String port = examples.resolve("port.harbor.yaml").toString();
+        String broken = examples.resolve("broken.harbor.yaml").toString();
+        List<Step> steps =
+                List.of(
+                        new Step(
+                                "Is every environment of the port complete?",
+                                ExitCode.CLEAN,
+                                List.of("check", port)),
+                        new Step(
+                                "Who receives what, at the build machine and on a real day?",
+                                ExitCode.CLEAN,
+                                List.of("roster", port, "--profile", "dock-test,live")),
+                        new Step(
+                                "What stands below each of them, on a winter's night?",
+                                ExitCode.CLEAN,
+                                List.of("roster", port, "--profile", "winter", "--format", "tree")),
+                        new Step(
+                                "And what is told of a file that is full of mistakes?",
+                                ExitCode.FINDINGS,
+                                List.of("check", broken)));
+        for (Step step : steps) {
+            console.out().println(step.says());
+            console.out().println("$ patient-harbor " + String.join(" ", step.args()));
+            console.out().println();
+            int ended = Tool.run(step.args().toArray(String[]::new), console);
+            console.out().println();
+            if (ended != step.ends()) {
+                throw new IllegalStateException(
+                        "the demo's " + step.args() + " ended with " + ended);
+            }
+        }
+        console.out().println("The files are in " + examples + "; change a line and check again.");
+        return ExitCode.CLEAN;
+    }
+
+    private static Path examples() {
+        Path here = Path.of(System.getProperty("patientharbor.examples", "examples"));
+        if (!Files.exists(here.resolve("port.harbor.yaml"))) {
+            throw new UnusableException(
+                    "the demo needs the project's folder examples, and it is not at "
+                            + here
+                            + "; run ./patient-harbor demo in the project");
+        }
+        return here;
+    }
+}

@@ -1,0 +1,15 @@
+package dev.patientharbor.cli;
+
+/** Where the process starts and ends. */
+public final class Main {
+
+    private Main() {}
+
+    public static void main(String[] args) {
+        Console console = Console.ofProcess();
+        int code = Tool.run(args, console);
+        console.flush();
+        // Nothing is left to do: ending at once saves the wait for idle threads.
+        Runtime.getRuntime().halt(code);
+    }
+}

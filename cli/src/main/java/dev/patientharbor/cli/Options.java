@@ -1,0 +1,141 @@
+package dev.patientharbor.cli;
+
+import dev.patientharbor.finding.Severity;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Objects;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Model.OptionSpec;
+import picocli.CommandLine.Model.PositionalParamSpec;
+import picocli.CommandLine.ParseResult;
+
+/** The options that commands share. Declared by code, not by annotations: that starts sooner. */
+final class Options {
+
+    private static final String PROFILE = "--profile";
+    private static final String CODE = "--code";
+    private static final String FORMAT = "--format";
+    private static final String OUT = "--out";
+    private static final String FAIL_ON = "--fail-on";
+
+    private Options() {}
+
+    static CommandSpec helpAndVersion(CommandSpec spec) {
+        return help(spec)
+                .addOption(
+                        OptionSpec.builder("--version")
+                                .versionHelp(true)
+                                .description("Print the version.")
+                                .build());
+    }
+
+    static CommandSpec help(CommandSpec spec) {
+        return spec.addOption(
+                        OptionSpec.builder("-h", "--help")
+                                .usageHelp(true)
+                                .description("Print this help.")
+                                .build())
+                .addOption(
+                        OptionSpec.builder("--debug")
+                                .hidden(true)
+                                .description("Print where a fault happened.")
+                                .build());
+    }
+
+    /** The options of a command that reads a profile file. */
+    static CommandSpec reading(String name, String description, List<String> formats) {
+        CommandSpec spec = CommandSpec.create().name(name);
+        spec.usageMessage().description(description).sortOptions(false);
+        spec.addPositional(
+                PositionalParamSpec.builder()
+                        .paramLabel("FILE")
+                        .index("0")
+                        .arity("0..1")
+                        .type(String.class)
+                        .description(
+                                "The profile file; by default the only *.harbor.yaml in the current"
+                                        + " folder.")
+                        .build());
+        spec.addOption(
+                many(
+                        PROFILE,
+                        "NAME",
+                        "Show these profiles alone; the whole file is checked all the same."));
+        spec.addOption(many(CODE, "PATH", "Compiled code to read, in place of the file's own."));
+        spec.addOption(
+                one(FORMAT, "FORMAT", "One of " + String.join(", ", formats) + ".")
+                        .completionCandidates(formats)
+                        .defaultValue(formats.get(0))
+                        .build());
+        spec.addOption(one(OUT, "FILE", "Write the result there.").build());
+        spec.addOption(
+                one(FAIL_ON, "SEVERITY", "End with 1 from here on: error, warning or note.")
+                        .defaultValue("error")
+                        .build());
+        return help(spec);
+    }
+
+    private static OptionSpec many(String name, String label, String description) {
+        return OptionSpec.builder(name)
+                .paramLabel(label)
+                .arity("1")
+                .splitRegex(",")
+                .type(List.class)
+                .auxiliaryTypes(String.class)
+                .description(description)
+                .build();
+    }
+
+    private static OptionSpec.Builder one(String name, String label, String description) {
+        return OptionSpec.builder(name)
+                .paramLabel(label)
+                .arity("1")
+                .type(String.class)
+                .description(description);
+    }
+
+    static List<String> profiles(ParseResult parsed) {
+        return parsed.matchedOptionValue(PROFILE, List.of());
+    }
+
+    static List<String> code(ParseResult parsed) {
+        return parsed.matchedOptionValue(CODE, List.of());
+    }
+
+    static String file(ParseResult parsed) {
+        return parsed.matchedPositionalValue(0, "");
+    }
+
+    static String out(ParseResult parsed) {
+        return parsed.matchedOptionValue(OUT, "");
+    }
+
+    static String format(ParseResult parsed, List<String> formats) {
+        String format = parsed.matchedOptionValue(FORMAT, formats.get(0));
+        if (!formats.contains(format)) {
+            throw new UnusableException(
+                    "there is no format "
+                            + format
+                            + "; write one of "
+                            + String.join(", ", formats));
+        }
+        return format;
+    }
+
+    static Severity failOn(ParseResult parsed) {
+        String word = parsed.matchedOptionValue(FAIL_ON, "error");
+        return Arrays.stream(Severity.values())
+                .filter(severity -> severity.word().equals(word.toLowerCase(Locale.ROOT)))
+                .findFirst()
+                .orElseThrow(
+                        () ->
+                                new UnusableException(
+                                        "--fail-on takes error, warning or note, not " + word));
+    }
+
+    static String version() {
+        String version = Options.class.getPackage().getImplementationVersion();
+        return Objects.requireNonNullElse(version, "(not packaged)");
+    }
+}

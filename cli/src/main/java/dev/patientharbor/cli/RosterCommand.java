@@ -1,0 +1,47 @@
+package dev.patientharbor.cli;
+
+import dev.patientharbor.check.Verdict;
+import dev.patientharbor.report.Layout;
+import dev.patientharbor.report.RosterJson;
+import dev.patientharbor.report.RosterText;
+import dev.patientharbor.report.RosterTree;
+import java.util.List;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.ParseResult;
+
+/** {@code roster}: who receives what? */
+final class RosterCommand {
+
+    static final String NAME = "roster";
+
+    private static final List<String> FORMATS = List.of("text", "tree", "json");
+
+    private RosterCommand() {}
+
+    static CommandSpec spec() {
+        return Options.reading(
+                NAME,
+                "Tells who receives what, consumer by consumer, profile beside profile.",
+                FORMATS);
+    }
+
+    static int run(ParseResult parsed, Console console) {
+        String format = Options.format(parsed, FORMATS);
+        Verdict verdict = Checked.verdict(parsed);
+        String file = Options.out(parsed);
+        Layout layout = file.isEmpty() ? console.layout() : console.forFiles();
+        String text =
+                switch (format) {
+                    case "json" -> RosterJson.render(verdict);
+                    case "tree" -> RosterTree.render(verdict, layout);
+                    default -> RosterText.render(verdict, layout);
+                };
+        Output.write(text, file, console);
+        boolean failed = verdict.hasAtLeast(Options.failOn(parsed));
+        if (failed) {
+            console.out().flush();
+            console.err().println("there are findings: patient-harbor check tells them");
+        }
+        return failed ? ExitCode.FINDINGS : ExitCode.CLEAN;
+    }
+}

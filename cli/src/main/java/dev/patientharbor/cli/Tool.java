@@ -1,0 +1,128 @@
+package dev.patientharbor.cli;
+
+import java.io.PrintWriter;
+import java.io.UncheckedIOException;
+import java.util.List;
+import picocli.CommandLine;
+import picocli.CommandLine.Help.Ansi;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.ParameterException;
+import picocli.CommandLine.ParseResult;
+import picocli.CommandLine.UnmatchedArgumentException;
+
+/** Parses the arguments and runs one command. */
+public final class Tool {
+
+    private static final String NAME = "patient-harbor";
+
+    private Tool() {}
+
+    /**
+     * Runs the tool.
+     *
+     * @param args the arguments, without the name of the tool
+     * @param console where it writes to
+     * @return the exit code: 0 clean, 1 findings, 2 unusable, 3 a fault of ours
+     */
+    public static int run(String[] args, Console console) {
+        CommandLine tool = new CommandLine(spec());
+        tool.addSubcommand(CheckCommand.NAME, CheckCommand.spec());
+        tool.addSubcommand(RosterCommand.NAME, RosterCommand.spec());
+        tool.addSubcommand(DemoCommand.NAME, DemoCommand.spec());
+        boolean debug = List.of(args).contains("--debug");
+        try {
+            ParseResult parsed = tool.parseArgs(args);
+            return run(tool, parsed, console);
+        } catch (ParameterException fault) {
+            return unusable(fault, console);
+        } catch (UnusableException fault) {
+            return unusable(fault.getMessage(), fault, debug, console);
+        } catch (UncheckedIOException fault) {
+            return unusable(Reason.of(fault), fault, debug, console);
+        } catch (RuntimeException | StackOverflowError fault) {
+            console.out().flush();
+            console.err()
+                    .println(
+                            NAME
+                                    + ": a fault of ours, not of your file: "
+                                    + fault
+                                    + (debug ? "" : "\n  --debug shows where it happened"));
+            return trace(fault, debug, console, ExitCode.OUR_FAULT);
+        }
+    }
+
+    private static CommandSpec spec() {
+        CommandSpec spec = CommandSpec.create().name(NAME);
+        spec.usageMessage()
+                .description(
+                        "Checks, before anything runs, which implementation each consumer"
+                                + " receives in every profile.")
+                .commandListHeading("%nCommands:%n")
+                .footer(
+                        "",
+                        "FILE defaults to the only *.harbor.yaml in the current folder.",
+                        "Exit codes: 0 clean, 1 findings, 2 unusable input, 3 a fault of ours.");
+        return Options.helpAndVersion(spec);
+    }
+
+    private static int run(CommandLine tool, ParseResult parsed, Console console) {
+        ParseResult last = parsed;
+        while (last.hasSubcommand()) {
+            last = last.subcommand();
+        }
+        if (last.isUsageHelpRequested()) {
+            usage(last.commandSpec().commandLine(), console);
+            return ExitCode.CLEAN;
+        }
+        if (last.isVersionHelpRequested()) {
+            console.out().println(NAME + " " + Options.version());
+            return ExitCode.CLEAN;
+        }
+        return switch (last.commandSpec().name()) {
+            case CheckCommand.NAME -> CheckCommand.run(last, console);
+            case RosterCommand.NAME -> RosterCommand.run(last, console);
+            case DemoCommand.NAME -> DemoCommand.run(console);
+            default -> {
+                usage(tool, console);
+                yield ExitCode.UNUSABLE;
+            }
+        };
+    }
+
+    private static void usage(CommandLine command, Console console) {
+        command.setUsageHelpWidth(Math.max(80, Math.min(console.layout().width(), 110)));
+        PrintWriter out = new PrintWriter(console.out());
+        command.usage(out, Ansi.OFF);
+        out.flush();
+    }
+
+    private static int unusable(ParameterException fault, Console console) {
+        console.err().println(NAME + ": " + fault.getMessage());
+        if (fault instanceof UnmatchedArgumentException unmatched) {
+            List<String> near = unmatched.getSuggestions();
+            if (!near.isEmpty()) {
+                console.err().println("  did you mean " + String.join(", ", near) + "?");
+            }
+        }
+        console.err()
+                .println(
+                        "  "
+                                + fault.getCommandLine().getCommandSpec().qualifiedName()
+                                + " --help shows what there is");
+        return ExitCode.UNUSABLE;
+    }
+
+    private static int unusable(
+            String message, RuntimeException fault, boolean debug, Console console) {
+        console.out().flush();
+        console.err().println(NAME + ": " + message);
+        return trace(fault, debug, console, ExitCode.UNUSABLE);
+    }
+
+    private static int trace(Throwable fault, boolean debug, Console console, int code) {
+        if (debug) {
+            fault.printStackTrace(console.err());
+        }
+        return code;
+    }
+}

@@ -1,0 +1,22 @@
+#!/bin/sh
+# make-archive.sh JAVA JAR EXAMPLES ARCHIVE
+# Makes a class-data archive of all classes that the tool needs for its commands. A static one: the
+# kind made while running leaves out classes of an old class-file version, which some libraries have.
+set -eu
+java=$1 jar=$2 examples=$3 archive=$4
+
+work=$archive.$$
+mkdir -p "$(dirname "$archive")"
+trap 'rm -f "$work" "$work".list*' EXIT
+
+n=0
+for command in demo "roster $examples/port.harbor.yaml --format json" "check --help"; do
+    n=$((n + 1))
+    # shellcheck disable=SC2086
+    "$java" -Xshare:off -XX:DumpLoadedClassList="$work.list$n" -Dpatientharbor.columns=80 \
+        -Dpatientharbor.examples="$examples" -cp "$jar" dev.patientharbor.cli.Main $command || true
+done
+cat "$work".list[0-9] >"$work.list"
+"$java" -Xshare:dump -XX:SharedClassListFile="$work.list" -XX:SharedArchiveFile="$work" \
+    -XX:+UseSerialGC -cp "$jar"
+mv "$work" "$archive"

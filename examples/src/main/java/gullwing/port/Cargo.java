@@ -1,0 +1,4 @@
+package gullwing.port;
+
+/** Something aboard a ship. */
+public record Cargo(String what, int tonnes) {}

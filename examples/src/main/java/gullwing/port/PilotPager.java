@@ -1,0 +1,6 @@
+package gullwing.port;
+
+/** Calls a pilot out of bed. */
+public interface PilotPager {
+    void page(String pilot, String reason);
+}

@@ -1,0 +1,6 @@
+package gullwing.port;
+
+/** Knows which pilot is on duty. */
+public interface PilotRota {
+    String onDuty();
+}

@@ -1,0 +1,7 @@
+package gullwing.port;
+
+/** Tells how high the water stands. */
+public interface TideGauge {
+    /** The level now, in metres above the harbour's zero. */
+    double levelNow();
+}

@@ -1,0 +1,2 @@
+/** How the port does its work on a real day, and the layers that may be put around it. */
+package gullwing.works;

@@ -1,0 +1,118 @@
+package dev.patientharbor.notation;
+
+import dev.patientharbor.finding.Where;
+import dev.patientharbor.model.Binding;
+import dev.patientharbor.model.ImplementationKind;
+import dev.patientharbor.model.Lifetime;
+import dev.patientharbor.model.Slot;
+import dev.patientharbor.model.Supply;
+import dev.patientharbor.model.Written;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** Reads one binding: a class alone, the word {@code mock}, or a map with one supply. */
+final class BindingReader {
+
+    private static final String MOCK = "mock";
+
+    private BindingReader() {}
+
+    static Optional<Binding> read(Slot slot, Where at, Piece piece) {
+        if (!piece.isFields()) {
+            return piece.text("a class, mock, or a map such as { stub: CLASS }")
+                    .map(
+                            text ->
+                                    new Binding(
+                                            slot,
+                                            text.text().equals(MOCK)
+                                                    ? new Supply.Mock()
+                                                    : new Supply.OfClass(
+                                                            ImplementationKind.REAL, text),
+                                            Optional.empty(),
+                                            Optional.empty(),
+                                            at));
+        }
+        Fields fields = piece.fields("the binding of " + slot.text());
+        List<String> said = new ArrayList<>();
+        List<Supply> supplies = new ArrayList<>();
+        ofClass(fields, "class", ImplementationKind.REAL, said, supplies);
+        ofClass(fields, "fake", ImplementationKind.FAKE, said, supplies);
+        ofClass(fields, "stub", ImplementationKind.STUB, said, supplies);
+        fields.take(MOCK)
+                .ifPresent(
+                        flag -> {
+                            said.add(MOCK);
+                            if (flag.flag(MOCK)) {
+                                supplies.add(new Supply.Mock());
+                            }
+                        });
+        fields.take("same-as")
+                .ifPresent(
+                        target -> {
+                            said.add("same-as");
+                            target.text("a slot")
+                                    .flatMap(text -> ProfileReader.slot(text, piece.faults()))
+                                    .ifPresent(other -> supplies.add(new Supply.SameAs(other)));
+                        });
+        Optional<Lifetime> lifetime = fields.take("lifetime").flatMap(BindingReader::lifetime);
+        Optional<List<String>> constructor =
+                fields.take("constructor")
+                        .map(
+                                types ->
+                                        types.items("a list of parameter types").stream()
+                                                .flatMap(
+                                                        type ->
+                                                                type
+                                                                        .text("a parameter type")
+                                                                        .stream())
+                                                .map(Written::text)
+                                                .toList());
+        fields.tellUnknown();
+        if (said.size() != 1) {
+            piece.faults()
+                    .malformed(
+                            at,
+                            said.isEmpty()
+                                    ? "The binding of " + slot.text() + " names no supply."
+                                    : "The binding of "
+                                            + slot.text()
+                                            + " names more than one supply: "
+                                            + String.join(", ", said)
+                                            + ".",
+                            "write one of class, fake, stub, mock, same-as");
+        }
+        return supplies.stream()
+                .findFirst()
+                .map(supply -> new Binding(slot, supply, lifetime, constructor, at));
+    }
+
+    private static void ofClass(
+            Fields fields,
+            String key,
+            ImplementationKind kind,
+            List<String> said,
+            List<Supply> supplies) {
+        fields.take(key)
+                .ifPresent(
+                        piece -> {
+                            said.add(key);
+                            piece.text("a class")
+                                    .ifPresent(
+                                            name -> supplies.add(new Supply.OfClass(kind, name)));
+                        });
+    }
+
+    static Optional<Lifetime> lifetime(Piece piece) {
+        Optional<Written> word = piece.text("shared, fresh or scoped");
+        Optional<Lifetime> lifetime = word.flatMap(text -> Lifetime.of(text.text()));
+        if (word.isPresent() && lifetime.isEmpty()) {
+            piece.faults()
+                    .malformed(
+                            piece.at(),
+                            word.get().text() + " is not a lifetime.",
+                            "write shared, fresh or scoped");
+        }
+        return lifetime;
+    }
+}

@@ -1,0 +1,84 @@
+package dev.patientharbor.notation;
+
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingKind;
+import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.finding.NearNames;
+import dev.patientharbor.finding.Where;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.List;
+
+/** Collects what is wrong with the text of a file, each fault with the line it stands on. */
+final class Faults {
+
+    private static final int LONGEST_LINE = 100;
+
+    private final String file;
+    private final List<Finding> findings = new ArrayList<>();
+    private List<String> lines = List.of();
+
+    Faults(String file) {
+        this.file = file;
+    }
+
+    /** The text, so that faults can show their lines. */
+    void text(String text) {
+        lines = text.lines().toList();
+    }
+
+    Where at(int line, int column) {
+        return new Where.InFile(file, line, column);
+    }
+
+    String name() {
+        return file;
+    }
+
+    List<Finding> all() {
+        return findings.stream().sorted(Finding.ORDER).toList();
+    }
+
+    /** The file, or a part of it, is not what it should be. */
+    void malformed(Where at, String message, String remedy) {
+        add(FindingKinds.MALFORMED_FILE, at, message, message, remedy);
+    }
+
+    void unknownKey(Where at, String key, String place, Collection<String> known) {
+        Finding finding =
+                shown(
+                        FindingKinds.UNKNOWN_WORD,
+                        at,
+                        key,
+                        "The key " + key + " is not known in " + place + ".");
+        List<String> near = NearNames.of(key, known);
+        findings.add(
+                near.isEmpty()
+                        ? finding.with("known", String.join(", ", known))
+                        : finding.with("did you mean", String.join(", ", near)));
+    }
+
+    void repeatedKey(Where at, String key, String place, Where first) {
+        add(
+                FindingKinds.REPEATED_KEY,
+                at,
+                key,
+                "The key " + key + " stands twice in " + place + ", first at " + first.text() + ".",
+                "keep one of the two");
+    }
+
+    private void add(FindingKind kind, Where at, String cause, String message, String remedy) {
+        findings.add(shown(kind, at, cause, message).with("do", remedy));
+    }
+
+    private Finding shown(FindingKind kind, Where at, String cause, String message) {
+        Finding finding = Finding.of(kind, at, cause, message);
+        int line = at.match(Where.InFile::line, in -> 0);
+        if (line < 1 || line > lines.size() || lines.get(line - 1).isBlank()) {
+            return finding;
+        }
+        String text = lines.get(line - 1).strip();
+        boolean cut = text.length() > LONGEST_LINE;
+        return finding.with("line", cut ? text.substring(0, LONGEST_LINE) + " …" : text);
+    }
+}

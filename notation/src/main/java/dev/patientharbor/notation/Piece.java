@@ -1,0 +1,122 @@
+package dev.patientharbor.notation;
+
+import dev.patientharbor.finding.Where;
+import dev.patientharbor.model.Written;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.snakeyaml.engine.v2.exceptions.Mark;
+import org.snakeyaml.engine.v2.nodes.MappingNode;
+import org.snakeyaml.engine.v2.nodes.Node;
+import org.snakeyaml.engine.v2.nodes.ScalarNode;
+import org.snakeyaml.engine.v2.nodes.SequenceNode;
+import org.snakeyaml.engine.v2.nodes.Tag;
+
+/**
+ * One value of the file. Each way to take it says what was wanted, and tells a fault if it is
+ * something else.
+ */
+final class Piece {
+
+    private final Node node;
+    private final Faults faults;
+
+    Piece(Node node, Faults faults) {
+        this.node = node;
+        this.faults = faults;
+    }
+
+    Where at() {
+        Mark start = node.getStartMark().orElseThrow();
+        return faults.at(start.getLine() + 1, start.getColumn() + 1);
+    }
+
+    Faults faults() {
+        return faults;
+    }
+
+    boolean isText() {
+        return node instanceof ScalarNode && !isBlank();
+    }
+
+    boolean isList() {
+        return node instanceof SequenceNode;
+    }
+
+    boolean isFields() {
+        return node instanceof MappingNode;
+    }
+
+    /** Whether nothing was written after the key. */
+    boolean isBlank() {
+        return node.getTag().equals(Tag.NULL)
+                || node instanceof ScalarNode scalar && scalar.getValue().isBlank();
+    }
+
+    /** The text of a key or a plain value. */
+    Optional<Written> text(String wanted) {
+        if (isText()) {
+            return Optional.of(new Written(((ScalarNode) node).getValue().strip(), at()));
+        }
+        return wrong(wanted);
+    }
+
+    /** {@code true} or {@code false}. */
+    boolean flag(String key) {
+        String text = node instanceof ScalarNode scalar ? scalar.getValue() : "";
+        if (!text.equals("true") && !text.equals("false")) {
+            wrong("true or false after " + key);
+        }
+        return text.equals("true");
+    }
+
+    /** A list of texts; one text alone may stand without the brackets. */
+    List<Written> texts(String wanted) {
+        List<Written> texts = new ArrayList<>();
+        for (Piece item : isText() ? List.of(this) : items(wanted)) {
+            item.text(wanted).ifPresent(texts::add);
+        }
+        return texts;
+    }
+
+    /** The items of a list; none if nothing was written. */
+    List<Piece> items(String wanted) {
+        if (node instanceof SequenceNode list) {
+            return list.getValue().stream().map(item -> new Piece(item, faults)).toList();
+        }
+        if (!isBlank()) {
+            wrong(wanted);
+        }
+        return List.of();
+    }
+
+    /** The keys of a map with their values; none if nothing was written. */
+    Fields fields(String place) {
+        if (node instanceof MappingNode map) {
+            return Fields.of(map, place, faults);
+        }
+        if (!isBlank()) {
+            wrong("keys with values in " + place);
+        }
+        return Fields.none(place, at(), faults);
+    }
+
+    private <T> Optional<T> wrong(String wanted) {
+        String found =
+                isBlank()
+                        ? "nothing"
+                        : node instanceof ScalarNode scalar
+                                ? scalar.getValue()
+                                : isList() ? "a list" : "a map";
+        faults.malformed(
+                at(),
+                "Here should stand " + wanted + ", and there is " + shortened(found) + ".",
+                "write " + wanted);
+        return Optional.empty();
+    }
+
+    private static String shortened(String text) {
+        String oneLine = text.lines().findFirst().orElse("");
+        return oneLine.length() <= 40 ? oneLine : oneLine.substring(0, 40) + "…";
+    }
+}

@@ -1,0 +1,64 @@
+package dev.patientharbor.notation;
+
+import dev.patientharbor.model.Lifetime;
+import dev.patientharbor.model.Profile;
+import dev.patientharbor.model.ProfileSet;
+import dev.patientharbor.model.Written;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** Reads the file as a whole. */
+final class SetReader {
+
+    private static final String VERSION = "1";
+
+    private SetReader() {}
+
+    static ProfileSet read(Piece root, Faults faults) {
+        Fields file = root.fields("the profile file");
+        Optional<Piece> version = file.take("patient-harbor");
+        if (version.isEmpty()) {
+            faults.malformed(
+                    root.at(),
+                    "The file does not say which version of the notation it is written in.",
+                    "begin with patient-harbor: 1");
+        }
+        version.flatMap(piece -> piece.text("the version of the notation, which is 1"))
+                .filter(text -> !text.text().equals(VERSION))
+                .ifPresent(
+                        text ->
+                                faults.malformed(
+                                        text.at(),
+                                        "Version " + text.text() + " of the notation is not known.",
+                                        "write patient-harbor: 1"));
+        String title =
+                file.take("title")
+                        .flatMap(piece -> piece.text("a title"))
+                        .map(Written::text)
+                        .orElse(faults.name());
+        List<Written> code = texts(file, "code", "the place of compiled code, or a list of them");
+        List<Written> packages = texts(file, "packages", "a package, or a list of packages");
+        List<Written> entry = texts(file, "entry", "a class, a pattern, or a list of them");
+        Lifetime lifetime =
+                file.take("default-lifetime")
+                        .flatMap(BindingReader::lifetime)
+                        .orElse(Lifetime.SHARED);
+        List<Profile> profiles = new ArrayList<>();
+        file.take("profiles")
+                .ifPresent(
+                        piece ->
+                                piece.fields("profiles")
+                                        .each(
+                                                (name, profile) ->
+                                                        profiles.add(
+                                                                ProfileReader.read(
+                                                                        name, profile))));
+        file.tellUnknown();
+        return new ProfileSet(title, code, packages, entry, lifetime, profiles, root.at());
+    }
+
+    private static List<Written> texts(Fields file, String key, String wanted) {
+        return file.take(key).map(piece -> piece.texts(wanted)).orElse(List.of());
+    }
+}

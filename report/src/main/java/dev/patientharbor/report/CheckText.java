@@ -1,0 +1,190 @@
+package dev.patientharbor.report;
+
+import dev.patientharbor.check.ProfileVerdict;
+import dev.patientharbor.check.Verdict;
+import dev.patientharbor.finding.Detail;
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.Severity;
+import dev.patientharbor.plan.AnswerKind;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.StringJoiner;
+
+/** The verdict for people: a line for each profile, then each cause once. */
+public final class CheckText {
+
+    private static final int LABEL = 4;
+    private static final int TEXT = 18;
+
+    private final Verdict verdict;
+    private final Page page;
+
+    private CheckText(Verdict verdict, Layout layout) {
+        this.verdict = verdict;
+        page = new Page(layout);
+    }
+
+    /** The whole text; every line ends with {@code \n}. */
+    public static String render(Verdict verdict, Layout layout) {
+        return new CheckText(verdict, layout).render();
+    }
+
+    private String render() {
+        page.line(0)
+                .put(Tone.TITLE, verdict.title())
+                .put(
+                        "· "
+                                + Words.count(verdict.profiles().size(), "profile")
+                                + " · "
+                                + Words.count(verdict.entryConsumers(), "entry consumer")
+                                + " · "
+                                + verdict.classesRead()
+                                + " classes read")
+                .end();
+        if (!verdict.profiles().isEmpty()) {
+            page.blank();
+        }
+        int names = widest(verdict.profiles().stream().map(ProfileVerdict::name).toList());
+        verdict.profiles().forEach(profile -> line(profile, names + 4));
+        List<Once> causes = causes();
+        String above = "";
+        for (Once cause : causes) {
+            String heading = String.join(", ", cause.profiles());
+            if (!heading.equals(above)) {
+                page.blank().line(0).put(Tone.TITLE, heading).end();
+                above = heading;
+            } else {
+                page.blank();
+            }
+            finding(cause.finding());
+        }
+        page.blank().line(0).put(summary(causes)).end();
+        return page.toString();
+    }
+
+    private void line(ProfileVerdict profile, int column) {
+        Page.Line line = page.line(2).put(profile.name()).tab(column);
+        if (profile.isPartial()) {
+            String found = counts(profile.findings());
+            line.put(Tone.QUIET, "partial").tab(column + 12).put(Tone.BAD, found).end();
+            return;
+        }
+        boolean complete = profile.complete().orElseThrow();
+        line.put(complete ? Tone.GOOD : Tone.BAD, complete ? "complete" : "INCOMPLETE")
+                .tab(column + 12)
+                .put(profile.met() + " of " + profile.needs())
+                .tab(column + 26);
+        StringJoiner kinds = new StringJoiner(" · ");
+        profile.answers()
+                .forEach(
+                        (kind, number) -> {
+                            if (kind != AnswerKind.UNMET) {
+                                kinds.add(kind.word() + " " + number);
+                            }
+                        });
+        line.put(kinds.toString()).end();
+        if (!profile.findings().isEmpty()) {
+            page.line(column + 12)
+                    .put(complete ? Tone.CAREFUL : Tone.BAD, counts(profile.findings()))
+                    .end();
+        }
+    }
+
+    /** One cause, and the profiles that meet it. */
+    private record Once(Finding finding, List<String> profiles) {}
+
+    private List<Once> causes() {
+        Map<String, Once> causes = new LinkedHashMap<>();
+        verdict.findings()
+                .forEach(
+                        one ->
+                                causes.put(
+                                        one.identity(),
+                                        new Once(one, List.of("the file as a whole"))));
+        for (ProfileVerdict profile : verdict.profiles()) {
+            for (Finding finding : profile.findings()) {
+                causes.computeIfAbsent(
+                                finding.identity(), id -> new Once(finding, new ArrayList<>()))
+                        .profiles()
+                        .add(profile.name());
+            }
+        }
+        return List.copyOf(causes.values());
+    }
+
+    private void finding(Finding finding) {
+        Severity severity = finding.kind().severity();
+        page.line(2)
+                .put(tone(severity), severity.word())
+                .put(Tone.TITLE, finding.kind().id())
+                .put("·")
+                .put(Tone.QUIET, finding.at().text())
+                .end();
+        page.line(LABEL).put(finding.message()).end();
+        List<String> consumers = finding.consumers();
+        List<Detail> details = new ArrayList<>();
+        if (consumers.size() > 1) {
+            details.add(new Detail("asked by", Words.classes(verdict, consumers)));
+        }
+        if (!finding.entries().isEmpty() && !finding.entries().equals(consumers)) {
+            details.add(new Detail("not whole", Words.classes(verdict, finding.entries())));
+        }
+        for (Detail detail : finding.details()) {
+            if (detail.label().equals("write") || detail.label().equals("do")) {
+                details.forEach(one -> page.labelled(LABEL, one.label(), TEXT, one.text()));
+                details.clear();
+            }
+            page.labelled(LABEL, detail.label(), TEXT, detail.text());
+        }
+        details.forEach(one -> page.labelled(LABEL, one.label(), TEXT, one.text()));
+    }
+
+    private String summary(List<Once> causes) {
+        long incomplete =
+                verdict.profiles().stream()
+                        .filter(one -> one.complete().filter(whole -> !whole).isPresent())
+                        .count();
+        long checked = verdict.profiles().stream().filter(one -> !one.isPartial()).count();
+        String findings = counts(causes.stream().map(Once::finding).toList());
+        String profiles =
+                checked == 0
+                        ? "No profile was checked"
+                        : incomplete == 0
+                                ? (checked == 1
+                                                ? "The profile is"
+                                                : "All " + checked + " profiles are")
+                                        + " complete"
+                                : incomplete
+                                        + " of "
+                                        + Words.count(checked, "profile")
+                                        + (incomplete == 1 ? " is" : " are")
+                                        + " not complete";
+        return profiles + (findings.isEmpty() ? "." : ": " + findings + ".");
+    }
+
+    private static String counts(List<Finding> findings) {
+        StringJoiner counts = new StringJoiner(", ");
+        for (Severity severity : List.of(Severity.ERROR, Severity.WARNING, Severity.NOTE)) {
+            long number =
+                    findings.stream().filter(one -> one.kind().severity() == severity).count();
+            if (number > 0) {
+                counts.add(Words.count(number, severity.word()));
+            }
+        }
+        return counts.toString();
+    }
+
+    private static Tone tone(Severity severity) {
+        return switch (severity) {
+            case ERROR -> Tone.BAD;
+            case WARNING -> Tone.CAREFUL;
+            case NOTE -> Tone.QUIET;
+        };
+    }
+
+    static int widest(List<String> texts) {
+        return texts.stream().mapToInt(String::length).max().orElse(0);
+    }
+}

@@ -1,0 +1,104 @@
+package dev.patientharbor.report;
+
+/** Text under construction, line by line, folded at spaces to the width of a layout. */
+final class Page {
+
+    private final StringBuilder text = new StringBuilder();
+    private final Layout layout;
+
+    Page(Layout layout) {
+        this.layout = layout;
+    }
+
+    Page blank() {
+        text.append('\n');
+        return this;
+    }
+
+    /** Starts a line, so many spaces in; what is folded goes two further in. */
+    Line line(int indent) {
+        return new Line(indent);
+    }
+
+    /** A label, and from a column on the text, which may have several lines. */
+    Page labelled(int indent, String label, int column, String words) {
+        String shown = label;
+        for (String one : words.split("\n", -1)) {
+            line(indent).put(Tone.QUIET, shown).tab(column).put(one).end();
+            shown = "";
+        }
+        return this;
+    }
+
+    /** One line under construction. */
+    final class Line {
+        private int hang;
+        private int used;
+        private int gap;
+
+        private Line(int indent) {
+            pad(indent);
+            hang = indent + 2;
+        }
+
+        Line put(String words) {
+            return put(null, words);
+        }
+
+        /** Adds words; none of them is ever cut. */
+        Line put(Tone tone, String words) {
+            for (String word : words.split(" ", -1)) {
+                if (!word.isEmpty()) {
+                    word(tone, word);
+                }
+                gap++;
+            }
+            return this;
+        }
+
+        private void word(Tone tone, String word) {
+            if (used > hang && used + gap + word.length() > layout.width()) {
+                text.append('\n');
+                used = 0;
+                pad(hang);
+            } else {
+                pad(gap);
+            }
+            gap = 0;
+            text.append(tone == null ? word : layout.ink().paint(tone, word));
+            used += word.length();
+        }
+
+        /** Goes on at a column, on a new line if this one is past it; folds go there too. */
+        Line tab(int column) {
+            if (used >= column) {
+                text.append('\n');
+                used = 0;
+            }
+            pad(column - used);
+            gap = 0;
+            hang = column;
+            return this;
+        }
+
+        private void pad(int spaces) {
+            text.append(" ".repeat(spaces));
+            used += spaces;
+        }
+
+        Page end() {
+            int end = text.length();
+            while (end > 0 && text.charAt(end - 1) == ' ') {
+                end--;
+            }
+            text.setLength(end);
+            text.append('\n');
+            return Page.this;
+        }
+    }
+
+    @Override
+    public String toString() {
+        return text.toString();
+    }
+}

@@ -1,0 +1,137 @@
+package dev.patientharbor.report;
+
+import com.fasterxml.jackson.core.JsonFactory;
+import com.fasterxml.jackson.core.JsonGenerator;
+import com.fasterxml.jackson.core.util.DefaultIndenter;
+import com.fasterxml.jackson.core.util.DefaultPrettyPrinter;
+import dev.patientharbor.check.ProfileVerdict;
+import dev.patientharbor.check.Verdict;
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.Where;
+import dev.patientharbor.model.Key;
+import dev.patientharbor.model.Slot;
+import dev.patientharbor.plan.Answer;
+import dev.patientharbor.plan.Plan;
+import dev.patientharbor.plan.Row;
+import java.io.IOException;
+import java.io.StringWriter;
+import java.io.UncheckedIOException;
+import java.util.List;
+import java.util.Optional;
+
+/** The roster for programs, version 1: one JSON object (RFC 8259), described in docs/roster.md. */
+public final class RosterJson {
+
+    private static final int VERSION = 1;
+
+    private final Verdict verdict;
+    private final JsonGenerator json;
+
+    private RosterJson(Verdict verdict, JsonGenerator json) {
+        this.verdict = verdict;
+        this.json = json;
+    }
+
+    /** The whole text; it ends with {@code \n}. */
+    public static String render(Verdict verdict) {
+        StringWriter text = new StringWriter();
+        DefaultIndenter lines = new DefaultIndenter("  ", "\n");
+        try (JsonGenerator json = new JsonFactory().createGenerator(text)) {
+            json.setPrettyPrinter(
+                    new DefaultPrettyPrinter().withObjectIndenter(lines).withArrayIndenter(lines));
+            new RosterJson(verdict, json).write();
+        } catch (IOException impossible) {
+            throw new UncheckedIOException("text in memory cannot fail", impossible);
+        }
+        return text.append('\n').toString();
+    }
+
+    private void write() throws IOException {
+        json.writeStartObject();
+        json.writeNumberField("patientHarborRoster", VERSION);
+        json.writeStringField("title", verdict.title());
+        json.writeArrayFieldStart("profiles");
+        for (ProfileVerdict profile : verdict.profiles()) {
+            write(profile);
+        }
+        json.writeEndArray();
+        write("findings", verdict.findings());
+        json.writeEndObject();
+    }
+
+    private void write(ProfileVerdict profile) throws IOException {
+        Optional<Plan> plan =
+                profile.isPartial() ? Optional.empty() : Optional.of(verdict.plan(profile.name()));
+        json.writeStartObject();
+        json.writeStringField("name", profile.name());
+        strings("extends", profile.parents());
+        json.writeBooleanField("partial", profile.isPartial());
+        if (profile.complete().isPresent()) {
+            json.writeBooleanField("complete", profile.complete().get());
+        } else {
+            json.writeNullField("complete");
+        }
+        string("fingerprint", plan.map(Plan::fingerprint));
+        json.writeArrayFieldStart("needs");
+        if (plan.isPresent()) {
+            for (Row row : plan.get().rows()) {
+                write(row);
+            }
+        }
+        json.writeEndArray();
+        write("findings", profile.findings());
+        json.writeEndObject();
+    }
+
+    private void write(Row row) throws IOException {
+        Answer answer = row.answer();
+        json.writeStartObject();
+        json.writeStringField("consumer", row.consumer());
+        json.writeStringField("need", row.need());
+        json.writeStringField("place", row.place().code());
+        string("as", row.as().map(Slot::text));
+        json.writeNullField("within");
+        json.writeStringField("contract", row.slot().contract().text());
+        json.writeNullField("carrier");
+        string("key", row.slot().key().map(Key::text));
+        json.writeStringField("kind", answer.kind().word());
+        string("implementation", answer.implementation());
+        strings("decorators", answer.decorators());
+        string("lifetime", answer.lifetime().map(choice -> choice.lifetime().word()));
+        string("instance", answer.instance());
+        string("origin", answer.origin().map(Where::text));
+        json.writeEndObject();
+    }
+
+    private void write(String field, List<Finding> findings) throws IOException {
+        json.writeArrayFieldStart(field);
+        for (Finding finding : findings) {
+            json.writeStartObject();
+            json.writeStringField("id", finding.kind().id());
+            json.writeStringField("severity", finding.kind().severity().word());
+            json.writeStringField("message", finding.message());
+            json.writeStringField("at", finding.at().text());
+            json.writeStringField("cause", finding.cause());
+            strings("consumers", finding.consumers());
+            strings("entries", finding.entries());
+            json.writeEndObject();
+        }
+        json.writeEndArray();
+    }
+
+    private void string(String field, Optional<String> value) throws IOException {
+        if (value.isPresent()) {
+            json.writeStringField(field, value.get());
+        } else {
+            json.writeNullField(field);
+        }
+    }
+
+    private void strings(String field, List<String> values) throws IOException {
+        json.writeArrayFieldStart(field);
+        for (String value : values) {
+            json.writeString(value);
+        }
+        json.writeEndArray();
+    }
+}

@@ -1,0 +1,107 @@
+package dev.patientharbor.report;
+
+import dev.patientharbor.check.ProfileVerdict;
+import dev.patientharbor.check.Verdict;
+import dev.patientharbor.plan.Answer;
+import dev.patientharbor.plan.Row;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * The roster as a tree: under each entry consumer everything that it leads to, with its depth. A
+ * shared instance is unfolded once and only named after that.
+ */
+public final class RosterTree {
+
+    private final Verdict verdict;
+    private final Page page;
+
+    private RosterTree(Verdict verdict, Layout layout) {
+        this.verdict = verdict;
+        page = new Page(layout);
+    }
+
+    /** The whole text; every line ends with {@code \n}. */
+    public static String render(Verdict verdict, Layout layout) {
+        return new RosterTree(verdict, layout).render();
+    }
+
+    private String render() {
+        page.line(0)
+                .put(Tone.TITLE, verdict.title())
+                .put("· what each entry consumer leads to")
+                .end();
+        for (ProfileVerdict profile : verdict.profiles()) {
+            if (!profile.isPartial()) {
+                profile(profile.name());
+            }
+        }
+        return page.toString();
+    }
+
+    private void profile(String name) {
+        page.blank().line(0).put(Tone.TITLE, name).end();
+        Map<String, List<Row>> entries = new LinkedHashMap<>();
+        Map<String, List<Row>> bySlot = new HashMap<>();
+        for (Row row : verdict.plan(name).rows()) {
+            if (row.as().isEmpty()) {
+                entries.computeIfAbsent(row.consumer(), one -> new ArrayList<>()).add(row);
+            }
+            String slot = row.as().map(one -> one.text()).orElse(row.consumer());
+            bySlot.computeIfAbsent(slot, one -> new ArrayList<>()).add(row);
+        }
+        Set<String> unfolded = new HashSet<>();
+        entries.forEach(
+                (consumer, rows) -> {
+                    page.line(2).put(verdict.shortName(consumer)).end();
+                    unfold(rows, bySlot, unfolded);
+                });
+    }
+
+    private record Step(Row row, int depth) {}
+
+    private void unfold(List<Row> rows, Map<String, List<Row>> bySlot, Set<String> unfolded) {
+        Deque<Step> open = new ArrayDeque<>();
+        push(rows, 1, open);
+        while (!open.isEmpty()) {
+            Step step = open.pop();
+            Answer answer = step.row().answer();
+            List<Row> below = answer.fills().map(slot -> bySlot.get(slot.text())).orElse(null);
+            boolean known = answer.instance().filter(label -> !unfolded.add(label)).isPresent();
+            line(step, known && below != null);
+            if (below != null && !known) {
+                push(below, step.depth() + 1, open);
+            }
+        }
+    }
+
+    private static void push(List<Row> rows, int depth, Deque<Step> open) {
+        for (int i = rows.size() - 1; i >= 0; i--) {
+            open.push(new Step(rows.get(i), depth));
+        }
+    }
+
+    private void line(Step step, boolean above) {
+        Row row = step.row();
+        Answer answer = row.answer();
+        int indent = 2 + 2 * Math.min(step.depth(), 12);
+        page.line(indent)
+                .put(Tone.QUIET, step.depth() + " " + row.need())
+                .put(Words.slot(verdict, row.slot()) + ":")
+                .put(Words.chain(verdict, answer).stripTrailing())
+                .put(Words.tone(answer.kind()), Words.core(verdict, answer))
+                .put(
+                        Tone.QUIET,
+                        answer.lifetime().map(one -> one.lifetime().word()).orElse("")
+                                + answer.instance().map(label -> " " + label).orElse("")
+                                + (above ? ", unfolded above" : ""))
+                .end();
+    }
+}

@@ -1,0 +1,54 @@
+package dev.patientharbor.report;
+
+import dev.patientharbor.check.Verdict;
+import dev.patientharbor.model.Slot;
+import dev.patientharbor.plan.Answer;
+import dev.patientharbor.plan.AnswerKind;
+import java.util.List;
+import java.util.Optional;
+import java.util.StringJoiner;
+
+/** The phrases that several outputs share; class names short, unless two would look the same. */
+final class Words {
+
+    private Words() {}
+
+    /** {@code 1 need}, {@code 2 needs}. */
+    static String count(long number, String one) {
+        return number + " " + one + (number == 1 ? "" : "s");
+    }
+
+    static Tone tone(AnswerKind kind) {
+        return switch (kind) {
+            case REAL -> Tone.REAL;
+            case FAKE, STUB, MOCK -> Tone.STAND_IN;
+            case UNMET -> Tone.BAD;
+        };
+    }
+
+    static String slot(Verdict verdict, Slot slot) {
+        return slot.text(verdict::shortName);
+    }
+
+    static String classes(Verdict verdict, List<String> binaryNames) {
+        StringJoiner names = new StringJoiner(", ");
+        binaryNames.forEach(name -> names.add(verdict.shortName(name)));
+        return names.toString();
+    }
+
+    /** The decorators in the order in which a call meets them, each with an arrow behind it. */
+    static String chain(Verdict verdict, Answer answer) {
+        StringBuilder chain = new StringBuilder();
+        answer.decorators().forEach(name -> chain.append(verdict.shortName(name)).append(" → "));
+        return chain.toString();
+    }
+
+    /** {@code fake MemoryBerthLedger}, {@code mock}, {@code UNMET}. */
+    static String core(Verdict verdict, Answer answer) {
+        if (!answer.isMet()) {
+            return "UNMET";
+        }
+        Optional<String> name = answer.implementation().map(verdict::shortName);
+        return answer.kind().word() + name.map(one -> " " + one).orElse("");
+    }
+}
