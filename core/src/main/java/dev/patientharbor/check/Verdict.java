@@ -1,5 +1,6 @@
 package dev.patientharbor.check;
 
+import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.Severity;
 import dev.patientharbor.plan.Plan;
@@ -42,6 +43,7 @@ public final class Verdict {
         return (int)
                 set.entries().stream()
                         .flatMap(entry -> entry.classes().stream())
+                        .map(ClassFacts::name)
                         .distinct()
                         .count();
     }

@@ -44,12 +44,14 @@ public final class ClassNames {
         }
         List<ClassFacts> found = new ArrayList<>();
         for (String packageName : packages) {
-            findNested(packageName + '.' + name).ifPresent(found::add);
+            findNested(packageName + '.' + name)
+                    .filter(facts -> found.stream().noneMatch(one -> one == facts))
+                    .ifPresent(found::add);
         }
         if (found.isEmpty()) {
             findNested("java.lang." + name).ifPresent(found::add);
         }
-        return found.stream().distinct().toList();
+        return found;
     }
 
     private Optional<ClassFacts> findNested(String name) {

@@ -1,5 +1,6 @@
 package dev.patientharbor.resolve;
 
+import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.model.Slot;
 import java.util.List;
 import java.util.Optional;
@@ -25,7 +26,13 @@ public record ResolvedDecorator(
         return inner.size() == 1;
     }
 
+    /** The binary name of the class, if it is known. */
+    Optional<String> className() {
+        return name.facts().map(ClassFacts::name);
+    }
+
     boolean isOfSameClassAs(ResolvedDecorator other) {
-        return name.found().equals(other.name.found()) && name.facts().isPresent();
+        Optional<String> className = className();
+        return className.isPresent() && className.equals(other.className());
     }
 }

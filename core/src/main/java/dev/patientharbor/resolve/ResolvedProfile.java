@@ -232,9 +232,9 @@ public final class ResolvedProfile {
 
     private static boolean sameClasses(List<ResolvedDecorator> one, List<ResolvedDecorator> other) {
         return one.stream()
-                .map(decorator -> decorator.name().found())
+                .map(ResolvedDecorator::className)
                 .toList()
-                .equals(other.stream().map(decorator -> decorator.name().found()).toList());
+                .equals(other.stream().map(ResolvedDecorator::className).toList());
     }
 
     private void decorateOwn() {
