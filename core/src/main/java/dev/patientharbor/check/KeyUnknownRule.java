@@ -33,6 +33,7 @@ final class KeyUnknownRule implements Rule {
         Predicate<ResolvedProfile> lacks =
                 profile ->
                         Inheritance.holdsFor(binding, profile)
+                                && !profile.lacksParents()
                                 && set.wirings()
                                         .get(profile.number())
                                         .filter(one -> isNothing(one, target))

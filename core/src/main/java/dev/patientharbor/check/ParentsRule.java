@@ -33,7 +33,11 @@ final class ParentsRule implements Rule {
                                                 + parent.text()
                                                 + ", and there is no profile of that name.")
                                 .withAny("did you mean", NearNames.of(parent.text(), names))
-                                .with("profiles", String.join(", ", names)));
+                                .with("profiles", String.join(", ", names))
+                                .with(
+                                        "so",
+                                        "what it needs and does not find is not told: the missing"
+                                                + " parent may have it"));
             }
             if (!owner.declared().partial()) {
                 owner.clashes()

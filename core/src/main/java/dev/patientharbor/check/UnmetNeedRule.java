@@ -19,6 +19,7 @@ import java.util.TreeMap;
 
 /**
  * Tells needs that nothing supplies, each slot once for all profiles that lack it, with the reason.
+ * Is silent in a profile of which a parent is missing: what that would have supplied is not known.
  */
 final class UnmetNeedRule implements Rule {
 
@@ -26,6 +27,9 @@ final class UnmetNeedRule implements Rule {
     public void check(ResolvedSet set, Reporter reporter) {
         Map<Integer, List<Wiring>> lacking = new TreeMap<>();
         for (Wiring wiring : set.checked()) {
+            if (wiring.profile().lacksParents()) {
+                continue;
+            }
             Set<Integer> told = KeyUnknownRule.told(set, wiring);
             for (int slot : wiring.reached()) {
                 if (wiring.outcome(slot).kind() == Outcome.Kind.UNMET && !told.contains(slot)) {

@@ -2,6 +2,7 @@ package dev.patientharbor.check;
 
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.finding.Where;
 import dev.patientharbor.resolve.Outcome;
 import dev.patientharbor.resolve.ResolvedBinding;
 import dev.patientharbor.resolve.ResolvedProfile;
@@ -13,10 +14,12 @@ import java.util.HashSet;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * Tells bindings that no profile uses. Is silent where an object that cannot be built hides what it
- * would have asked for, and of bindings that have a fault of their own.
+ * would have asked for, and of bindings that have a fault of their own or are disputed among
+ * parents.
  */
 final class UnusedBindingRule implements Rule {
 
@@ -36,12 +39,20 @@ final class UnusedBindingRule implements Rule {
                 unsure.or(wiring.profile().lineage());
             }
         }
+        Set<Where> disputed =
+                set.profiles().stream()
+                        .flatMap(profile -> profile.clashes().stream())
+                        .flatMap(clash -> clash.words().stream())
+                        .collect(Collectors.toSet());
         for (ResolvedProfile owner : set.profiles()) {
             Set<ResolvedBinding> twice = new HashSet<>();
             owner.boundTwice().forEach(twice::addAll);
             for (ResolvedBinding binding : owner.own()) {
                 boolean atFault =
-                        binding.isBroken() || twice.contains(binding) || binding.slot().isEmpty();
+                        binding.isBroken()
+                                || twice.contains(binding)
+                                || binding.slot().isEmpty()
+                                || disputed.contains(binding.declared().at());
                 if (!used.contains(binding) && !atFault && !unsure.get(owner.number())) {
                     reporter.report(owner, finding(set, owner, binding));
                 }

@@ -3,6 +3,7 @@ package dev.patientharbor.check;
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.Severity;
+import dev.patientharbor.finding.Where;
 import dev.patientharbor.plan.Plan;
 import dev.patientharbor.resolve.PlanMaker;
 import dev.patientharbor.resolve.ResolvedSet;
@@ -36,6 +37,11 @@ public final class Verdict {
     /** What people call the set. */
     public String title() {
         return set.declared().title();
+    }
+
+    /** The profile file, as it was given; empty for a set that was declared in code. */
+    public String file() {
+        return set.declared().at().match(Where.InFile::path, in -> "");
     }
 
     /** The number of distinct entry consumers. */

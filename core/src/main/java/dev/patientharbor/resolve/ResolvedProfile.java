@@ -18,6 +18,7 @@ public final class ResolvedProfile {
     private final Profile declared;
     private final int number;
     private final Hierarchy hierarchy;
+    private final boolean lacksParents;
     private final List<ResolvedBinding> own;
     private final List<ResolvedDecoration> ownDecorations;
     private final List<List<ResolvedBinding>> boundTwice = new ArrayList<>();
@@ -41,6 +42,9 @@ public final class ResolvedProfile {
         this.declared = declared;
         this.number = number;
         this.hierarchy = hierarchy;
+        lacksParents =
+                !hierarchy.unknownParents(number).isEmpty()
+                        || parents.stream().anyMatch(ResolvedProfile::lacksParents);
         this.own = List.copyOf(own);
         this.ownDecorations = List.copyOf(ownDecorations);
         inheritBindings(parents);
@@ -68,6 +72,14 @@ public final class ResolvedProfile {
         BitSet all = (BitSet) hierarchy.ancestors(number).clone();
         all.set(number);
         return all;
+    }
+
+    /**
+     * Whether it extends, directly or not, a profile that does not exist: what that would have said
+     * is not known.
+     */
+    public boolean lacksParents() {
+        return lacksParents;
     }
 
     /** The parents that do not exist. */

@@ -7,6 +7,7 @@ import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.Severity;
 import dev.patientharbor.plan.AnswerKind;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -184,7 +185,7 @@ public final class CheckText {
         };
     }
 
-    static int widest(List<String> texts) {
+    static int widest(Collection<String> texts) {
         return texts.stream().mapToInt(String::length).max().orElse(0);
     }
 }

@@ -3,6 +3,9 @@ package dev.patientharbor.report;
 /** Text under construction, line by line, folded at spaces to the width of a layout. */
 final class Page {
 
+    /** Stands between two parts of a line; at the start of a line there is nothing to part. */
+    private static final String SEPARATOR = "·";
+
     private final StringBuilder text = new StringBuilder();
     private final Layout layout;
 
@@ -47,6 +50,9 @@ final class Page {
 
         /** Adds words; none of them is ever cut. */
         Line put(Tone tone, String words) {
+            if (words.isEmpty()) {
+                return this;
+            }
             for (String word : words.split(" ", -1)) {
                 if (!word.isEmpty()) {
                     word(tone, word);
@@ -61,6 +67,10 @@ final class Page {
                 text.append('\n');
                 used = 0;
                 pad(hang);
+                if (word.equals(SEPARATOR)) {
+                    gap = -1;
+                    return;
+                }
             } else {
                 pad(gap);
             }

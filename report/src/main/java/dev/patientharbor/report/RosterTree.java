@@ -95,7 +95,7 @@ public final class RosterTree {
         page.line(indent)
                 .put(Tone.QUIET, step.depth() + " " + row.need())
                 .put(Words.slot(verdict, row.slot()) + ":")
-                .put(Words.chain(verdict, answer).stripTrailing())
+                .put(Words.chain(verdict, answer))
                 .put(Words.tone(answer.kind()), Words.core(verdict, answer))
                 .put(
                         Tone.QUIET,

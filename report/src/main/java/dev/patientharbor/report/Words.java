@@ -36,11 +36,14 @@ final class Words {
         return names.toString();
     }
 
-    /** The decorators in the order in which a call meets them, each with an arrow behind it. */
+    /**
+     * The decorators in the order in which a call meets them, each with an arrow behind it; empty
+     * if none.
+     */
     static String chain(Verdict verdict, Answer answer) {
         StringBuilder chain = new StringBuilder();
         answer.decorators().forEach(name -> chain.append(verdict.shortName(name)).append(" → "));
-        return chain.toString();
+        return chain.toString().stripTrailing();
     }
 
     /** {@code fake MemoryBerthLedger}, {@code mock}, {@code UNMET}. */

@@ -1,0 +1,11 @@
+package gullwing.wreck;
+
+import gullwing.port.WeatherFeed;
+
+/** Light means fair weather. */
+public final class Lantern implements WeatherFeed {
+    @Override
+    public String outlook() {
+        return "lit";
+    }
+}
