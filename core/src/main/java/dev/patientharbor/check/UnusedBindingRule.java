@@ -31,12 +31,22 @@ final class UnusedBindingRule implements Rule {
             for (int slot : wiring.reached()) {
                 Outcome outcome = wiring.outcome(slot);
                 outcome.binding().ifPresent(used::add);
+                if (outcome.kind() == Outcome.Kind.ALIAS && aimsAtNothing(wiring, outcome)) {
+                    // A slip in same-as: which of these was meant is not known.
+                    set.slots().ofSameClass(outcome.next().orElseThrow()).stream()
+                            .flatMap(meant -> wiring.profile().binding(meant).stream())
+                            .forEach(used::add);
+                }
                 if (hidesNeeds(outcome)) {
                     unsure.or(wiring.profile().lineage());
                 }
             }
             if (wiring.entries().isEmpty()) {
                 unsure.or(wiring.profile().lineage());
+            }
+            if (wiring.profile().lacksParents()) {
+                // Any profile may be the parent that was meant.
+                unsure.set(0, set.profiles().size());
             }
         }
         Set<Where> disputed =
@@ -58,6 +68,10 @@ final class UnusedBindingRule implements Rule {
                 }
             }
         }
+    }
+
+    private static boolean aimsAtNothing(Wiring wiring, Outcome alias) {
+        return wiring.outcome(alias.next().orElseThrow()).kind() == Outcome.Kind.UNMET;
     }
 
     private static boolean hidesNeeds(Outcome outcome) {

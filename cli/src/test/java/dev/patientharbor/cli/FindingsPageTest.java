@@ -1,0 +1,163 @@
+package dev.patientharbor.cli;
+
+import static org.junit.jupiter.api.Assertions.assertAll;
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import dev.patientharbor.check.Checker;
+import dev.patientharbor.check.Verdict;
+import dev.patientharbor.code.CodeIndex;
+import dev.patientharbor.code.CodeReader;
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingKind;
+import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.finding.Where;
+import dev.patientharbor.notation.ProfileFile;
+import dev.patientharbor.notation.ProfileFiles;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.TreeSet;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/** docs/findings.md says the truth: every id, and an example of each that tells it and no more. */
+class FindingsPageTest {
+
+    private static final Path ROOT = Path.of("..");
+    private static final Pattern SECTION =
+            Pattern.compile("(?m)^### ([a-z-]+) · (error|warning|note)(, incomplete)?$");
+    private static final Pattern EXAMPLE = Pattern.compile("(?s)```yaml\n(.*?)```");
+    private static final Pattern MARK = Pattern.compile("# <- ([a-z-]+)");
+
+    /** A section of the page. */
+    record Section(String id, String severity, boolean incomplete, String text) {
+        @Override
+        public String toString() {
+            return id;
+        }
+    }
+
+    private static String page() throws IOException {
+        return Files.readString(ROOT.resolve("docs/findings.md"));
+    }
+
+    static List<Section> sections() throws IOException {
+        String page = page();
+        List<Section> sections = new ArrayList<>();
+        Matcher section = SECTION.matcher(page);
+        while (section.find()) {
+            int end = page.indexOf("\n### ", section.end());
+            sections.add(
+                    new Section(
+                            section.group(1),
+                            section.group(2),
+                            section.group(3) != null,
+                            page.substring(section.end(), end < 0 ? page.length() : end)));
+        }
+        return sections;
+    }
+
+    static Stream<Section> examples() throws IOException {
+        return sections().stream().filter(one -> EXAMPLE.matcher(one.text()).find());
+    }
+
+    @Test
+    void every_kind_of_finding_has_its_section_with_its_severity() throws IOException {
+        assertEquals(
+                FindingKinds.all().stream()
+                        .map(
+                                kind ->
+                                        kind.id()
+                                                + ' '
+                                                + kind.severity().word()
+                                                + ' '
+                                                + kind.breaksCompleteness())
+                        .toList(),
+                sections().stream()
+                        .map(one -> one.id() + ' ' + one.severity() + ' ' + one.incomplete())
+                        .toList());
+    }
+
+    @Test
+    void every_kind_has_an_id_of_its_own_a_title_and_all_but_one_an_example() throws IOException {
+        List<FindingKind> kinds = FindingKinds.all();
+        assertEquals(
+                kinds.size(), new TreeSet<>(kinds.stream().map(FindingKind::id).toList()).size());
+        kinds.forEach(kind -> assertFalse(kind.title().isBlank(), kind.id()));
+        kinds.forEach(kind -> assertTrue(kind.id().matches("[a-z]+(-[a-z]+)*"), kind.id()));
+        List<String> without = new ArrayList<>(kinds.stream().map(FindingKind::id).toList());
+        without.removeAll(examples().map(Section::id).toList());
+        assertEquals(List.of("unreadable-class"), without);
+    }
+
+    @ParameterizedTest
+    @MethodSource("examples")
+    void the_example_tells_the_finding_where_the_mark_stands_and_nothing_else(Section section)
+            throws IOException {
+        String page = page();
+        Matcher header = EXAMPLE.matcher(page);
+        assertTrue(header.find());
+        Matcher example = EXAMPLE.matcher(section.text());
+        assertTrue(example.find());
+        String body = example.group(1);
+        // An example that lists code of its own replaces the common line.
+        String head =
+                body.startsWith("code:")
+                        ? header.group(1).replaceAll("(?m)^code:.*\n", "")
+                        : header.group(1);
+        String text = head + body;
+        Verdict verdict = check(text);
+        List<Finding> findings = verdict.allFindings();
+        assertEquals(marks(text), places(findings, (int) head.lines().count()));
+        assertAll(
+                findings.stream()
+                        .map(
+                                one ->
+                                        () ->
+                                                assertFalse(
+                                                        one.details().isEmpty(),
+                                                        "no remedy: " + one.message())));
+        boolean incomplete =
+                verdict.profiles().stream()
+                        .anyMatch(one -> one.complete().filter(whole -> !whole).isPresent());
+        assertEquals(section.incomplete(), incomplete);
+    }
+
+    private static Verdict check(String text) {
+        ProfileFile file =
+                ProfileFiles.parse(text.getBytes(StandardCharsets.UTF_8), "it.harbor.yaml", ROOT);
+        CodeIndex code = CodeReader.read(file.codeRoots());
+        return Checker.check(file.set(), code, file.findings());
+    }
+
+    private static TreeSet<String> marks(String text) {
+        TreeSet<String> marks = new TreeSet<>();
+        List<String> lines = text.lines().toList();
+        for (int i = 0; i < lines.size(); i++) {
+            Matcher mark = MARK.matcher(lines.get(i));
+            if (mark.find()) {
+                marks.add(String.format("%3d %s", i + 1, mark.group(1)));
+            }
+        }
+        return marks;
+    }
+
+    /** Places as the marks write them; a finding about the whole file stands at the first line. */
+    private static TreeSet<String> places(List<Finding> findings, int headLines) {
+        TreeSet<String> places = new TreeSet<>();
+        for (Finding finding : findings) {
+            int line = finding.at().match(Where.InFile::line, in -> 0);
+            places.add(String.format("%3d %s", Math.max(line, headLines + 1), finding.kind().id()));
+        }
+        return places;
+    }
+}

@@ -1,0 +1,76 @@
+package dev.patientharbor.testing;
+
+import java.io.IOException;
+import java.io.StringWriter;
+import java.io.UncheckedIOException;
+import java.net.URI;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import javax.tools.JavaCompiler;
+import javax.tools.JavaFileObject;
+import javax.tools.SimpleJavaFileObject;
+import javax.tools.ToolProvider;
+
+/** Compiles Java written in a test into class files. */
+public final class JavaCode {
+
+    private static final Pattern TYPE =
+            Pattern.compile("\\b(?:class|interface|record|enum)\\s+(\\w+)");
+
+    private JavaCode() {}
+
+    /**
+     * Compiles into a new folder; each source begins with its package, and may hold several types.
+     */
+    public static Path compile(String sources, String... options) {
+        try {
+            Path folder = Files.createTempDirectory("compiled");
+            compileInto(folder, sources, options);
+            return folder;
+        } catch (IOException fault) {
+            throw new UncheckedIOException(fault);
+        }
+    }
+
+    /** Compiles into a folder, seeing the classes that are there already. */
+    public static void compileInto(Path folder, String sources, String... options) {
+        List<JavaFileObject> files = new ArrayList<>();
+        for (String source : sources.split("(?m)^(?=package )")) {
+            if (!source.isBlank()) {
+                files.add(new Source(source));
+            }
+        }
+        List<String> all = new ArrayList<>(List.of("-d", folder.toString(), "-proc:none", "-g"));
+        all.addAll(List.of("-cp", folder + ":" + System.getProperty("java.class.path")));
+        all.addAll(List.of(options));
+        JavaCompiler compiler = ToolProvider.getSystemJavaCompiler();
+        StringWriter messages = new StringWriter();
+        if (!compiler.getTask(messages, null, null, all, null, files).call()) {
+            throw new IllegalArgumentException(messages.toString());
+        }
+    }
+
+    private static final class Source extends SimpleJavaFileObject {
+        private final String text;
+
+        Source(String text) {
+            super(URI.create("string:///" + name(text) + ".java"), Kind.SOURCE);
+            this.text = text;
+        }
+
+        private static String name(String text) {
+            Matcher type = Pattern.compile("public (?:\\w+ )*?" + TYPE).matcher(text);
+            Matcher any = TYPE.matcher(text);
+            return type.find() ? type.group(1) : any.find() ? any.group(1) : "package-info";
+        }
+
+        @Override
+        public CharSequence getCharContent(boolean ignoreEncodingErrors) {
+            return text;
+        }
+    }
+}
