@@ -4,6 +4,8 @@ import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.Slot;
+import dev.patientharbor.model.TypeRef;
+import dev.patientharbor.model.TypeRef.ClassType;
 import dev.patientharbor.resolve.Blueprint;
 import dev.patientharbor.resolve.Fit;
 import dev.patientharbor.resolve.Outcome;
@@ -12,7 +14,6 @@ import dev.patientharbor.resolve.ResolvedDecoration;
 import dev.patientharbor.resolve.ResolvedDecorator;
 import dev.patientharbor.resolve.ResolvedProfile;
 import dev.patientharbor.resolve.ResolvedSet;
-import dev.patientharbor.resolve.SlotTable;
 import dev.patientharbor.resolve.Wiring;
 import java.util.List;
 import java.util.Optional;
@@ -82,15 +83,15 @@ final class FitRule implements Rule {
             return;
         }
         Slot target = set.slots().slot(wiring.settled(slot).orElseThrow());
-        String outermost =
+        Optional<ClassType> outermost =
                 end.get().decorators().stream()
                         .findFirst()
                         .flatMap(ResolvedDecorator::blueprint)
                         .or(() -> end.get().blueprint())
-                        .map(Blueprint::className)
-                        .orElseGet(() -> SlotTable.className(target.contract()));
+                        .map(Blueprint::type)
+                        .or(() -> asClass(target.contract()));
         Slot wanted = set.slots().slot(slot);
-        Optional<Fit> fit = set.fit(outermost, wanted.contract());
+        Optional<Fit> fit = outermost.map(type -> set.fit(type, wanted.contract()));
         if (fit.filter(one -> !one.fits()).isPresent()) {
             Impact.Touched touched = reporter.impact(wiring).of(List.of(slot));
             reporter.report(
@@ -99,12 +100,16 @@ final class FitRule implements Rule {
                                     wording,
                                     set.text(slot),
                                     wanted,
-                                    outermost,
+                                    outermost.get().name(),
                                     fit.get(),
                                     binding.get().declared().at())
                             .with("stands in", set.text(target))
                             .touching(touched.consumers(), touched.entries()));
         }
+    }
+
+    private static Optional<ClassType> asClass(TypeRef type) {
+        return type instanceof ClassType named ? Optional.of(named) : Optional.empty();
     }
 
     private static Finding finding(

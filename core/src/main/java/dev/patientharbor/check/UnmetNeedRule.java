@@ -32,13 +32,20 @@ final class UnmetNeedRule implements Rule {
             }
             Set<Integer> told = KeyUnknownRule.told(set, wiring);
             for (int slot : wiring.reached()) {
-                if (wiring.outcome(slot).kind() == Outcome.Kind.UNMET && !told.contains(slot)) {
+                if (isNothing(wiring, slot) && !told.contains(slot)) {
                     lacking.computeIfAbsent(slot, one -> new ArrayList<>()).add(wiring);
                 }
             }
         }
         Wording wording = new Wording(set);
         lacking.forEach((slot, wirings) -> report(set, wording, slot, wirings, reporter));
+    }
+
+    /** Nothing supplies it; an entry consumer that is but a value type is nothing either. */
+    private static boolean isNothing(Wiring wiring, int slot) {
+        Outcome.Kind kind = wiring.outcome(slot).kind();
+        return kind == Outcome.Kind.UNMET
+                || kind == Outcome.Kind.VALUE_MISSING && wiring.firstStep(slot).isEmpty();
     }
 
     private static void report(

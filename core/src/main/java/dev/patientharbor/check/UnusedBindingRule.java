@@ -63,11 +63,30 @@ final class UnusedBindingRule implements Rule {
                                 || twice.contains(binding)
                                 || binding.slot().isEmpty()
                                 || disputed.contains(binding.declared().at());
-                if (!used.contains(binding) && !atFault && !unsure.get(owner.number())) {
+                if (!used.contains(binding)
+                        && !isSaidAgain(set, binding)
+                        && !atFault
+                        && !unsure.get(owner.number())) {
                     reporter.report(owner, finding(set, owner, binding));
                 }
             }
         }
+    }
+
+    /** Whether a profile that inherits it uses the same words of another of its parents. */
+    private static boolean isSaidAgain(ResolvedSet set, ResolvedBinding binding) {
+        if (binding.slot().isEmpty()) {
+            return false;
+        }
+        int slot = binding.slot().get();
+        return set.checked().stream()
+                .filter(wiring -> wiring.profile().isOrExtends(binding.owner()))
+                .filter(wiring -> wiring.isReached(slot))
+                .flatMap(wiring -> wiring.profile().binding(slot).stream())
+                .anyMatch(
+                        holds ->
+                                !set.profiles().get(holds.owner()).isOrExtends(binding.owner())
+                                        && holds.declared().saysTheSameAs(binding.declared()));
     }
 
     private static boolean aimsAtNothing(Wiring wiring, Outcome alias) {

@@ -4,7 +4,6 @@ import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.resolve.Blueprint;
-import dev.patientharbor.resolve.Fit;
 import dev.patientharbor.resolve.Need;
 import dev.patientharbor.resolve.ResolvedProfile;
 import dev.patientharbor.resolve.ResolvedSet;
@@ -102,7 +101,7 @@ final class Wording {
                 .filter(facts -> !facts.isInterface() && !facts.isAbstract() && !facts.isEnum())
                 .filter(facts -> facts.constructors().stream().anyMatch(one -> !one.isPrivate()))
                 .filter(facts -> !wraps(facts, contractClass))
-                .filter(facts -> set.fit(facts.name(), contract).filter(Fit::fits).isPresent())
+                .filter(facts -> set.fit(facts.asType(), contract).fits())
                 .map(facts -> shortName(facts.name()))
                 .toList();
     }

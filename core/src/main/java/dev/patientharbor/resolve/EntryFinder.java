@@ -13,11 +13,13 @@ final class EntryFinder {
 
     private final CodeIndex code;
     private final ClassNames names;
+    private final ValueTypes values;
     private final Set<String> supplied = new HashSet<>();
 
     EntryFinder(CodeIndex code, ClassNames names, List<ResolvedProfile> profiles) {
         this.code = code;
         this.names = names;
+        values = new ValueTypes(code);
         for (ResolvedProfile profile : profiles) {
             for (ResolvedBinding binding : profile.own()) {
                 binding.names().forEach(this::isSupplied);
@@ -53,8 +55,8 @@ final class EntryFinder {
     }
 
     /**
-     * A concrete class that is not private, asks for something, and is not itself supplied or a
-     * decorator.
+     * A concrete class that is not private, asks for something other than values, and is not itself
+     * supplied or a decorator.
      */
     private boolean isConsumer(ClassFacts facts) {
         return !facts.isInterface()
@@ -62,14 +64,15 @@ final class EntryFinder {
                 && !facts.isPrivate()
                 && !facts.isEnum()
                 && !supplied.contains(facts.name())
-                && (facts.constructors().stream().anyMatch(EntryFinder::asks)
+                && (facts.constructors().stream().anyMatch(this::asks)
                         || facts.fields().stream()
                                 .anyMatch(field -> StandardMarks.isInject(field.annotations()))
                         || facts.methods().stream()
                                 .anyMatch(method -> StandardMarks.isInject(method.annotations())));
     }
 
-    private static boolean asks(ExecutableFacts constructor) {
-        return !constructor.descriptor().startsWith("()");
+    /** Values alone are no need: a line of data with a text and a number is no consumer. */
+    private boolean asks(ExecutableFacts constructor) {
+        return constructor.parameterTypes().stream().anyMatch(type -> !values.isValue(type));
     }
 }

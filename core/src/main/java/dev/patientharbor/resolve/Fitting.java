@@ -19,14 +19,17 @@ final class Fitting {
     }
 
     Fit fit(ClassFacts implementation, TypeRef contract) {
+        return fit(implementation.asType(), contract);
+    }
+
+    /** Whether a type fits; its own type variables may become whatever the contract asks for. */
+    Fit fit(ClassType own, TypeRef contract) {
         if (!(contract instanceof ClassType wanted)) {
             return new Fit(Optional.empty(), false, Set.of());
         }
-        ClassType own = implementation.asType();
         Generics.SeenAs seen = generics.seenAs(own, wanted.name());
         if (seen.type().isEmpty()) {
-            boolean reversed =
-                    generics.seenAs(wanted.raw(), implementation.name()).type().isPresent();
+            boolean reversed = generics.seenAs(wanted.raw(), own.name()).type().isPresent();
             return new Fit(Optional.empty(), reversed, seen.missing());
         }
         Map<String, TypeRef> variables = new HashMap<>();
@@ -40,11 +43,11 @@ final class Fitting {
 
     private static ClassType withKnown(ClassType own, Map<String, TypeRef> variables) {
         List<TypeRef> arguments = own.arguments();
-        return arguments.isEmpty()
-                        || !variables
-                                .keySet()
-                                .containsAll(arguments.stream().map(TypeRef::text).toList())
-                ? own.raw()
-                : (ClassType) own.bind(variables);
+        boolean known =
+                arguments.stream()
+                        .filter(argument -> !argument.isExact())
+                        .map(TypeRef::text)
+                        .allMatch(variables::containsKey);
+        return known ? (ClassType) own.bind(variables) : own.raw();
     }
 }

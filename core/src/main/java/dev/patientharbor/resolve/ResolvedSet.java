@@ -4,6 +4,7 @@ import dev.patientharbor.code.CodeIndex;
 import dev.patientharbor.model.ProfileSet;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.TypeRef;
+import dev.patientharbor.model.TypeRef.ClassType;
 import java.util.List;
 import java.util.Optional;
 
@@ -40,10 +41,9 @@ public record ResolvedSet(
         return wirings.stream().flatMap(Optional::stream).toList();
     }
 
-    /** Whether a class fits a contract; empty if the class is not known. */
-    public Optional<Fit> fit(String className, TypeRef contract) {
-        return code.find(className)
-                .map(facts -> new Fitting(new Generics(code)).fit(facts, contract));
+    /** Whether a type fits a contract. */
+    public Fit fit(ClassType type, TypeRef contract) {
+        return new Fitting(new Generics(code)).fit(type, contract);
     }
 
     /** A slot as people read it. */

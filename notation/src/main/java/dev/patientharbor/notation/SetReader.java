@@ -18,7 +18,7 @@ final class SetReader {
     static ProfileSet read(Piece root, Faults faults) {
         Fields file = root.fields("the profile file");
         Optional<Piece> version = file.take("patient-harbor");
-        if (version.isEmpty()) {
+        if (version.isEmpty() && root.isFields()) {
             faults.malformed(
                     root.at(),
                     "The file does not say which version of the notation it is written in.",

@@ -1,0 +1,404 @@
+package dev.patientharbor.notation;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertNotEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import dev.patientharbor.finding.Finding;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+/** Which binding wins, what is around it, and how long it lives. */
+class AnswersTest {
+
+    private static final String FEES =
+            """
+            import jakarta.inject.*;
+            interface Fee {}
+            class Tonnage implements Fee {}
+            class Flat implements Fee {}
+            class Levy implements Fee { Levy(Fee inner) {} }
+            class Night implements Fee { Night(Fee inner) {} }
+            class Tally implements Fee { Tally(Book book, Fee inner, @Named("old") Fee former) {} }
+            class Book {}
+            interface Clock {}
+            class Wall implements Clock {}
+            class Booth { Booth(Fee fee) {} }
+            class Hall { Hall(Fee fee) {} }
+            """;
+
+    @Test
+    void n41_a_child_replaces_one_binding_and_keeps_the_rest_with_the_layers_on_it() {
+        Situation it =
+                Situation.of(
+                                FEES,
+                                """
+                                entry: [Booth]
+                                profiles:
+                                  base: { bindings: { Fee: Tonnage }, decorators: { Fee: [Night, Levy] } }
+                                  child: { extends: base, bindings: { Fee: { stub: Flat } } }
+                                  grandchild: { extends: child, bindings: { Fee: mock } }
+                                """)
+                        .tellsWhatIsMarked();
+        assertEquals("Night > Levy > real Tonnage", it.received("base", "Booth.fee"));
+        assertEquals("Night > Levy > stub Flat", it.received("child", "Booth.fee"));
+        assertEquals("Night > Levy > mock", it.received("grandchild", "Booth.fee"));
+        assertEquals(
+                List.of("Flat f:6", "Tonnage f:5"),
+                it.row("grandchild", "Booth.fee").answer().hides().stream()
+                        .map(one -> one.supply() + " " + one.at().text().replaceAll(":\\d+$", ""))
+                        .toList());
+    }
+
+    @Test
+    void decision_20_drops_come_first_then_innermost_then_outermost_and_twice_is_legal() {
+        Situation it =
+                Situation.of(
+                                FEES,
+                                """
+                                entry: [Booth]
+                                profiles:
+                                  base: { bindings: { Fee: Tonnage }, decorators: { Fee: [Night, Levy, Night] } }
+                                  child:
+                                    extends: base
+                                    decorators: { Fee: { drop: [Night], innermost: [Night, Levy], outermost: [Levy] } }
+                                  whole: { extends: base, decorators: { Fee: [Levy] } }
+                                  none: { extends: base, decorators: { Fee: [] } }
+                                """)
+                        .tellsWhatIsMarked();
+        assertEquals("Night > Levy > Night > real Tonnage", it.received("base", "Booth.fee"));
+        assertEquals(
+                "Levy > Levy > Night > Levy > real Tonnage", it.received("child", "Booth.fee"));
+        assertEquals("Levy > real Tonnage", it.received("whole", "Booth.fee"));
+        assertEquals("real Tonnage", it.received("none", "Booth.fee"));
+    }
+
+    @Test
+    void decision_21_a_decorator_s_other_needs_are_rows_of_their_own_and_its_inner_need_is_none() {
+        Situation it =
+                Situation.of(
+                                FEES,
+                                """
+                                entry: [Booth]
+                                profiles:
+                                  test:
+                                    bindings: { Fee: Tonnage, Fee@old: Flat }
+                                    decorators: { Fee: [Tally] }
+                                """)
+                        .tellsWhatIsMarked();
+        assertEquals(
+                List.of(
+                        "Booth.fee: Fee = Tally > real Tonnage",
+                        "Tally.book: Book = real Book",
+                        "Tally.former: Fee@old = real Flat"),
+                it.all("test"));
+    }
+
+    @Test
+    void decision_18_an_alias_hands_out_the_target_with_its_layers_the_very_same_instance() {
+        Situation it =
+                Situation.of(
+                                FEES + "class Old { Old(@Named(\"old\") Fee fee, Fee plain) {} }",
+                                """
+                                entry: [Old]
+                                profiles:
+                                  test:
+                                    bindings: { Fee@old: Tonnage, Fee: { same-as: Fee@old } }
+                                    decorators: { Fee@old: [Levy] }
+                                """)
+                        .tellsWhatIsMarked();
+        assertEquals("Levy > real Tonnage", it.received("test", "Old.plain"));
+        assertEquals(it.instance("test", "Old.fee"), it.instance("test", "Old.plain"));
+    }
+
+    @Test
+    void n31_shared_is_one_instance_fresh_is_one_for_each_need_and_the_roster_says_who_decided() {
+        Situation it =
+                Situation.of(
+                        FEES + "@Singleton class Only implements Fee {}",
+                        """
+                        entry: [Booth, Hall]
+                        profiles:
+                          usual: { bindings: { Fee: Tonnage } }
+                          fresh: { bindings: { Fee: { class: Tonnage, lifetime: fresh } } }
+                          marked: { bindings: { Fee: Only } }
+                        """);
+        assertEquals("shared by default", it.lifetime("usual", "Booth.fee"));
+        assertEquals("fresh by the binding", it.lifetime("fresh", "Booth.fee"));
+        assertEquals("shared by its mark", it.lifetime("marked", "Booth.fee"));
+        assertEquals(it.instance("usual", "Booth.fee"), it.instance("usual", "Hall.fee"));
+        assertNotEquals(it.instance("fresh", "Booth.fee"), it.instance("fresh", "Hall.fee"));
+    }
+
+    @Test
+    void decision_8_the_most_specific_of_several_parents_wins_and_real_disagreement_is_told_once() {
+        Situation.of(
+                        FEES,
+                        """
+                        entry: [Booth]
+                        profiles:
+                          base: { bindings: { Fee: Tonnage } }
+                          a: { extends: base, bindings: { Fee: Flat } }
+                          b: { extends: base }
+                          fine: { extends: [b, a] }
+                          c: { partial: true, bindings: { Fee: Flat } }
+                          same: { extends: [a, c] }
+                          d: { partial: true, bindings: { Fee: mock } }
+                          unfinished: { partial: true, extends: [a, d] }
+                          bad: { extends: [a, d] }            # <- parents-disagree
+                          settled: { extends: bad, bindings: { Fee: Tonnage } }
+                        """)
+                .tellsWhatIsMarked();
+        Situation layers =
+                Situation.of(
+                        FEES,
+                        """
+                        entry: [Booth]
+                        profiles:
+                          base: { bindings: { Fee: Tonnage } }
+                          a: { extends: base, decorators: { Fee: [Levy] } }
+                          b: { extends: base, decorators: { Fee: [Night] } }
+                          both: { extends: [a, b] }            # <- parents-disagree
+                          heir: { extends: both }
+                          settled: { extends: [a, b], decorators: { Fee: [Night, Levy] } }
+                        """);
+        assertEquals(List.of("8 parents-disagree"), List.copyOf(layers.told()));
+        assertFalse(layers.verdict().complete("heir"), "an heir inherits the disagreement");
+        assertTrue(layers.verdict().complete("settled"));
+        assertEquals("Levy > real Tonnage", layers.received("heir", "Booth.fee"));
+    }
+
+    @Test
+    void decision_5_every_binding_must_be_buildable_but_only_reached_needs_are_followed() {
+        Situation.of(
+                        FEES
+                                + "abstract class Half implements Fee {}"
+                                + "class Deep implements Clock { Deep(Unbound u) {} }"
+                                + "interface Unbound {}",
+                        """
+                        entry: [Booth]
+                        profiles:
+                          test:
+                            bindings:
+                              Fee: Tonnage
+                              Clock: Deep            # <- unused-binding
+                              Fee@x: Half            # <- cannot-be-built, unused-binding
+                        """)
+                .tellsWhatIsMarked();
+    }
+
+    @Test
+    void decision_39_a_binding_is_unused_only_if_no_checked_heir_uses_it() {
+        Situation.of(
+                        FEES,
+                        """
+                        entry: [Booth]
+                        profiles:
+                          base:
+                            partial: true
+                            bindings:
+                              Fee: Tonnage
+                              Clock: Wall            # <- unused-binding
+                              Fee@old: Flat
+                          a: { extends: base }
+                          b: { extends: base, decorators: { Fee: [Tally] } }
+                        """)
+                .tellsWhatIsMarked();
+    }
+
+    @Test
+    void decision_6_one_cause_names_the_classes_that_ask_and_the_entries_above_them() {
+        Situation it =
+                Situation.of(
+                        """
+                        interface Clock {} interface Rota {}
+                        class Season implements Rota { Season(Clock c) {} }
+                        class Night implements Rota { Night(Clock c) {} }
+                        class A { A(Rota r) {} } class B { B(Rota r) {} } class C { C(Clock c) {} }
+                        class D { }
+                        """,
+                        """
+                        entry: [A, B, C, D]
+                        profiles:
+                          base: { partial: true }
+                          one: { extends: base, bindings: { Rota: Season } }
+                          two: { extends: base, bindings: { Rota: Season } }
+                        """);
+        List<Finding> told = it.verdict().allFindings();
+        assertEquals(2, told.size());
+        assertEquals(told.get(0).identity(), told.get(1).identity(), "one cause over two profiles");
+        assertEquals(List.of("p.C", "p.Season"), told.get(0).consumers());
+        assertEquals(List.of("p.A", "p.B", "p.C"), told.get(0).entries());
+        assertEquals("f:5:3", told.get(0).at().text(), "at the profile that both extend");
+    }
+
+    @Test
+    void n27_the_reason_of_an_unmet_need_is_named() {
+        String java =
+                """
+                import jakarta.inject.*;
+                interface Clock {} class Wall implements Clock {}
+                class Desk { Desk(Clock clock) {} }
+                class Keyed { Keyed(@Named("north") Clock clock) {} }
+                """;
+        record Case(String entry, String bindings, String reason) {}
+        for (Case one :
+                List.of(
+                        new Case("Desk", "{}", "never bound"),
+                        new Case(
+                                "Desk",
+                                "{ Clock@north: Wall }",
+                                "bound under another key: Clock@north"),
+                        new Case(
+                                "Keyed",
+                                "{ Clock@nroth: Wall }",
+                                "bound under another key: Clock@nroth"))) {
+            Situation it =
+                    Situation.of(
+                            java,
+                            "entry: [%s]\nprofiles: { test: { bindings: %s } }\n"
+                                    .formatted(one.entry(), one.bindings()));
+            assertEquals(one.reason(), it.detail("unmet-need", "reason"));
+        }
+        Situation elsewhere =
+                Situation.of(
+                                java,
+                                """
+                                entry: [Desk]
+                                profiles:
+                                  ship: { bindings: { Clock: Wall } }
+                                  shore: {}                      # <- unmet-need
+                                """)
+                        .tellsWhatIsMarked();
+        assertEquals("bound in another profile: ship", elsewhere.detail("unmet-need", "reason"));
+        assertEquals(
+                "Clock: Wall     under shore › bindings", elsewhere.detail("unmet-need", "write"));
+    }
+
+    @Test
+    void n16_a_mistyped_key_is_offered_the_nearest_one() {
+        Situation it =
+                Situation.of(
+                        "import jakarta.inject.*; interface Feed {} class Mud implements Feed {}"
+                                + " class Desk { Desk(@Named(\"estuary\") Feed feed) {} }",
+                        """
+                        entry: [Desk]
+                        profiles:
+                          test: { bindings: { Feed@esturay: Mud, Feed@coast: Mud } }
+                        """);
+        assertEquals("esturay", it.detail("unmet-need", "did you mean"));
+    }
+
+    @Test
+    void
+            decision_23_and_24_a_concrete_class_supplies_itself_but_no_value_no_foreign_class_no_key() {
+        Situation it =
+                Situation.of(
+                        """
+                        import jakarta.inject.*;
+                        class Engine {}
+                        enum Mode { A }
+                        record Place(String name, int depth) {}
+                        record Crew(Engine engine) {}
+                        class Desk {
+                            Desk(Engine engine, Crew crew, @Named("old") Engine old, String text, int n,
+                                Mode mode, Place place, java.util.Random random, Object any) {}
+                        }
+                        """,
+                        "entry: [Desk]\nprofiles: { test: {} }\n");
+        assertEquals("real Engine", it.received("test", "Desk.engine"));
+        assertEquals("real Crew", it.received("test", "Desk.crew"));
+        for (String value : List.of("text", "n", "mode", "place", "random", "any")) {
+            assertEquals("unmet", it.received("test", "Desk." + value), value);
+        }
+        assertEquals(
+                6,
+                it.verdict().allFindings().stream()
+                        .filter(one -> one.kind().id().equals("value-missing"))
+                        .count());
+        assertTrue(it.finding("unmet-need").message().contains("Engine@old"));
+    }
+
+    @Test
+    void decision_37_a_pattern_stands_for_the_consumers_of_a_package_and_not_for_what_is_bound() {
+        Situation it =
+                Situation.of(
+                        FEES
+                                + "abstract class Base { Base(Fee f) {} } class Line { Line(String"
+                                + " s) {} }",
+                        """
+                        entry: [p.*]
+                        profiles:
+                          test: { bindings: { Fee: Tonnage }, decorators: { Fee: [Levy, Night] } }
+                        """);
+        assertEquals(
+                List.of("Booth", "Hall", "Tally"),
+                it.verdict().plan("test").rows().stream()
+                        .map(row -> it.verdict().shortName(row.consumer()))
+                        .distinct()
+                        .toList());
+    }
+
+    @Test
+    void decision_40_a_knot_is_told_once_by_a_shortest_path_and_its_rows_stay_met() {
+        Situation it =
+                Situation.of(
+                        """
+                        interface A {} interface B {} interface C {}
+                        class A1 implements A { A1(B b, C c) {} }
+                        class B1 implements B { B1(C c) {} }
+                        class C1 implements C { C1(A a) {} }
+                        class Desk { Desk(A a) {} }
+                        """,
+                        "entry: [Desk]\n"
+                                + "profiles: { test: { bindings: { A: A1, B: B1, C: C1 } } }\n");
+        assertEquals(
+                "A (A1) asks for C (constructor parameter 2, c)\n"
+                        + "C (C1) asks for A (constructor parameter 1, a)",
+                it.detail("cycle", "path"));
+        assertEquals(List.of("p.A1", "p.B1", "p.C1"), it.finding("cycle").consumers());
+        assertEquals(List.of("p.Desk"), it.finding("cycle").entries());
+        assertEquals("real C1", it.received("test", "A1.c"));
+        assertFalse(it.verdict().complete("test"));
+    }
+
+    @Test
+    void decision_15_one_cause_is_one_finding_a_broken_binding_is_not_an_unmet_need_too() {
+        Situation it =
+                Situation.of(
+                                FEES,
+                                """
+                                entry: [Booth, Hall]
+                                profiles:
+                                  test: { bindings: { Fee: Tonage } }      # <- unknown-class
+                                """)
+                        .tellsWhatIsMarked();
+        assertEquals("unmet", it.received("test", "Booth.fee"));
+        assertEquals("Tonnage", it.detail("unknown-class", "did you mean"));
+        assertEquals(List.of("p.Booth", "p.Hall"), it.finding("unknown-class").consumers());
+    }
+
+    @Test
+    void fingerprints_are_equal_for_equal_decisions_and_for_nothing_else() {
+        Situation it =
+                Situation.of(
+                        FEES,
+                        """
+                        entry: [Booth]
+                        profiles:
+                          one: { bindings: { Fee: Tonnage } }
+                          same: { bindings: { gullwing.Fee: Tonnage, Fee: Tonnage } }
+                          heir: { extends: one }
+                          fresh: { bindings: { Fee: { class: Tonnage, lifetime: fresh } } }
+                          fake: { bindings: { Fee: { fake: Tonnage } } }
+                          layer: { extends: one, decorators: { Fee: [Levy] } }
+                        """);
+        String print = it.verdict().plan("one").fingerprint();
+        assertEquals(print, it.verdict().plan("same").fingerprint());
+        assertEquals(print, it.verdict().plan("heir").fingerprint());
+        for (String other : List.of("fresh", "fake", "layer")) {
+            assertNotEquals(print, it.verdict().plan(other).fingerprint(), other);
+        }
+    }
+}
