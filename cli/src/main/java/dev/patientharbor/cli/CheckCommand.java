@@ -1,6 +1,7 @@
 package dev.patientharbor.cli;
 
 import dev.patientharbor.check.Verdict;
+import dev.patientharbor.finding.Severity;
 import dev.patientharbor.report.CheckText;
 import dev.patientharbor.report.Layout;
 import java.util.List;
@@ -25,10 +26,11 @@ final class CheckCommand {
 
     static int run(ParseResult parsed, Console console) {
         Options.format(parsed, FORMATS);
+        Severity failOn = Options.failOn(parsed);
         Verdict verdict = Checked.verdict(parsed);
         String file = Options.out(parsed);
         Layout layout = file.isEmpty() ? console.layout() : console.forFiles();
         Output.write(CheckText.render(verdict, layout), file, console);
-        return verdict.hasAtLeast(Options.failOn(parsed)) ? ExitCode.FINDINGS : ExitCode.CLEAN;
+        return verdict.hasAtLeast(failOn) ? ExitCode.FINDINGS : ExitCode.CLEAN;
     }
 }

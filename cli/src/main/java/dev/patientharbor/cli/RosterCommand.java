@@ -1,6 +1,7 @@
 package dev.patientharbor.cli;
 
 import dev.patientharbor.check.Verdict;
+import dev.patientharbor.finding.Severity;
 import dev.patientharbor.report.Layout;
 import dev.patientharbor.report.RosterJson;
 import dev.patientharbor.report.RosterText;
@@ -27,6 +28,7 @@ final class RosterCommand {
 
     static int run(ParseResult parsed, Console console) {
         String format = Options.format(parsed, FORMATS);
+        Severity failOn = Options.failOn(parsed);
         Verdict verdict = Checked.verdict(parsed);
         String file = Options.out(parsed);
         Layout layout = file.isEmpty() ? console.layout() : console.forFiles();
@@ -37,7 +39,7 @@ final class RosterCommand {
                     default -> RosterText.render(verdict, layout);
                 };
         Output.write(text, file, console);
-        boolean failed = verdict.hasAtLeast(Options.failOn(parsed));
+        boolean failed = verdict.hasAtLeast(failOn);
         if (failed) {
             console.out().flush();
             console.err().println("there are findings: patient-harbor check tells them");

@@ -1,0 +1,119 @@
+package dev.patientharbor.cli;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+
+import java.io.PrintWriter;
+import java.io.StringWriter;
+import java.nio.file.Path;
+import java.util.ArrayDeque;
+import java.util.Arrays;
+import java.util.Deque;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.spi.ToolProvider;
+import org.junit.jupiter.api.Test;
+
+/** The street is straight: who may use whom, among our packages and beyond them. */
+class DependenciesTest {
+
+    private static final String OURS = "dev.patientharbor.";
+
+    /** What each of our packages may use; a line that is not needed any more fails too. */
+    private static final Map<String, String> MAY_USE =
+            new TreeMap<>(
+                    Map.of(
+                            "finding", "",
+                            "model", "finding",
+                            "code", "finding model org.objectweb.asm",
+                            "plan", "finding model",
+                            "resolve", "code finding model plan",
+                            "check", "code finding model plan resolve",
+                            "notation", "code finding model org.snakeyaml",
+                            "report", "check com.fasterxml.jackson finding model plan",
+                            "cli", "check code finding model notation picocli report"));
+
+    @Test
+    void every_package_uses_what_it_may_and_there_is_no_circle() {
+        Map<String, Set<String>> uses = uses();
+        Map<String, String> found = new TreeMap<>();
+        uses.forEach((from, to) -> found.put(from, String.join(" ", to)));
+        assertEquals(MAY_USE, found);
+        for (String start : uses.keySet()) {
+            Deque<String> open = new ArrayDeque<>(uses.get(start));
+            Set<String> seen = new HashSet<>();
+            while (!open.isEmpty()) {
+                String next = open.pop();
+                assertFalse(next.equals(start), "a circle through " + start);
+                if (seen.add(next)) {
+                    open.addAll(uses.getOrDefault(next, Set.of()));
+                }
+            }
+        }
+    }
+
+    private static Map<String, Set<String>> uses() {
+        StringBuilder out = new StringBuilder();
+        for (String module : List.of("core", "notation", "report", "cli")) {
+            out.append(jdeps(Path.of("..", module, "target", "classes")));
+        }
+        Map<String, Set<String>> uses = new TreeMap<>();
+        String from = "";
+        for (String line : out.toString().lines().toList()) {
+            String[] words = line.strip().split("\\s+");
+            int arrow = Arrays.asList(words).indexOf("->");
+            if (arrow < 0) {
+                from = words[0];
+            } else {
+                String user = arrow == 0 ? from : words[0];
+                String used = words[arrow + 1];
+                if (user.startsWith(OURS) && !used.startsWith("java.")) {
+                    String name = shortened(used);
+                    if (!name.equals(shortened(user))) {
+                        uses.computeIfAbsent(shortened(user), one -> new TreeSet<>()).add(name);
+                    }
+                }
+                if (user.startsWith(OURS)) {
+                    uses.computeIfAbsent(shortened(user), one -> new TreeSet<>());
+                }
+            }
+        }
+        return uses;
+    }
+
+    private static String jdeps(Path classes) {
+        StringWriter out = new StringWriter();
+        ToolProvider.findFirst("jdeps")
+                .orElseThrow()
+                .run(
+                        new PrintWriter(out),
+                        new PrintWriter(out),
+                        "-verbose:package",
+                        "-filter:none",
+                        "--ignore-missing-deps",
+                        "--multi-release",
+                        "base",
+                        "-cp",
+                        System.getProperty("java.class.path"),
+                        classes.toString());
+        return out.toString();
+    }
+
+    /** Ours by their last name, others by the library's. */
+    private static String shortened(String packageName) {
+        if (packageName.startsWith(OURS)) {
+            return packageName.substring(OURS.length());
+        }
+        for (String library :
+                List.of("org.objectweb.asm", "org.snakeyaml", "com.fasterxml.jackson", "picocli")) {
+            if (packageName.startsWith(library)) {
+                return library;
+            }
+        }
+        return packageName;
+    }
+}

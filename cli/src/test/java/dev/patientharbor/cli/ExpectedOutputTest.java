@@ -1,0 +1,42 @@
+package dev.patientharbor.cli;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+
+import dev.patientharbor.report.Layout;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/**
+ * Whole outputs on the port, kept as files under src/test/resources/expected. After a change that
+ * is meant, read the difference that {@code mvn verify -Dpatientharbor.rewrite=true} makes.
+ */
+class ExpectedOutputTest {
+
+    private static final Path EXPECTED = Path.of("src/test/resources/expected");
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            textBlock =
+                    """
+                    check-port.txt      | 80  | check ../examples/port.harbor.yaml
+                    check-broken.txt    | 100 | check ../examples/broken.harbor.yaml
+                    roster-port.txt     | 120 | roster ../examples/port.harbor.yaml
+                    roster-winter.txt   | 80  | roster ../examples/port.harbor.yaml --profile winter
+                    tree-winter.txt     | 80  | roster ../examples/port.harbor.yaml --format tree --profile winter
+                    roster-port.json    | 80  | roster ../examples/port.harbor.yaml --format json
+                    roster-broken.json  | 80  | roster ../examples/broken.harbor.yaml --format json --profile gap,orphan,sound
+                    """)
+    void is_as_expected_to_the_byte(String name, int width, String line) throws IOException {
+        String out = Ran.tool(Layout.plain(width), line.split(" ")).out();
+        Path file = EXPECTED.resolve(name);
+        if (Boolean.getBoolean("patientharbor.rewrite")) {
+            Files.createDirectories(EXPECTED);
+            Files.writeString(file, out);
+        }
+        assertEquals(Files.readString(file), out);
+    }
+}
