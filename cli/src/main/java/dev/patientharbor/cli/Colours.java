@@ -13,8 +13,9 @@ final class Colours implements Ink {
         if (text.isEmpty()) {
             return text;
         }
-        IStyle style = style(tone);
-        return style.on() + text + style.off();
+        // One sequence ends them all: what ends bold alone draws a double underline on some
+        // terminals.
+        return style(tone).on() + text + Style.reset.on();
     }
 
     private static IStyle style(Tone tone) {

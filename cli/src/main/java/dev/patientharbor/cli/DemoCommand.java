@@ -68,6 +68,7 @@ final class DemoCommand {
                             + here
                             + "; run ./patient-harbor demo in the project");
         }
-        return here;
+        Path current = Path.of("").toAbsolutePath();
+        return here.startsWith(current) ? current.relativize(here) : here;
     }
 }

@@ -1,0 +1,142 @@
+package dev.patientharbor.benchmarks;
+
+import dev.patientharbor.check.Checker;
+import dev.patientharbor.check.Verdict;
+import dev.patientharbor.code.CodeReader;
+import dev.patientharbor.notation.ProfileFile;
+import dev.patientharbor.notation.ProfileFiles;
+import dev.patientharbor.report.CheckText;
+import dev.patientharbor.report.Layout;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+
+/**
+ * A check of a large application against the yardstick, in the same run: cold (each in a new Java
+ * process, the two in turn) and warm (again and again in one process).
+ *
+ * <p>Arguments: the number of classes, then one or more numbers of profiles.
+ */
+public final class CheckRatio {
+
+    private static final int COLD_RUNS = 7;
+    private static final int WARM_RUNS = 15;
+
+    private CheckRatio() {}
+
+    public static void main(String[] args) throws IOException, InterruptedException {
+        if (args[0].equals("one")) {
+            one(args[1], Path.of(args[2]));
+            return;
+        }
+        int size = Integer.parseInt(args[0]);
+        Path folder = Files.createTempDirectory("town");
+        Path jar = folder.resolve("town.jar");
+        new Town(size).writeJar(jar);
+        System.out.printf(
+                Locale.ROOT,
+                "%d classes, jar of %.1f MB, %s%n",
+                size,
+                Files.size(jar) / 1e6,
+                Runtime.version());
+        for (String profiles : Arrays.copyOfRange(args, 1, args.length)) {
+            Path file = folder.resolve("town" + profiles + ".harbor.yaml");
+            new Town(size).writeProfiles(file, jar, Integer.parseInt(profiles));
+            measure(profiles, file, jar);
+        }
+    }
+
+    private static void measure(String profiles, Path file, Path jar)
+            throws IOException, InterruptedException {
+        List<Double> ratios = new ArrayList<>();
+        List<Double> yardsticks = new ArrayList<>();
+        double memory = 0;
+        double yardstickMemory = 0;
+        for (int i = 0; i < COLD_RUNS; i++) {
+            double[] bare = inNewProcess("yardstick", jar);
+            double[] check = inNewProcess("check", file);
+            yardsticks.add(bare[0]);
+            ratios.add(check[0] / bare[0]);
+            memory = Math.max(memory, check[1]);
+            yardstickMemory = Math.max(yardstickMemory, bare[1]);
+        }
+        List<Double> warm = new ArrayList<>();
+        for (int i = 0; i < WARM_RUNS; i++) {
+            long start = System.nanoTime();
+            Yardstick.read(jar);
+            long between = System.nanoTime();
+            check(file);
+            warm.add((System.nanoTime() - between) / (double) (between - start));
+        }
+        System.out.printf(
+                Locale.ROOT,
+                "%3s profiles: cold %.2f (yardstick %.2f s), warm %.2f times the yardstick;"
+                        + " peak memory %.0f MB (yardstick %.0f MB)%n",
+                profiles,
+                median(ratios),
+                median(yardsticks),
+                median(warm.subList(WARM_RUNS / 2, WARM_RUNS)),
+                memory,
+                yardstickMemory);
+    }
+
+    private static double median(List<Double> values) {
+        List<Double> sorted = values.stream().sorted().toList();
+        return sorted.get(sorted.size() / 2);
+    }
+
+    /** Seconds inside the process, and its peak memory in MB. */
+    private static double[] inNewProcess(String what, Path path)
+            throws IOException, InterruptedException {
+        Process process =
+                new ProcessBuilder(
+                                System.getProperty("java.home") + "/bin/java",
+                                "-XX:+UseSerialGC",
+                                "-XX:TieredStopAtLevel=1",
+                                "-cp",
+                                System.getProperty("java.class.path"),
+                                CheckRatio.class.getName(),
+                                "one",
+                                what,
+                                path.toString())
+                        .redirectError(ProcessBuilder.Redirect.INHERIT)
+                        .start();
+        String out = new String(process.getInputStream().readAllBytes());
+        if (process.waitFor() != 0) {
+            throw new IllegalStateException(what + " failed: " + out);
+        }
+        return Arrays.stream(out.trim().split(" ")).mapToDouble(Double::parseDouble).toArray();
+    }
+
+    private static void one(String what, Path path) throws IOException {
+        long start = System.nanoTime();
+        if (what.equals("yardstick")) {
+            Yardstick.read(path);
+        } else {
+            check(path);
+        }
+        double seconds = (System.nanoTime() - start) / 1e9;
+        double peak =
+                Files.readAllLines(Path.of("/proc/self/status")).stream()
+                        .filter(line -> line.startsWith("VmHWM"))
+                        .mapToDouble(line -> Double.parseDouble(line.replaceAll("\\D", "")) / 1024)
+                        .findFirst()
+                        .orElse(0);
+        System.out.println(seconds + " " + peak);
+    }
+
+    /** All that the command does: the file, the code, the verdict, the text. */
+    private static void check(Path path) {
+        ProfileFile file = ProfileFiles.read(path);
+        Verdict verdict =
+                Checker.check(file.set(), CodeReader.read(file.codeRoots()), file.findings());
+        String text = CheckText.render(verdict, Layout.plain(100));
+        if (!text.contains("complete") || text.contains("INCOMPLETE")) {
+            throw new IllegalStateException(text.substring(0, Math.min(5000, text.length())));
+        }
+    }
+}
