@@ -58,7 +58,7 @@ final class BuildRule implements Rule {
             }
         }
         for (Wiring wiring : set.checked()) {
-            for (int slot : wiring.reached()) {
+            for (int slot : wiring.unsound()) {
                 if (wiring.outcome(slot).binding().isEmpty()) {
                     wiring.outcome(slot)
                             .blueprint()

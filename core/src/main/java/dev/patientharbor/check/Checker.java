@@ -5,13 +5,11 @@ import dev.patientharbor.finding.Finding;
 import dev.patientharbor.model.ProfileSet;
 import dev.patientharbor.model.Written;
 import dev.patientharbor.plan.AnswerKind;
-import dev.patientharbor.resolve.PlanMaker;
 import dev.patientharbor.resolve.ResolvedProfile;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.resolve.Resolver;
 import dev.patientharbor.resolve.Wiring;
 import java.util.ArrayList;
-import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -54,8 +52,7 @@ public final class Checker {
         List<Finding> findings = reporter.of(profile);
         List<String> parents = profile.declared().parents().stream().map(Written::text).toList();
         Optional<Wiring> wiring = set.wirings().get(profile.number());
-        Map<AnswerKind, Integer> answers = new EnumMap<>(AnswerKind.class);
-        wiring.ifPresent(one -> count(one, answers));
+        Map<AnswerKind, Integer> answers = wiring.map(Wiring::answers).orElse(Map.of());
         Optional<Boolean> complete =
                 wiring.map(
                         one ->
@@ -66,19 +63,5 @@ public final class Checker {
         int needs = answers.values().stream().mapToInt(Integer::intValue).sum();
         return new ProfileVerdict(
                 profile.declared().name(), parents, complete, needs, answers, findings);
-    }
-
-    private static void count(Wiring wiring, Map<AnswerKind, Integer> answers) {
-        for (int slot : wiring.reached()) {
-            wiring.eachNeed(
-                    slot,
-                    (consumer, need) -> {
-                        AnswerKind kind =
-                                wiring.answer(need.slot())
-                                        .map(PlanMaker::kind)
-                                        .orElse(AnswerKind.UNMET);
-                        answers.merge(kind, 1, Integer::sum);
-                    });
-        }
     }
 }

@@ -41,8 +41,9 @@ final class CycleRule implements Rule {
 
     @Override
     public void check(ResolvedSet set, Reporter reporter) {
+        Knots knots = new Knots();
         for (Wiring wiring : set.checked()) {
-            for (List<Integer> knot : Knots.of(wiring)) {
+            for (List<Integer> knot : knots.of(wiring)) {
                 report(set, wiring, knot, reporter);
             }
         }

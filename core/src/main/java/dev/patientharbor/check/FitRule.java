@@ -64,7 +64,7 @@ final class FitRule implements Rule {
             }
         }
         for (Wiring wiring : set.checked()) {
-            for (int slot : wiring.reached()) {
+            for (int slot : wiring.aliases()) {
                 checkAlias(set, wording, wiring, slot, reporter);
             }
         }

@@ -30,7 +30,8 @@ final class Impact {
     Impact(ResolvedSet set, Wiring wiring) {
         this.set = set;
         entries = new HashSet<>(wiring.entries());
-        for (int slot : wiring.reached()) {
+        for (int i = 0; i < wiring.reachedSize(); i++) {
+            int slot = wiring.reached(i);
             wiring.outcome(slot).next().ifPresent(next -> add(next, new Arrow(slot, "")));
             wiring.eachNeed(
                     slot,

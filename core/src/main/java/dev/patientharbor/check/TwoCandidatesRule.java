@@ -29,7 +29,7 @@ final class TwoCandidatesRule implements Rule {
         }
         Map<Integer, List<Wiring>> open = new TreeMap<>();
         for (Wiring wiring : set.checked()) {
-            for (int slot : wiring.reached()) {
+            for (int slot : wiring.unsound()) {
                 if (wiring.outcome(slot).kind() == Outcome.Kind.SEVERAL) {
                     open.computeIfAbsent(slot, one -> new ArrayList<>()).add(wiring);
                 }

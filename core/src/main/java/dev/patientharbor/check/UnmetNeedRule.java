@@ -31,7 +31,7 @@ final class UnmetNeedRule implements Rule {
                 continue;
             }
             Set<Integer> told = KeyUnknownRule.told(set, wiring);
-            for (int slot : wiring.reached()) {
+            for (int slot : wiring.unsound()) {
                 if (isNothing(wiring, slot) && !told.contains(slot)) {
                     lacking.computeIfAbsent(slot, one -> new ArrayList<>()).add(wiring);
                 }

@@ -25,30 +25,8 @@ final class UnusedBindingRule implements Rule {
 
     @Override
     public void check(ResolvedSet set, Reporter reporter) {
-        Set<ResolvedBinding> used = Collections.newSetFromMap(new IdentityHashMap<>());
-        BitSet unsure = new BitSet();
-        for (Wiring wiring : set.checked()) {
-            for (int slot : wiring.reached()) {
-                Outcome outcome = wiring.outcome(slot);
-                outcome.binding().ifPresent(used::add);
-                if (outcome.kind() == Outcome.Kind.ALIAS && aimsAtNothing(wiring, outcome)) {
-                    // A slip in same-as: which of these was meant is not known.
-                    set.slots().ofSameClass(outcome.next().orElseThrow()).stream()
-                            .flatMap(meant -> wiring.profile().binding(meant).stream())
-                            .forEach(used::add);
-                }
-                if (hidesNeeds(outcome)) {
-                    unsure.or(wiring.profile().lineage());
-                }
-            }
-            if (wiring.entries().isEmpty()) {
-                unsure.or(wiring.profile().lineage());
-            }
-            if (wiring.profile().lacksParents()) {
-                // Any profile may be the parent that was meant.
-                unsure.set(0, set.profiles().size());
-            }
-        }
+        BitSet unsure = unsure(set);
+        Set<ResolvedBinding> meant = meant(set);
         Set<Where> disputed =
                 set.profiles().stream()
                         .flatMap(profile -> profile.clashes().stream())
@@ -63,14 +41,59 @@ final class UnusedBindingRule implements Rule {
                                 || twice.contains(binding)
                                 || binding.slot().isEmpty()
                                 || disputed.contains(binding.declared().at());
-                if (!used.contains(binding)
+                if (!atFault
+                        && !isUsed(set, binding)
+                        && !meant.contains(binding)
                         && !isSaidAgain(set, binding)
-                        && !atFault
                         && !unsure.get(owner.number())) {
                     reporter.report(owner, finding(set, owner, binding));
                 }
             }
         }
+    }
+
+    /** The profiles of which it is not known all that they would ask for. */
+    private static BitSet unsure(ResolvedSet set) {
+        BitSet unsure = new BitSet();
+        for (Wiring wiring : set.checked()) {
+            boolean hides =
+                    wiring.unsound().stream().anyMatch(slot -> hidesNeeds(wiring.outcome(slot)));
+            if (hides || wiring.entries().isEmpty()) {
+                unsure.or(wiring.profile().lineage());
+            }
+            if (wiring.profile().lacksParents()) {
+                // Any profile may be the parent that was meant.
+                unsure.set(0, set.profiles().size());
+            }
+        }
+        return unsure;
+    }
+
+    /** The bindings that may be meant by a slip in same-as: which of them is not known. */
+    private static Set<ResolvedBinding> meant(ResolvedSet set) {
+        Set<ResolvedBinding> meant = Collections.newSetFromMap(new IdentityHashMap<>());
+        for (Wiring wiring : set.checked()) {
+            for (int alias : wiring.aliases()) {
+                int aim = wiring.outcome(alias).next().orElseThrow();
+                if (wiring.outcome(aim).kind() == Outcome.Kind.UNMET) {
+                    set.slots().ofSameClass(aim).stream()
+                            .flatMap(slot -> wiring.profile().binding(slot).stream())
+                            .forEach(meant::add);
+                }
+            }
+        }
+        return meant;
+    }
+
+    private static boolean isUsed(ResolvedSet set, ResolvedBinding binding) {
+        int slot = binding.slot().orElseThrow();
+        for (Wiring wiring : set.checked()) {
+            if (wiring.isReached(slot)
+                    && wiring.profile().binding(slot).filter(one -> one == binding).isPresent()) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** Whether a profile that inherits it uses the same words of another of its parents. */
@@ -87,10 +110,6 @@ final class UnusedBindingRule implements Rule {
                         holds ->
                                 !set.profiles().get(holds.owner()).isOrExtends(binding.owner())
                                         && holds.declared().saysTheSameAs(binding.declared()));
-    }
-
-    private static boolean aimsAtNothing(Wiring wiring, Outcome alias) {
-        return wiring.outcome(alias.next().orElseThrow()).kind() == Outcome.Kind.UNMET;
     }
 
     private static boolean hidesNeeds(Outcome outcome) {

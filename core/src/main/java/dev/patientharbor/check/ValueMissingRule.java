@@ -21,18 +21,25 @@ final class ValueMissingRule implements Rule {
     @Override
     public void check(ResolvedSet set, Reporter reporter) {
         for (Wiring wiring : set.checked()) {
-            for (int slot : wiring.reached()) {
+            if (wiring.unsound().stream().noneMatch(slot -> isMissing(wiring.outcome(slot)))) {
+                continue;
+            }
+            for (int i = 0; i < wiring.reachedSize(); i++) {
+                int slot = wiring.reached(i);
                 wiring.eachNeed(
                         slot,
                         (consumer, need) -> {
                             Optional<Outcome> answer = wiring.answer(need.slot());
-                            if (answer.filter(one -> one.kind() == Outcome.Kind.VALUE_MISSING)
-                                    .isPresent()) {
+                            if (answer.filter(ValueMissingRule::isMissing).isPresent()) {
                                 report(set, wiring, slot, consumer, need, reporter);
                             }
                         });
             }
         }
+    }
+
+    private static boolean isMissing(Outcome outcome) {
+        return outcome.kind() == Outcome.Kind.VALUE_MISSING;
     }
 
     private static void report(

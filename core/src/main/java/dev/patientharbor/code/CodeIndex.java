@@ -21,6 +21,7 @@ public final class CodeIndex {
     private final List<Finding> findings;
     private final JdkClasses jdk = new JdkClasses();
     private volatile Map<String, List<String>> direct;
+    private volatile Map<String, List<ClassFacts>> byPackage;
 
     CodeIndex(Collection<ClassFacts> classes, List<Finding> findings) {
         byName = new HashMap<>(classes.size() * 2);
@@ -84,6 +85,34 @@ public final class CodeIndex {
                 }
             }
             direct = known;
+        }
+        return known;
+    }
+
+    /** The classes of a package, and of those below it if they are wanted, sorted by name. */
+    public List<ClassFacts> inPackage(String name, boolean below) {
+        List<ClassFacts> found = new ArrayList<>(packages().getOrDefault(name, List.of()));
+        if (below) {
+            packages()
+                    .forEach(
+                            (other, classes) -> {
+                                if (other.startsWith(name + '.')) {
+                                    found.addAll(classes);
+                                }
+                            });
+        }
+        found.sort(Comparator.comparing(ClassFacts::name));
+        return found;
+    }
+
+    private Map<String, List<ClassFacts>> packages() {
+        Map<String, List<ClassFacts>> known = byPackage;
+        if (known == null) {
+            known = new HashMap<>();
+            for (ClassFacts facts : byName.values()) {
+                known.computeIfAbsent(facts.packageName(), name -> new ArrayList<>()).add(facts);
+            }
+            byPackage = known;
         }
         return known;
     }

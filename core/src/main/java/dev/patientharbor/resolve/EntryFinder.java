@@ -43,15 +43,8 @@ final class EntryFinder {
         boolean below = entry.text().endsWith("**");
         String packageName = entry.text().substring(0, entry.text().length() - (below ? 3 : 2));
         List<ClassFacts> classes =
-                code.sorted().stream()
-                        .filter(facts -> isIn(facts.packageName(), packageName, below))
-                        .filter(this::isConsumer)
-                        .toList();
+                code.inPackage(packageName, below).stream().filter(this::isConsumer).toList();
         return new ResolvedEntry(entry, classes, false);
-    }
-
-    private static boolean isIn(String packageName, String wanted, boolean below) {
-        return packageName.equals(wanted) || below && packageName.startsWith(wanted + '.');
     }
 
     /**

@@ -1,26 +1,29 @@
 package dev.patientharbor.resolve;
 
+import dev.patientharbor.plan.AnswerKind;
+import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 
 /**
- * What fills one slot in one profile.
+ * What fills one slot in one profile. Profiles that agree on a slot share the outcome.
  *
- * @param kind what it is
- * @param binding the binding that says so; empty where a class supplies itself and where nothing
- *     does
- * @param blueprint how the core is made, if it is an object of a class
- * @param decorators what is around it, outermost first
- * @param next the slot that stands in for this one, if another does
- * @param candidates the slots among which nothing chooses, if there are several
+ * <p>What it leads to is kept as plain numbers: a check passes over all of them, once or twice for
+ * each profile.
  */
-public record Outcome(
-        Kind kind,
-        Optional<ResolvedBinding> binding,
-        Optional<Blueprint> blueprint,
-        List<ResolvedDecorator> decorators,
-        Optional<Integer> next,
-        List<Integer> candidates) {
+public final class Outcome {
+
+    private static final int[] NOWHERE = {};
+
+    private final Kind kind;
+    private final AnswerKind answer;
+    private final Optional<ResolvedBinding> binding;
+    private final Optional<Blueprint> blueprint;
+    private final List<ResolvedDecorator> decorators;
+    private final Optional<Integer> next;
+    private final List<Integer> candidates;
+    private final int[] asks;
 
     /** The kinds of outcome. */
     public enum Kind {
@@ -40,9 +43,26 @@ public record Outcome(
         SEVERAL
     }
 
-    /** Whether a consumer receives something. */
-    public boolean isMet() {
-        return kind == Kind.OBJECT || kind == Kind.MOCK;
+    /** Receives needs. */
+    public interface NeedVisitor {
+        void visit(Blueprint consumer, Need need);
+    }
+
+    private Outcome(
+            Kind kind,
+            Optional<ResolvedBinding> binding,
+            Optional<Blueprint> blueprint,
+            List<ResolvedDecorator> decorators,
+            Optional<Integer> next,
+            List<Integer> candidates) {
+        this.kind = kind;
+        this.binding = binding;
+        this.blueprint = blueprint;
+        this.decorators = List.copyOf(decorators);
+        this.next = next;
+        this.candidates = List.copyOf(candidates);
+        answer = answerKind();
+        asks = blueprint.isEmpty() && decorators.isEmpty() ? NOWHERE : collectAsks();
     }
 
     static Outcome nothing(Kind kind) {
@@ -95,6 +115,101 @@ public record Outcome(
                 Optional.empty(),
                 List.of(),
                 Optional.empty(),
-                List.copyOf(candidates));
+                candidates);
+    }
+
+    public Kind kind() {
+        return kind;
+    }
+
+    /** What a need receives by it, in one word; for an alias see the slot that stands in. */
+    public AnswerKind answer() {
+        return answer;
+    }
+
+    /** The binding that says so; empty where a class supplies itself and where nothing does. */
+    public Optional<ResolvedBinding> binding() {
+        return binding;
+    }
+
+    /** How the core is made, if it is an object of a class. */
+    public Optional<Blueprint> blueprint() {
+        return blueprint;
+    }
+
+    /** What is around it, outermost first. */
+    public List<ResolvedDecorator> decorators() {
+        return decorators;
+    }
+
+    /** The slot that stands in for this one, if another does. */
+    public Optional<Integer> next() {
+        return next;
+    }
+
+    /** The slots among which nothing chooses, if there are several. */
+    public List<Integer> candidates() {
+        return candidates;
+    }
+
+    /** Whether a consumer receives something. */
+    public boolean isMet() {
+        return kind == Kind.OBJECT || kind == Kind.MOCK;
+    }
+
+    /** Whether all is well with it, as far as it can be told from it alone. */
+    boolean isSound() {
+        return kind == Kind.ALIAS
+                || kind == Kind.MOCK
+                || kind == Kind.OBJECT && blueprint.get().fault().isEmpty();
+    }
+
+    /** The slots that the object and its decorators ask for, one for each need. */
+    int[] asks() {
+        return asks;
+    }
+
+    /** Hands over each need, and the class that has it: the decorators' and the core's. */
+    public void eachNeed(NeedVisitor visitor) {
+        for (int i = 0; i < decorators.size(); i++) {
+            ResolvedDecorator decorator = decorators.get(i);
+            if (decorators.subList(0, i).stream().noneMatch(decorator::isOfSameClassAs)) {
+                Need inner = decorator.inner().get(0);
+                Blueprint made = decorator.blueprint().orElseThrow();
+                for (Need need : made.needs()) {
+                    if (need != inner) {
+                        visitor.visit(made, need);
+                    }
+                }
+            }
+        }
+        if (blueprint.isPresent()) {
+            for (Need need : blueprint.get().needs()) {
+                visitor.visit(blueprint.get(), need);
+            }
+        }
+    }
+
+    private int[] collectAsks() {
+        List<Integer> slots = new ArrayList<>();
+        eachNeed((consumer, need) -> slots.add(need.slot()));
+        int[] numbers = new int[slots.size()];
+        Arrays.setAll(numbers, slots::get);
+        return numbers;
+    }
+
+    private AnswerKind answerKind() {
+        if (!isMet()) {
+            return AnswerKind.UNMET;
+        }
+        return binding.map(
+                        one ->
+                                one.declared()
+                                        .supply()
+                                        .match(
+                                                of -> AnswerKind.of(of.kind()),
+                                                () -> AnswerKind.MOCK,
+                                                alias -> AnswerKind.UNMET))
+                .orElse(AnswerKind.REAL);
     }
 }

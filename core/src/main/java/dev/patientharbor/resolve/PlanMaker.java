@@ -4,7 +4,6 @@ import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.plan.Answer;
-import dev.patientharbor.plan.AnswerKind;
 import dev.patientharbor.plan.LifetimeChoice;
 import dev.patientharbor.plan.LifetimeChoice.By;
 import dev.patientharbor.plan.Plan;
@@ -44,7 +43,8 @@ public final class PlanMaker {
 
     private Plan plan() {
         List<Draft> drafts = new ArrayList<>();
-        for (int slot : wiring.reached()) {
+        for (int i = 0; i < wiring.reachedSize(); i++) {
+            int slot = wiring.reached(i);
             Optional<Slot> as =
                     entries.contains(slot) ? Optional.empty() : Optional.of(set.slots().slot(slot));
             wiring.eachNeed(slot, (consumer, need) -> drafts.add(draft(consumer, need, as)));
@@ -65,7 +65,7 @@ public final class PlanMaker {
                 outcome.isMet() ? Optional.of(lifetime(outcome)) : Optional.empty();
         Answer answer =
                 new Answer(
-                        kind(outcome),
+                        outcome.answer(),
                         outcome.blueprint().map(Blueprint::className),
                         outcome.decorators().stream()
                                 .map(one -> one.blueprint().orElseThrow().className())
@@ -85,23 +85,6 @@ public final class PlanMaker {
                         answer);
         return new Draft(
                 row, lifetime.flatMap(choice -> identity(choice, end.orElseThrow(), outcome)));
-    }
-
-    /** What a need receives, in one word. */
-    public static AnswerKind kind(Outcome outcome) {
-        if (!outcome.isMet()) {
-            return AnswerKind.UNMET;
-        }
-        return outcome.binding()
-                .map(
-                        binding ->
-                                binding.declared()
-                                        .supply()
-                                        .match(
-                                                of -> AnswerKind.of(of.kind()),
-                                                () -> AnswerKind.MOCK,
-                                                alias -> AnswerKind.UNMET))
-                .orElse(AnswerKind.REAL);
     }
 
     private LifetimeChoice lifetime(Outcome outcome) {

@@ -15,6 +15,7 @@ public final class ResolvedBinding {
     private final Optional<Lookup> implementation;
     private final Optional<Fit> fit;
     private final Optional<Blueprint> blueprint;
+    private final Outcome bareOutcome;
 
     ResolvedBinding(
             Binding declared,
@@ -33,6 +34,12 @@ public final class ResolvedBinding {
         this.implementation = implementation;
         this.fit = fit;
         this.blueprint = blueprint;
+        bareOutcome = SlotFiller.bound(this, List.of());
+    }
+
+    /** What fills the slot by it where nothing decorates it: the same in every profile. */
+    Outcome bareOutcome() {
+        return bareOutcome;
     }
 
     public Binding declared() {

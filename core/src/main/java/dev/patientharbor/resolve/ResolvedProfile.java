@@ -114,7 +114,7 @@ public final class ResolvedProfile {
 
     /** The decorators that hold for a slot, outermost first. */
     public List<ResolvedDecorator> decorators(int slot) {
-        Said<List<ResolvedDecorator>> said = decorators.get(slot);
+        Said<List<ResolvedDecorator>> said = decorators.isEmpty() ? null : decorators.get(slot);
         return said == null ? List.of() : said.what();
     }
 

@@ -20,6 +20,9 @@ final class SlotFiller {
     private final Blueprints blueprints;
     private final ValueTypes values;
 
+    /** What fills a slot that nothing binds and nothing decorates: the same in every profile. */
+    private final List<Outcome> bare = new ArrayList<>();
+
     SlotFiller(CodeIndex code, SlotTable slots, Generics generics, Blueprints blueprints) {
         this.code = code;
         this.slots = slots;
@@ -39,18 +42,40 @@ final class SlotFiller {
                     ? Outcome.alias(Optional.empty(), fitting.get(0))
                     : Outcome.several(fitting);
         }
-        return unbound(slots.slot(slot), profile.decorators(slot));
+        List<ResolvedDecorator> decorators = usable(slot, profile);
+        return decorators.isEmpty() ? bare(slot) : unbound(slots.slot(slot), decorators);
+    }
+
+    private Outcome bare(int slot) {
+        while (bare.size() <= slot) {
+            bare.add(null);
+        }
+        if (bare.get(slot) == null) {
+            bare.set(slot, unbound(slots.slot(slot), List.of()));
+        }
+        return bare.get(slot);
+    }
+
+    private static List<ResolvedDecorator> usable(int slot, ResolvedProfile profile) {
+        List<ResolvedDecorator> declared = profile.decorators(slot);
+        return declared.isEmpty()
+                ? declared
+                : declared.stream().filter(ResolvedDecorator::isUsable).toList();
     }
 
     private static Outcome bound(int slot, ResolvedBinding binding, ResolvedProfile profile) {
+        List<ResolvedDecorator> decorators = usable(slot, profile);
+        return decorators.isEmpty() ? binding.bareOutcome() : bound(binding, decorators);
+    }
+
+    /** What a binding makes of its slot, with the given decorators around it. */
+    static Outcome bound(ResolvedBinding binding, List<ResolvedDecorator> decorators) {
         if (binding.isBroken()) {
             return Outcome.broken(binding);
         }
         if (binding.target().isPresent()) {
             return Outcome.alias(Optional.of(binding), binding.target().get());
         }
-        List<ResolvedDecorator> decorators =
-                profile.decorators(slot).stream().filter(ResolvedDecorator::isUsable).toList();
         return binding.blueprint()
                 .map(blueprint -> Outcome.object(Optional.of(binding), blueprint, decorators))
                 .orElseGet(() -> Outcome.mock(binding, decorators));
@@ -59,11 +84,12 @@ final class SlotFiller {
     /** The bound slots of the same class and key that fit, where none is bound exactly. */
     private List<Integer> fitting(int number, ResolvedProfile profile) {
         Slot slot = slots.slot(number);
-        if (!(slot.contract() instanceof ClassType wanted)) {
+        List<Integer> sameClass = slots.ofSameClass(number);
+        if (sameClass.size() == 1 || !(slot.contract() instanceof ClassType wanted)) {
             return List.of();
         }
         List<Integer> fitting = new ArrayList<>(0);
-        for (int other : slots.ofSameClass(number)) {
+        for (int other : sameClass) {
             Slot candidate = slots.slot(other);
             if (other != number
                     && candidate.key().equals(slot.key())
@@ -83,7 +109,7 @@ final class SlotFiller {
         return type.arguments().isEmpty() || !type.isExact();
     }
 
-    private Outcome unbound(Slot slot, List<ResolvedDecorator> declared) {
+    private Outcome unbound(Slot slot, List<ResolvedDecorator> decorators) {
         TypeRef contract = slot.contract();
         if (values.isValue(contract)) {
             return Outcome.nothing(Outcome.Kind.VALUE_MISSING);
@@ -98,8 +124,6 @@ final class SlotFiller {
         if (!code.inCode(type.name())) {
             return Outcome.nothing(Outcome.Kind.VALUE_MISSING);
         }
-        List<ResolvedDecorator> decorators =
-                declared.stream().filter(ResolvedDecorator::isUsable).toList();
         return slot.key().isPresent()
                 ? Outcome.nothing(Outcome.Kind.UNMET)
                 : Outcome.object(Optional.empty(), blueprints.of(facts.get(), type), decorators);

@@ -14,6 +14,7 @@ public final class SlotTable {
     private final Map<Slot, Integer> numbers = new HashMap<>();
     private final List<Slot> slots = new ArrayList<>();
     private final Map<String, List<Integer>> byContractClass = new HashMap<>();
+    private final List<List<Integer>> ofSameClass = new ArrayList<>();
 
     /** The number of a slot, a new one if it is new. */
     int number(Slot slot) {
@@ -24,9 +25,11 @@ public final class SlotTable {
         int number = slots.size();
         numbers.put(slot, number);
         slots.add(slot);
-        byContractClass
-                .computeIfAbsent(className(slot.contract()), name -> new ArrayList<>(1))
-                .add(number);
+        List<Integer> same =
+                byContractClass.computeIfAbsent(
+                        className(slot.contract()), name -> new ArrayList<>(1));
+        same.add(number);
+        ofSameClass.add(same);
         return number;
     }
 
@@ -43,7 +46,7 @@ public final class SlotTable {
      * number.
      */
     public List<Integer> ofSameClass(int number) {
-        return byContractClass.get(className(slot(number).contract()));
+        return ofSameClass.get(number);
     }
 
     /** The class behind a contract; for what is no class, its text. */

@@ -1,21 +1,30 @@
 package dev.patientharbor.resolve;
 
+import dev.patientharbor.plan.AnswerKind;
+import dev.patientharbor.resolve.Outcome.NeedVisitor;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /** Everything that the entry consumers of one profile lead to. */
 public final class Wiring {
 
+    private static final int NONE = -1;
+
     private final ResolvedProfile profile;
     private final SlotTable slots;
     private final SlotFiller filler;
     private final List<Integer> entries;
-    private final List<Integer> reached = new ArrayList<>();
+    private int[] reached = new int[16];
+    private int count;
+    private final List<Integer> unsound = new ArrayList<>(0);
+    private final List<Integer> aliases = new ArrayList<>(0);
     private Outcome[] outcomes;
-    private Step[] firstStep;
+    private int[] reachedFrom;
 
     /**
      * One need on the way from an entry consumer: the object that asks, the class that asks for it,
@@ -29,7 +38,7 @@ public final class Wiring {
         this.filler = filler;
         this.entries = List.copyOf(entries);
         outcomes = new Outcome[slots.size()];
-        firstStep = new Step[slots.size()];
+        reachedFrom = new int[slots.size()];
         follow();
     }
 
@@ -42,12 +51,24 @@ public final class Wiring {
         return entries;
     }
 
-    /**
-     * Every slot that is asked for, those that stand in for others included, nearest to the entries
-     * first.
-     */
-    public List<Integer> reached() {
-        return reached;
+    /** The number of slots that are asked for, those that stand in for others included. */
+    public int reachedSize() {
+        return count;
+    }
+
+    /** One of the slots that are asked for, by its place in line, nearest to the entries first. */
+    public int reached(int place) {
+        return reached[place];
+    }
+
+    /** The reached slots with which something is wrong, in that order. */
+    public List<Integer> unsound() {
+        return unsound;
+    }
+
+    /** The reached slots for which another stands in, in that order. */
+    public List<Integer> aliases() {
+        return aliases;
     }
 
     public boolean isReached(int slot) {
@@ -64,7 +85,18 @@ public final class Wiring {
      * that stands in.
      */
     public Optional<Step> firstStep(int slot) {
-        return Optional.ofNullable(firstStep[slot]);
+        int from = isReached(slot) ? reachedFrom[slot] : NONE;
+        if (from == NONE) {
+            return Optional.empty();
+        }
+        List<Step> steps = new ArrayList<>();
+        outcomes[from].eachNeed(
+                (consumer, need) -> {
+                    if (need.slot() == slot) {
+                        steps.add(new Step(from, consumer, need));
+                    }
+                });
+        return Optional.of(steps.get(0));
     }
 
     /**
@@ -72,15 +104,20 @@ public final class Wiring {
      * a circle.
      */
     public Optional<Integer> settled(int slot) {
+        int end = end(slot);
+        return end == NONE ? Optional.empty() : Optional.of(end);
+    }
+
+    private int end(int slot) {
         int at = slot;
-        for (int steps = 0; steps <= reached.size(); steps++) {
+        for (int steps = 0; steps <= count; steps++) {
             Optional<Integer> next = outcome(at).next();
             if (next.isEmpty()) {
-                return Optional.of(at);
+                return at;
             }
             at = next.get();
         }
-        return Optional.empty();
+        return NONE;
     }
 
     /** What a need for a slot receives; empty if the slots that stand in for it go in a circle. */
@@ -93,66 +130,73 @@ public final class Wiring {
      * the core's.
      */
     public void eachNeed(int slot, NeedVisitor visitor) {
-        Outcome outcome = outcomes[slot];
-        List<ResolvedDecorator> decorators = outcome.decorators();
-        for (int i = 0; i < decorators.size(); i++) {
-            ResolvedDecorator decorator = decorators.get(i);
-            if (decorators.subList(0, i).stream().noneMatch(decorator::isOfSameClassAs)) {
-                Need inner = decorator.inner().get(0);
-                Blueprint blueprint = decorator.blueprint().orElseThrow();
-                for (Need need : blueprint.needs()) {
-                    if (need != inner) {
-                        visitor.visit(blueprint, need);
-                    }
-                }
-            }
-        }
-        if (outcome.blueprint().isPresent()) {
-            for (Need need : outcome.blueprint().get().needs()) {
-                visitor.visit(outcome.blueprint().get(), need);
-            }
-        }
+        outcomes[slot].eachNeed(visitor);
     }
 
-    /** Receives needs. */
-    public interface NeedVisitor {
-        void visit(Blueprint consumer, Need need);
+    /** The slots to which the arrows of a reached slot lead: what it asks for, what stands in. */
+    public int[] leadsTo(int slot) {
+        Outcome outcome = outcomes[slot];
+        return outcome.next().isEmpty() ? outcome.asks() : new int[] {outcome.next().get()};
+    }
+
+    /** How many needs receive what. */
+    public Map<AnswerKind, Integer> answers() {
+        int[] byKind = new int[AnswerKind.values().length];
+        for (int i = 0; i < count; i++) {
+            for (int asked : outcomes[reached[i]].asks()) {
+                int end = outcomes[asked].next().isEmpty() ? asked : end(asked);
+                byKind[end == NONE ? AnswerKind.UNMET.ordinal() : answerAt(end)]++;
+            }
+        }
+        Map<AnswerKind, Integer> answers = new EnumMap<>(AnswerKind.class);
+        for (AnswerKind kind : AnswerKind.values()) {
+            if (byKind[kind.ordinal()] > 0) {
+                answers.put(kind, byKind[kind.ordinal()]);
+            }
+        }
+        return answers;
+    }
+
+    private int answerAt(int slot) {
+        return outcomes[slot].answer().ordinal();
     }
 
     private void follow() {
         BitSet seen = new BitSet();
         for (int entry : entries) {
-            enter(entry, seen);
+            enter(entry, NONE, seen);
         }
-        for (int i = 0; i < reached.size(); i++) {
-            int slot = reached.get(i);
+        for (int i = 0; i < count; i++) {
+            int slot = reached[i];
             Outcome outcome = filler.fill(slot, profile);
-            grow(slots.size());
             outcomes[slot] = outcome;
-            outcome.next().ifPresent(next -> enter(next, seen));
-            eachNeed(
-                    slot,
-                    (consumer, need) -> {
-                        if (enter(need.slot(), seen)) {
-                            firstStep[need.slot()] = new Step(slot, consumer, need);
-                        }
-                    });
+            if (!outcome.isSound()) {
+                unsound.add(slot);
+            }
+            if (outcome.next().isPresent()) {
+                aliases.add(slot);
+                enter(outcome.next().get(), NONE, seen);
+            }
+            for (int asked : outcome.asks()) {
+                enter(asked, slot, seen);
+            }
         }
     }
 
-    private boolean enter(int slot, BitSet seen) {
+    private void enter(int slot, int from, BitSet seen) {
         if (seen.get(slot)) {
-            return false;
+            return;
         }
         seen.set(slot);
-        return reached.add(slot);
-    }
-
-    private void grow(int size) {
-        if (size > outcomes.length) {
-            int roomy = size + size / 2;
+        if (slot >= outcomes.length) {
+            int roomy = slots.size() + slots.size() / 2;
             outcomes = Arrays.copyOf(outcomes, roomy);
-            firstStep = Arrays.copyOf(firstStep, roomy);
+            reachedFrom = Arrays.copyOf(reachedFrom, roomy);
         }
+        reachedFrom[slot] = from;
+        if (count == reached.length) {
+            reached = Arrays.copyOf(reached, 2 * count);
+        }
+        reached[count++] = slot;
     }
 }
