@@ -3,6 +3,8 @@
 set -eu
 cd "$(dirname "$0")/.."
 mvn -q -B -DskipTests -Dspotless.check.skip package
+./patient-harbor --version
+archive=$(find cli/target/start -name '*.jsa' | head -n 1)
 [ $# -gt 0 ] || set -- 10000 1 12
-exec java -cp benchmarks/target/classes:cli/target/patient-harbor.jar \
+exec java -Dpatientharbor.archive="$archive" -cp cli/target/patient-harbor.jar:benchmarks/target/classes \
     dev.patientharbor.benchmarks.CheckRatio "$@"

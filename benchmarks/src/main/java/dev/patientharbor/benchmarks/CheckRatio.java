@@ -92,9 +92,14 @@ public final class CheckRatio {
     /** Seconds inside the process, and its peak memory in MB. */
     private static double[] inNewProcess(String what, Path path)
             throws IOException, InterruptedException {
+        // As the launcher starts the tool; the yardstick has the same archive of classes.
         Process process =
                 new ProcessBuilder(
                                 System.getProperty("java.home") + "/bin/java",
+                                "-XX:SharedArchiveFile="
+                                        + System.getProperty("patientharbor.archive", "none"),
+                                "-Xshare:auto",
+                                "-Xlog:disable",
                                 "-XX:+UseSerialGC",
                                 "-XX:TieredStopAtLevel=1",
                                 "-cp",

@@ -10,6 +10,7 @@ import java.nio.file.DirectoryStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.stream.Stream;
@@ -21,6 +22,9 @@ import java.util.zip.ZipFile;
 final class ClassSource {
 
     private static final String CLASS = ".class";
+
+    /** In bytes; no compiler makes a larger class file. */
+    private static final long LARGEST = 1 << 22;
 
     private final List<ClassFile> classFiles;
     private final ZipFile jar;
@@ -140,7 +144,16 @@ final class ClassSource {
             @Override
             public byte[] bytes() throws IOException {
                 try (InputStream bytes = jar.getInputStream(entry)) {
-                    return bytes.readAllBytes();
+                    // Room for the size that is told saves most copying; a false one does no harm.
+                    byte[] told = new byte[(int) Math.min(Math.max(entry.getSize(), 0), LARGEST)];
+                    int length = bytes.readNBytes(told, 0, told.length);
+                    byte[] rest = bytes.readAllBytes();
+                    if (length == told.length && rest.length == 0) {
+                        return told;
+                    }
+                    byte[] all = Arrays.copyOf(told, length + rest.length);
+                    System.arraycopy(rest, 0, all, length, rest.length);
+                    return all;
                 }
             }
         }
