@@ -32,7 +32,9 @@ final class UnmetNeedRule implements Rule {
             }
             Set<Integer> told = KeyUnknownRule.told(set, wiring);
             for (int slot : wiring.unsound()) {
-                if (isNothing(wiring, slot) && !told.contains(slot)) {
+                if (isNothing(wiring, slot)
+                        && !told.contains(slot)
+                        && !isAmbiguouslyBound(set, wiring, slot)) {
                     lacking.computeIfAbsent(slot, one -> new ArrayList<>()).add(wiring);
                 }
             }
@@ -46,6 +48,18 @@ final class UnmetNeedRule implements Rule {
         Outcome.Kind kind = wiring.outcome(slot).kind();
         return kind == Outcome.Kind.UNMET
                 || kind == Outcome.Kind.VALUE_MISSING && wiring.firstStep(slot).isEmpty();
+    }
+
+    /** A binding is there, but its short name fits several contracts: that is told instead. */
+    private static boolean isAmbiguouslyBound(ResolvedSet set, Wiring wiring, int slot) {
+        String contract = SlotTable.className(set.slots().slot(slot).contract());
+        return set.profiles().stream()
+                .filter(profile -> wiring.profile().isOrExtends(profile.number()))
+                .flatMap(profile -> profile.own().stream())
+                .filter(binding -> binding.slot().isEmpty())
+                .flatMap(binding -> binding.names().stream())
+                .flatMap(name -> name.found().stream())
+                .anyMatch(facts -> facts.name().equals(contract));
     }
 
     private static void report(

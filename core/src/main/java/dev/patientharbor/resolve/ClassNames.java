@@ -7,10 +7,11 @@ import dev.patientharbor.model.SlotParser;
 import dev.patientharbor.model.Written;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.TreeSet;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 
 /** Looks up class names as users write them, and writes them as users read them. */
@@ -77,12 +78,12 @@ public final class ClassNames {
     }
 
     /**
-     * Names that somebody may have meant; with their package where the short name alone would not
-     * be found.
+     * Names that somebody may have meant, nearest first; with their package where the short name
+     * alone would not be found.
      */
     public List<String> near(String name) {
         String simple = name.substring(name.lastIndexOf('.') + 1);
-        TreeSet<String> names = new TreeSet<>();
+        Set<String> names = new LinkedHashSet<>();
         for (String near : NearNames.of(simple, bySimpleName().keySet())) {
             for (String full : bySimpleName().get(near)) {
                 boolean listed =

@@ -112,7 +112,14 @@ public final class CheckText {
                         .add(profile.name());
             }
         }
-        return List.copyOf(causes.values());
+        // Those of the same profiles together, in the order in which the first of them comes.
+        Map<List<String>, List<Once>> together = new LinkedHashMap<>();
+        causes.values()
+                .forEach(
+                        one ->
+                                together.computeIfAbsent(one.profiles(), same -> new ArrayList<>())
+                                        .add(one));
+        return together.values().stream().flatMap(List::stream).toList();
     }
 
     private void finding(Finding finding) {
