@@ -1,21 +1,20 @@
 package gullwing.quay;
 
 import gullwing.port.WeatherFeed;
-import jakarta.inject.Named;
+import java.util.Map;
+import java.util.function.Supplier;
 
-/** Reads two outlooks out. */
+/** Reads out the outlook that somebody asks for. */
 public final class ForecastDesk {
 
-    private final WeatherFeed coast;
-    private final WeatherFeed offshore;
+    private final Map<String, Supplier<WeatherFeed>> feeds;
 
-    public ForecastDesk(
-            @Named("coast") WeatherFeed coast, @Named("offshore") WeatherFeed offshore) {
-        this.coast = coast;
-        this.offshore = offshore;
+    public ForecastDesk(Map<String, Supplier<WeatherFeed>> feeds) {
+        this.feeds = feeds;
     }
 
-    public String read() {
-        return coast.outlook() + "; " + offshore.outlook();
+    public String read(String where) {
+        Supplier<WeatherFeed> feed = feeds.get(where);
+        return feed == null ? where + " is not one of " + feeds.keySet() : feed.get().outlook();
     }
 }

@@ -9,6 +9,7 @@ import dev.patientharbor.resolve.Outcome;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.resolve.Wiring;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -70,8 +71,8 @@ final class CycleRule implements Rule {
             Set<Integer> inKnot = new HashSet<>(knot);
             wiring.eachNeed(
                     slot,
-                    (consumer, need) -> {
-                        if (inKnot.contains(need.slot())) {
+                    (consumer, need, asked) -> {
+                        if (inKnot.contains(asked)) {
                             consumers.add(consumer.className());
                         }
                     });
@@ -89,7 +90,7 @@ final class CycleRule implements Rule {
                                 at,
                                 cause,
                                 set.text(first) + " needs itself, by " + steps + ".")
-                        .with("path", text(set, path))
+                        .with("path", text(set, wiring, path))
                         .with(
                                 "do",
                                 "let one of these ask for less, or put a supply in place of one"
@@ -99,7 +100,7 @@ final class CycleRule implements Rule {
                                 reporter.impact(wiring).of(List.of(first)).entries()));
     }
 
-    private static String text(ResolvedSet set, List<Step> path) {
+    private static String text(ResolvedSet set, Wiring wiring, List<Step> path) {
         Wording wording = new Wording(set);
         List<String> lines = new ArrayList<>();
         for (Step step : path.subList(0, Math.min(SHOWN, path.size()))) {
@@ -112,7 +113,9 @@ final class CycleRule implements Rule {
                                     + " ("
                                     + wording.place(step.need().orElseThrow())
                                     + ")"
-                            : set.text(step.from()) + " is the same as " + to);
+                            : set.text(step.from())
+                                    + (isAlias(wiring, step) ? " is the same as " : " holds ")
+                                    + to);
         }
         if (path.size() > SHOWN) {
             lines.add(
@@ -122,6 +125,10 @@ final class CycleRule implements Rule {
                             + set.text(path.get(0).from()));
         }
         return String.join("\n", lines);
+    }
+
+    private static boolean isAlias(Wiring wiring, Step step) {
+        return wiring.outcome(step.from()).kind() == Outcome.Kind.ALIAS;
     }
 
     private static List<Step> shortest(Wiring wiring, List<Integer> knot) {
@@ -158,21 +165,16 @@ final class CycleRule implements Rule {
 
     private static List<Step> steps(Wiring wiring, int slot) {
         List<Step> steps = new ArrayList<>();
-        Outcome outcome = wiring.outcome(slot);
-        outcome.next()
-                .ifPresent(
-                        next ->
-                                steps.add(
-                                        new Step(slot, next, Optional.empty(), Optional.empty())));
+        int[] needs = wiring.needs(slot);
+        for (int to : wiring.leadsTo(slot, false)) {
+            if (Arrays.stream(needs).noneMatch(asked -> asked == to)) {
+                steps.add(new Step(slot, to, Optional.empty(), Optional.empty()));
+            }
+        }
         wiring.eachNeed(
                 slot,
-                (consumer, need) ->
-                        steps.add(
-                                new Step(
-                                        slot,
-                                        need.slot(),
-                                        Optional.of(consumer),
-                                        Optional.of(need))));
+                (consumer, need, asked) ->
+                        steps.add(new Step(slot, asked, Optional.of(consumer), Optional.of(need))));
         return steps;
     }
 }

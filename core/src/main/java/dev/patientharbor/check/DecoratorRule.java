@@ -3,6 +3,7 @@ package dev.patientharbor.check;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.Where;
+import dev.patientharbor.model.Key;
 import dev.patientharbor.resolve.Outcome;
 import dev.patientharbor.resolve.ResolvedDecoration;
 import dev.patientharbor.resolve.ResolvedDecorator;
@@ -42,11 +43,26 @@ final class DecoratorRule implements Rule {
         }
         for (Wiring wiring : set.checked()) {
             for (int slot : wiring.profile().decoratedSlots()) {
+                boolean everyKey = set.slots().slot(slot).key().filter(Key::isEvery).isPresent();
+                if (everyKey && isAnyBound(set, wiring, slot)) {
+                    continue;
+                }
                 if (!wiring.profile().decorators(slot).isEmpty()) {
                     checkWrapped(set, wiring, slot, reporter);
                 }
             }
         }
+    }
+
+    private static boolean isAnyBound(ResolvedSet set, Wiring wiring, int slot) {
+        return set.slots().ofSameClass(slot).stream()
+                .anyMatch(
+                        one ->
+                                set.slots()
+                                                .slot(one)
+                                                .contract()
+                                                .equals(set.slots().slot(slot).contract())
+                                        && wiring.profile().binding(one).isPresent());
     }
 
     private static boolean canBeBuilt(ResolvedDecorator decorator) {
@@ -104,6 +120,7 @@ final class DecoratorRule implements Rule {
         boolean alias = outcome.kind() == Outcome.Kind.ALIAS && outcome.binding().isPresent();
         boolean nothing =
                 outcome.kind() == Outcome.Kind.UNMET
+                        || outcome.kind() == Outcome.Kind.NONE
                         || outcome.kind() == Outcome.Kind.VALUE_MISSING;
         if (!alias && !nothing) {
             return;

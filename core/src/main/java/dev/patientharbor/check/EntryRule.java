@@ -1,5 +1,6 @@
 package dev.patientharbor.check;
 
+import dev.patientharbor.code.ClassPattern;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.resolve.Lookup;
@@ -55,7 +56,7 @@ final class EntryRule implements Rule {
         if (entry.ambiguous()) {
             return NamesRule.finding(set, set.names().lookup(entry.written()));
         }
-        if (ResolvedEntry.isPattern(text)) {
+        if (ClassPattern.isPattern(text)) {
             return Finding.of(
                             FindingKinds.UNKNOWN_ENTRY,
                             entry.written().at(),

@@ -1,9 +1,13 @@
 package dev.patientharbor.check;
 
+import dev.patientharbor.resolve.Levels;
+import dev.patientharbor.resolve.Outcome;
+import dev.patientharbor.resolve.ResolvedBinding;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.resolve.SlotTable;
 import dev.patientharbor.resolve.Wiring;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -18,13 +22,19 @@ final class Impact {
     private final Map<Integer, List<Arrow>> into = new HashMap<>();
     private final Set<Integer> entries;
 
+    /** The seats of a slot, by where profiles say what fills them. */
+    private final Map<Integer, List<Integer>> saidAt = new HashMap<>();
+
     /**
      * Those whom a failing slot touches, sorted: the consumers that ask for it, and the entry
      * consumers above them.
      */
     record Touched(List<String> consumers, List<String> entries) {}
 
-    /** Where an arrow comes from; the consumer is empty where one slot stands in for another. */
+    /**
+     * Where an arrow comes from; the consumer is empty where one slot stands in for another or
+     * wraps it.
+     */
     private record Arrow(int from, String consumer) {}
 
     Impact(ResolvedSet set, Wiring wiring) {
@@ -32,11 +42,29 @@ final class Impact {
         entries = new HashSet<>(wiring.entries());
         for (int i = 0; i < wiring.reachedSize(); i++) {
             int slot = wiring.reached(i);
-            wiring.outcome(slot).next().ifPresent(next -> add(next, new Arrow(slot, "")));
+            saidAt.computeIfAbsent(set.saidAt(slot), one -> new ArrayList<>(1)).add(slot);
+            if (set.slots().level(slot) != Levels.WHOLE && isOfWhole(wiring.outcome(slot))) {
+                saidAt.computeIfAbsent(set.slots().plain(slot), one -> new ArrayList<>(1))
+                        .add(slot);
+            }
+            int[] needs = wiring.needs(slot);
+            for (int to : wiring.leadsTo(slot, true)) {
+                if (Arrays.stream(needs).noneMatch(asked -> asked == to)) {
+                    add(to, new Arrow(slot, ""));
+                }
+            }
             wiring.eachNeed(
                     slot,
-                    (consumer, need) -> add(need.slot(), new Arrow(slot, consumer.className())));
+                    (consumer, need, asked) -> add(asked, new Arrow(slot, consumer.className())));
         }
+    }
+
+    /** Whether what stands at a level is but what the whole profile says. */
+    private boolean isOfWhole(Outcome outcome) {
+        return outcome.binding()
+                .flatMap(ResolvedBinding::slot)
+                .map(slot -> set.slots().level(slot) == Levels.WHOLE)
+                .orElse(true);
     }
 
     private void add(int slot, Arrow arrow) {
@@ -46,10 +74,11 @@ final class Impact {
     /** Whom it touches if these slots fail. */
     Touched of(List<Integer> slots) {
         Set<Integer> failing = new HashSet<>(slots);
-        List<Integer> open = new ArrayList<>(slots);
+        slots.forEach(slot -> failing.addAll(saidAt.getOrDefault(slot, List.of())));
+        List<Integer> open = new ArrayList<>(failing);
         TreeSet<String> consumers = new TreeSet<>();
         TreeSet<String> touchedEntries = new TreeSet<>();
-        Set<Integer> seen = new HashSet<>(slots);
+        Set<Integer> seen = new HashSet<>(failing);
         for (int i = 0; i < open.size(); i++) {
             int slot = open.get(i);
             if (entries.contains(slot)) {

@@ -36,7 +36,7 @@ final class KeyUnknownRule implements Rule {
                                 && !profile.lacksParents()
                                 && set.wirings()
                                         .get(profile.number())
-                                        .filter(one -> isNothing(one, target))
+                                        .filter(one -> isNothing(one, one.aim(binding)))
                                         .isPresent();
         List<ResolvedProfile> lacking =
                 set.checked().stream().map(Wiring::profile).filter(lacks).toList();
@@ -88,7 +88,7 @@ final class KeyUnknownRule implements Rule {
                         one ->
                                 one.target().isPresent()
                                         && Inheritance.holdsFor(one, wiring.profile()))
-                .map(one -> one.target().orElseThrow())
+                .map(wiring::aim)
                 .collect(Collectors.toSet());
     }
 }

@@ -37,7 +37,7 @@ final class Knots {
     private boolean orderHolds(Wiring wiring) {
         for (int i = 0; i < wiring.reachedSize(); i++) {
             int from = wiring.reached(i);
-            for (int to : wiring.leadsTo(from)) {
+            for (int to : wiring.leadsTo(from, false)) {
                 if (finished(to) == UNKNOWN || finished(to) >= finished(from)) {
                     return false;
                 }
@@ -126,7 +126,7 @@ final class Knots {
             }
             stack[height++] = slot;
             onStack[slot] = true;
-            return new Frame(slot, wiring.leadsTo(slot));
+            return new Frame(slot, wiring.leadsTo(slot, false));
         }
 
         private void takeKnot(Frame root) {

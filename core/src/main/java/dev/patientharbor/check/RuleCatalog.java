@@ -14,13 +14,16 @@ final class RuleCatalog {
         return List.of(
                 new EntryRule(),
                 new ParentsRule(),
+                new AreasRule(),
                 new NamesRule(),
                 new KeyUnknownRule(),
+                new ChangeRule(),
                 new TwoCandidatesRule(),
                 new FitRule(),
                 new BuildRule(),
                 new DecoratorRule(),
                 new UnmetNeedRule(),
+                new EmptyCollectionRule(),
                 new ValueMissingRule(),
                 new CycleRule(),
                 new UnusedBindingRule());

@@ -46,7 +46,9 @@ final class UnmetNeedRule implements Rule {
     /** Nothing supplies it; an entry consumer that is but a value type is nothing either. */
     private static boolean isNothing(Wiring wiring, int slot) {
         Outcome.Kind kind = wiring.outcome(slot).kind();
-        return kind == Outcome.Kind.UNMET
+        boolean leftOpen = kind == Outcome.Kind.UNMET && wiring.outcome(slot).binding().isPresent();
+        return kind == Outcome.Kind.UNMET && !leftOpen
+                || kind == Outcome.Kind.NONE
                 || kind == Outcome.Kind.VALUE_MISSING && wiring.firstStep(slot).isEmpty();
     }
 
@@ -74,9 +76,7 @@ final class UnmetNeedRule implements Rule {
                                     set.slots().slot(slot).text(),
                                     message(set, wording, wiring, slot, touched))
                             .with("reason", reason(set, wiring, slot))
-                            .with(
-                                    "looked in",
-                                    wording.lineage(wiring.profile()) + " (whole profile)");
+                            .with("looked in", lookedIn(set, wording, wiring, slot));
             reporter.report(
                     wiring.profile(),
                     advised(set, wording, wiring, slot, common, finding)
@@ -110,7 +110,25 @@ final class UnmetNeedRule implements Rule {
                 + others;
     }
 
-    private static String reason(ResolvedSet set, Wiring wiring, int number) {
+    /** The profiles, and the levels within them, nearest first. */
+    private static String lookedIn(ResolvedSet set, Wording wording, Wiring wiring, int seat) {
+        return wording.lineage(wiring.profile())
+                + " ("
+                + String.join(", then ", set.lookedAt(set.slots().level(seat)))
+                + ")";
+    }
+
+    private static String reason(ResolvedSet set, Wiring wiring, int seat) {
+        if (wiring.outcome(seat).kind() == Outcome.Kind.NONE) {
+            return "bound to none at "
+                    + wiring.outcome(seat).binding().orElseThrow().declared().at().text()
+                    + ", and this need may not be absent";
+        }
+        int number = set.slots().plain(seat);
+        List<String> outOfReach = outOfReach(set, wiring.profile(), seat);
+        if (!outOfReach.isEmpty()) {
+            return "out of reach: " + String.join(", ", outOfReach);
+        }
         Slot slot = set.slots().slot(number);
         if (set.code().find(SlotTable.className(slot.contract())).isEmpty()) {
             return "class absent: " + slot.contract().text() + " is not on the code path";
@@ -135,6 +153,32 @@ final class UnmetNeedRule implements Rule {
         return elsewhere.isEmpty()
                 ? "never bound"
                 : "bound in another profile: " + String.join(", ", elsewhere);
+    }
+
+    /** Where the profile binds the slot, and the need does not look. */
+    private static List<String> outOfReach(ResolvedSet set, ResolvedProfile profile, int seat) {
+        return set.profiles().stream()
+                .filter(one -> profile.isOrExtends(one.number()))
+                .flatMap(one -> one.own().stream())
+                .filter(
+                        binding ->
+                                binding.slot()
+                                        .filter(
+                                                slot ->
+                                                        set.slots().plain(slot)
+                                                                        == set.slots().plain(seat)
+                                                                && profile.binding(slot)
+                                                                        .isPresent())
+                                        .isPresent())
+                .map(
+                        binding ->
+                                "bound for "
+                                        + set.levelText(
+                                                set.slots().level(binding.slot().orElseThrow()))
+                                        + " at "
+                                        + binding.declared().at().text())
+                .distinct()
+                .toList();
     }
 
     /** The slots of the same contract that are bound, the nearest key first. */

@@ -3,6 +3,7 @@ package dev.patientharbor.check;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.Where;
+import dev.patientharbor.model.Supply;
 import dev.patientharbor.resolve.Outcome;
 import dev.patientharbor.resolve.ResolvedBinding;
 import dev.patientharbor.resolve.ResolvedProfile;
@@ -37,7 +38,8 @@ final class UnusedBindingRule implements Rule {
             owner.boundTwice().forEach(twice::addAll);
             for (ResolvedBinding binding : owner.own()) {
                 boolean atFault =
-                        binding.isBroken()
+                        !supplies(binding)
+                                || binding.isBroken()
                                 || twice.contains(binding)
                                 || binding.slot().isEmpty()
                                 || disputed.contains(binding.declared().at());
@@ -50,6 +52,12 @@ final class UnusedBindingRule implements Rule {
                 }
             }
         }
+    }
+
+    /** What removes, or leaves open, is no binding that could be used. */
+    private static boolean supplies(ResolvedBinding binding) {
+        Supply supply = binding.declared().supply();
+        return !(supply instanceof Supply.Removed) && !(supply instanceof Supply.ToFill);
     }
 
     /** The profiles of which it is not known all that they would ask for. */
@@ -88,8 +96,8 @@ final class UnusedBindingRule implements Rule {
     private static boolean isUsed(ResolvedSet set, ResolvedBinding binding) {
         int slot = binding.slot().orElseThrow();
         for (Wiring wiring : set.checked()) {
-            if (wiring.isReached(slot)
-                    && wiring.profile().binding(slot).filter(one -> one == binding).isPresent()) {
+            if (wiring.profile().binding(slot).filter(one -> one == binding).isPresent()
+                    && (wiring.isReached(slot) || wiring.isUsed(binding))) {
                 return true;
             }
         }

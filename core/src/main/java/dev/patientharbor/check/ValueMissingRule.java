@@ -28,8 +28,8 @@ final class ValueMissingRule implements Rule {
                 int slot = wiring.reached(i);
                 wiring.eachNeed(
                         slot,
-                        (consumer, need) -> {
-                            Optional<Outcome> answer = wiring.answer(need.slot());
+                        (consumer, need, asked) -> {
+                            Optional<Outcome> answer = wiring.received(asked).map(wiring::outcome);
                             if (answer.filter(ValueMissingRule::isMissing).isPresent()) {
                                 report(set, wiring, slot, consumer, need, reporter);
                             }

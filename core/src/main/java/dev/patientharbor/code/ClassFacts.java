@@ -23,6 +23,7 @@ import java.util.Set;
  * @param unmarkedMethods name and erased parameters of the methods that may override one of a
  *     superclass and carry no mark
  * @param memberDefaults for an annotation, the members that have a default, as text
+ * @param enumConstants for an enum, the names of its constants, in order
  */
 public record ClassFacts(
         String name,
@@ -35,7 +36,8 @@ public record ClassFacts(
         List<FieldFacts> fields,
         List<ExecutableFacts> methods,
         Set<String> unmarkedMethods,
-        Map<String, String> memberDefaults) {
+        Map<String, String> memberDefaults,
+        List<String> enumConstants) {
 
     private static final int ENUM = 0x4000;
 

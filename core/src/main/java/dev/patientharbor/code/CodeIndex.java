@@ -89,14 +89,15 @@ public final class CodeIndex {
         return known;
     }
 
-    /** The classes of a package, and of those below it if they are wanted, sorted by name. */
-    public List<ClassFacts> inPackage(String name, boolean below) {
-        List<ClassFacts> found = new ArrayList<>(packages().getOrDefault(name, List.of()));
-        if (below) {
+    /** The classes that fit a pattern, sorted by name. */
+    public List<ClassFacts> inPackage(ClassPattern pattern) {
+        List<ClassFacts> found =
+                new ArrayList<>(packages().getOrDefault(pattern.packageName(), List.of()));
+        if (pattern.below()) {
             packages()
                     .forEach(
-                            (other, classes) -> {
-                                if (other.startsWith(name + '.')) {
+                            (name, classes) -> {
+                                if (name.startsWith(pattern.packageName() + '.')) {
                                     found.addAll(classes);
                                 }
                             });

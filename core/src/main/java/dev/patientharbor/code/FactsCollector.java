@@ -29,6 +29,7 @@ final class FactsCollector extends ClassVisitor {
     private final List<ExecutableCollector> methods = new ArrayList<>(0);
     private final Set<String> unmarkedMethods = new HashSet<>(0);
     private final Map<String, String> memberDefaults = new HashMap<>(0);
+    private final List<String> enumConstants = new ArrayList<>(0);
 
     FactsCollector() {
         super(Opcodes.ASM9);
@@ -79,6 +80,9 @@ final class FactsCollector extends ClassVisitor {
     @Override
     public FieldVisitor visitField(
             int flags, String field, String descriptor, String generic, Object constant) {
+        if ((flags & Opcodes.ACC_ENUM) != 0) {
+            enumConstants.add(field);
+        }
         return new FieldVisitor(Opcodes.ASM9) {
             private final List<AnnotationFacts> marks = new ArrayList<>(0);
 
@@ -158,7 +162,8 @@ final class FactsCollector extends ClassVisitor {
                 List.copyOf(fields),
                 methods.stream().map(ExecutableCollector::facts).toList(),
                 Set.copyOf(unmarkedMethods),
-                Map.copyOf(memberDefaults));
+                Map.copyOf(memberDefaults),
+                List.copyOf(enumConstants));
     }
 
     /** The text of an annotation member's value. */

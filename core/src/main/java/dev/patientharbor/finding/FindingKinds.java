@@ -40,6 +40,11 @@ public final class FindingKinds {
                     "parents-disagree",
                     "Two parents that say different things, and no word from the child");
 
+    public static final FindingKind UNKNOWN_AREA =
+            error("unknown-area", "An area that is not declared, or that encloses itself");
+    public static final FindingKind AREAS_OVERLAP =
+            error("areas-overlap", "A class in two areas of which neither encloses the other");
+
     // one binding
     public static final FindingKind UNKNOWN_CLASS =
             error("unknown-class", "A class name that nothing on the code path answers to");
@@ -55,6 +60,8 @@ public final class FindingKinds {
             error("cannot-be-built", "A class of which no object can be made");
     public static final FindingKind WHICH_CONSTRUCTOR =
             error("which-constructor", "Several constructors, and nothing says which");
+    public static final FindingKind NOTHING_TO_CHANGE =
+            error("nothing-to-change", "A change of a binding that is not inherited");
     public static final FindingKind UNUSED_BINDING =
             warning("unused-binding", "A binding that no entry consumer reaches");
 
@@ -69,6 +76,8 @@ public final class FindingKinds {
     // the graph of one profile
     public static final FindingKind UNMET_NEED =
             error("unmet-need", "A need that nothing supplies");
+    public static final FindingKind EMPTY_COLLECTION =
+            error("empty-collection", "Every variant is wanted, and there is none");
     public static final FindingKind VALUE_MISSING =
             error("value-missing", "A parameter of a value type without a value");
     public static final FindingKind CYCLE =
@@ -89,6 +98,8 @@ public final class FindingKinds {
                 UNKNOWN_PROFILE,
                 EXTENDS_CYCLE,
                 PARENTS_DISAGREE,
+                UNKNOWN_AREA,
+                AREAS_OVERLAP,
                 UNKNOWN_CLASS,
                 AMBIGUOUS_NAME,
                 KEY_UNKNOWN,
@@ -96,11 +107,13 @@ public final class FindingKinds {
                 DOES_NOT_FIT,
                 CANNOT_BE_BUILT,
                 WHICH_CONSTRUCTOR,
+                NOTHING_TO_CHANGE,
                 UNUSED_BINDING,
                 NOT_A_DECORATOR,
                 WRAPS_NOTHING,
                 DROPS_NOTHING,
                 UNMET_NEED,
+                EMPTY_COLLECTION,
                 VALUE_MISSING,
                 CYCLE);
     }

@@ -14,9 +14,18 @@ public record Key(String text, String qualifier) {
         return new Key(name, "");
     }
 
+    /** In decorators, what stands for the plain slot and every key of a contract. */
+    public static Key every() {
+        return new Key("*", "");
+    }
+
+    public boolean isEvery() {
+        return text.equals("*") && qualifier.isEmpty();
+    }
+
     /** The key as a file writes it: names with unusual characters in quotes. */
     public String written() {
-        return qualifier.isEmpty() && !isPlain(text) ? '"' + text + '"' : text;
+        return qualifier.isEmpty() && !isPlain(text) && !isEvery() ? '"' + text + '"' : text;
     }
 
     static boolean isPlain(String text) {

@@ -9,20 +9,19 @@ import java.util.List;
  * @param name its name, as written
  * @param partial whether it is only there to be extended: never checked for completeness by itself
  * @param parents what it extends, in order
- * @param bindings what it binds, in order
- * @param decorations what it says about decorators, in order
+ * @param words what it says for itself as a whole
+ * @param within what it says for areas and single consumers, in order
  * @param at where it stands
  */
 public record Profile(
         String name,
         boolean partial,
         List<Written> parents,
-        List<Binding> bindings,
-        List<Decoration> decorations,
+        Words words,
+        List<Within> within,
         Where at) {
     public Profile {
         parents = List.copyOf(parents);
-        bindings = List.copyOf(bindings);
-        decorations = List.copyOf(decorations);
+        within = List.copyOf(within);
     }
 }

@@ -14,6 +14,8 @@ import java.util.Set;
  * @param packages where short class names are looked up, in order
  * @param entry the entry consumers: class names and patterns
  * @param defaultLifetime what holds where neither a binding nor a mark says otherwise
+ * @param mayBeEmpty the slots of which a collection may have no member, as written
+ * @param areas the areas, in order; no two of one name
  * @param profiles the profiles, in order; no two of one name
  * @param at where it stands
  */
@@ -23,12 +25,16 @@ public record ProfileSet(
         List<Written> packages,
         List<Written> entry,
         Lifetime defaultLifetime,
+        List<Written> mayBeEmpty,
+        List<Area> areas,
         List<Profile> profiles,
         Where at) {
     public ProfileSet {
         code = List.copyOf(code);
         packages = List.copyOf(packages);
         entry = List.copyOf(entry);
+        mayBeEmpty = List.copyOf(mayBeEmpty);
+        areas = List.copyOf(areas);
         profiles = List.copyOf(profiles);
         Set<String> names = new HashSet<>();
         for (Profile profile : profiles) {

@@ -31,6 +31,9 @@ public final class SlotParser {
 
     private Optional<Key> key() {
         String rest = text.substring(next);
+        if (rest.equals("*")) {
+            return Optional.of(Key.every());
+        }
         if (Key.isPlain(rest)) {
             return Optional.of(Key.named(rest));
         }

@@ -1,64 +1,112 @@
 package dev.patientharbor.model;
 
 import java.util.Optional;
-import java.util.function.Function;
-import java.util.function.Supplier;
 
-/** What fills a slot. */
+/** What fills a slot. Each kind says for itself what the rest of the street asks of it. */
 public sealed interface Supply {
-
-    /** Decides by kind of supply. */
-    <T> T match(Function<OfClass, T> ofClass, Supplier<T> mock, Function<SameAs, T> sameAs);
-
-    /** The class, where the supply is one. */
-    default Optional<Written> className() {
-        return match(of -> Optional.of(of.name()), Optional::empty, alias -> Optional.empty());
-    }
 
     /**
      * What it supplies as people read it: the class as written, {@code mock}, {@code same as …}.
      */
-    default String words() {
-        return match(
-                of -> of.name().text(), () -> "mock", alias -> "same as " + alias.target().text());
+    String words();
+
+    /** What it is for its contract; empty where it supplies nothing of its own. */
+    default Optional<ImplementationKind> kind() {
+        return Optional.empty();
+    }
+
+    /** The class, where the supply is one. */
+    default Optional<Written> className() {
+        return Optional.empty();
+    }
+
+    /** The slot that stands in, where another does. */
+    default Optional<Slot> target() {
+        return Optional.empty();
+    }
+
+    /** Everything that it says, as text: equal for equal supplies, wherever they stand. */
+    default String says() {
+        return kind().map(ImplementationKind::word).orElse("") + ' ' + words();
     }
 
     /**
      * An object of a class.
      *
-     * @param kind what the class is for its contract
+     * @param of what the class is for its contract
      * @param name the class
      */
-    record OfClass(ImplementationKind kind, Written name) implements Supply {
+    record OfClass(ImplementationKind of, Written name) implements Supply {
         public OfClass {
-            if (kind == ImplementationKind.MOCK) {
+            if (of == ImplementationKind.MOCK) {
                 throw new IllegalArgumentException(
                         "a mock has no class of its own: " + name.text());
             }
         }
 
         @Override
-        public <T> T match(
-                Function<OfClass, T> ofClass, Supplier<T> mock, Function<SameAs, T> sameAs) {
-            return ofClass.apply(this);
+        public String words() {
+            return name.text();
+        }
+
+        @Override
+        public Optional<ImplementationKind> kind() {
+            return Optional.of(of);
+        }
+
+        @Override
+        public Optional<Written> className() {
+            return Optional.of(name);
         }
     }
 
     /** A mock, made from the contract alone. */
     record Mock() implements Supply {
         @Override
-        public <T> T match(
-                Function<OfClass, T> ofClass, Supplier<T> mock, Function<SameAs, T> sameAs) {
-            return mock.get();
+        public String words() {
+            return "mock";
+        }
+
+        @Override
+        public Optional<ImplementationKind> kind() {
+            return Optional.of(ImplementationKind.MOCK);
         }
     }
 
     /** Whatever fills another slot: the same instance, not a second one. */
-    record SameAs(Slot target) implements Supply {
+    record SameAs(Slot slot) implements Supply {
         @Override
-        public <T> T match(
-                Function<OfClass, T> ofClass, Supplier<T> mock, Function<SameAs, T> sameAs) {
-            return sameAs.apply(this);
+        public String words() {
+            return "same as " + slot.text();
+        }
+
+        @Override
+        public Optional<Slot> target() {
+            return Optional.of(slot);
+        }
+    }
+
+    /** Nothing, on purpose: meets only needs that may be absent. */
+    record None() implements Supply {
+        @Override
+        public String words() {
+            return "none";
+        }
+    }
+
+    /** Takes an inherited binding away, as if it had never been. */
+    record Removed() implements Supply {
+        @Override
+        public String words() {
+            return "removed";
+        }
+    }
+
+    /** To be filled by a profile that extends this one. */
+    record ToFill() implements Supply {
+        @Override
+        public String words() {
+            return "to-fill";
         }
     }
 }

@@ -1,6 +1,7 @@
 package dev.patientharbor.plan;
 
 import dev.patientharbor.finding.Where;
+import dev.patientharbor.model.Key;
 import dev.patientharbor.model.Slot;
 import java.util.List;
 import java.util.Optional;
@@ -16,8 +17,9 @@ import java.util.Optional;
  * @param origin where it was said: the binding, or the class that supplies itself; empty if nothing
  *     was said
  * @param hides what profiles further up say of the same slot, nearest first
- * @param fills the slot that the received object fills: the one that is asked for, or the one that
- *     stands in for it; empty where nothing is received
+ * @param elements the members of a collection, in order
+ * @param fills where the received object stands: the slot that is asked for, or the one that stands
+ *     in for it; empty where nothing is received
  */
 public record Answer(
         AnswerKind kind,
@@ -27,8 +29,10 @@ public record Answer(
         Optional<String> instance,
         Optional<Where> origin,
         List<Hidden> hides,
-        Optional<Slot> fills) {
+        List<Element> elements,
+        Optional<Seat> fills) {
     public Answer {
+        elements = List.copyOf(elements);
         decorators = List.copyOf(decorators);
         hides = List.copyOf(hides);
     }
@@ -41,6 +45,37 @@ public record Answer(
      */
     public record Hidden(String supply, Where at) {}
 
+    /**
+     * A member of a collection.
+     *
+     * @param key its key; empty for the plain slot
+     * @param carrier what it is wrapped in
+     * @param answer what it is
+     */
+    public record Element(Optional<Key> key, Optional<String> carrier, Answer answer) {}
+
+    /**
+     * A slot at a level.
+     *
+     * @param slot the slot
+     * @param within the area or consumer; empty for the whole profile
+     */
+    public record Seat(Slot slot, Optional<String> within) {}
+
+    /** The same with other members. */
+    public Answer withElements(List<Element> members) {
+        return new Answer(
+                kind,
+                implementation,
+                decorators,
+                lifetime,
+                instance,
+                origin,
+                hides,
+                members,
+                fills);
+    }
+
     /** The same with a label for the instance. */
     public Answer labelled(String label) {
         return new Answer(
@@ -51,6 +86,7 @@ public record Answer(
                 Optional.of(label),
                 origin,
                 hides,
+                elements,
                 fills);
     }
 

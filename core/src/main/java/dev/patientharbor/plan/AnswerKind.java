@@ -8,6 +8,8 @@ public enum AnswerKind {
     FAKE,
     STUB,
     MOCK,
+    COLLECTION,
+    ABSENT,
     UNMET;
 
     /** The answer for an implementation of that kind. */
@@ -27,6 +29,8 @@ public enum AnswerKind {
             case FAKE -> "fake";
             case STUB -> "stub";
             case MOCK -> "mock";
+            case COLLECTION -> "collection";
+            case ABSENT -> "absent";
             case UNMET -> "unmet";
         };
     }

@@ -1,5 +1,6 @@
 package dev.patientharbor.plan;
 
+import dev.patientharbor.model.Key;
 import dev.patientharbor.model.Slot;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
@@ -26,14 +27,32 @@ final class Fingerprint {
                             row.consumer(),
                             row.place().code(),
                             row.as().map(Slot::text).orElse(""),
+                            row.within().orElse(""),
                             row.slot().text(),
-                            answer.kind().word(),
-                            answer.implementation().orElse(""),
-                            String.join(">", answer.decorators()),
-                            answer.lifetime().map(choice -> choice.lifetime().word()).orElse(""));
+                            row.carrier().orElse(""),
+                            text(answer));
             digest.update((decided + '\n').getBytes(StandardCharsets.UTF_8));
         }
         return HexFormat.of().formatHex(digest.digest(), 0, BYTES);
+    }
+
+    private static String text(Answer answer) {
+        StringBuilder text =
+                new StringBuilder(
+                        String.join(
+                                "\t",
+                                answer.kind().word(),
+                                answer.implementation().orElse(""),
+                                String.join(">", answer.decorators()),
+                                answer.lifetime()
+                                        .map(choice -> choice.lifetime().word())
+                                        .orElse("")));
+        for (Answer.Element element : answer.elements()) {
+            text.append("\t[").append(element.key().map(Key::written).orElse(""));
+            text.append('\t').append(element.carrier().orElse(""));
+            text.append('\t').append(text(element.answer())).append(']');
+        }
+        return text.toString();
     }
 
     private static MessageDigest sha256() {

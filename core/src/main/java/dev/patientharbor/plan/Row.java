@@ -11,7 +11,9 @@ import java.util.Optional;
  * @param need the name of the parameter or field
  * @param place where it asks
  * @param as the slot that the consumer fills here; empty for an entry consumer
- * @param slot what it asks for
+ * @param within the area or consumer at which the consumer was bound; empty for the whole profile
+ * @param slot what it asks for, inside any wrapping
+ * @param carrier what it is wrapped in, such as {@code Map<String,Supplier>}
  * @param answer what it receives
  */
 public record Row(
@@ -19,12 +21,22 @@ public record Row(
         String need,
         NeedPlace place,
         Optional<Slot> as,
+        Optional<String> within,
         Slot slot,
+        Optional<String> carrier,
         Answer answer) {
 
-    /** By consumer, place, and the slot that the consumer fills; an entry consumer first. */
+    /**
+     * By consumer, place, the slot that the consumer fills (an entry consumer first), and level.
+     */
     public static final Comparator<Row> ORDER =
             Comparator.comparing(Row::consumer)
                     .thenComparing(Row::place)
-                    .thenComparing(row -> row.as().map(Slot::text).orElse(""));
+                    .thenComparing(row -> row.as().map(Slot::text).orElse(""))
+                    .thenComparing(row -> row.within().orElse(""));
+
+    /** The same with another answer. */
+    public Row with(Answer other) {
+        return new Row(consumer, need, place, as, within, slot, carrier, other);
+    }
 }

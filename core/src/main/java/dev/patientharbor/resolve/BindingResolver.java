@@ -6,6 +6,7 @@ import dev.patientharbor.model.Binding;
 import dev.patientharbor.model.Decoration;
 import dev.patientharbor.model.Key;
 import dev.patientharbor.model.Slot;
+import dev.patientharbor.model.SlotParser;
 import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.TypeRef.ArrayType;
 import dev.patientharbor.model.TypeRef.ClassType;
@@ -32,15 +33,11 @@ final class BindingResolver {
         fitting = new Fitting(generics);
     }
 
-    ResolvedBinding resolve(Binding binding, int owner) {
+    ResolvedBinding resolve(Binding binding, int owner, int place, int level) {
         List<Lookup> lookups = new ArrayList<>();
         Optional<Slot> slot = slot(binding.slot(), binding.at(), lookups);
         Optional<Slot> target =
-                binding.supply()
-                        .match(
-                                of -> Optional.empty(),
-                                Optional::<Slot>empty,
-                                alias -> slot(alias.target(), binding.at(), lookups));
+                binding.supply().target().flatMap(one -> slot(one, binding.at(), lookups));
         Optional<Lookup> implementation = binding.supply().className().map(names::lookup);
         implementation.ifPresent(lookups::add);
         Optional<ClassFacts> facts = implementation.flatMap(Lookup::facts);
@@ -59,8 +56,9 @@ final class BindingResolver {
         return new ResolvedBinding(
                 binding,
                 owner,
+                place,
                 lookups,
-                slot.map(slots::number),
+                slot.map(one -> number(one, level)),
                 target.map(slots::number),
                 implementation,
                 fit,
@@ -78,14 +76,25 @@ final class BindingResolver {
                 .toList();
     }
 
-    ResolvedDecoration resolve(Decoration decoration, int owner) {
+    /** The number of a slot that is written as text, if it is one and its names are known. */
+    Optional<Integer> slot(Written text) {
+        return SlotParser.slot(text.text())
+                .flatMap(slot -> slot(slot, text.at(), new ArrayList<>()))
+                .map(slots::number);
+    }
+
+    private int number(Slot slot, int level) {
+        return slots.at(slots.number(slot), level);
+    }
+
+    ResolvedDecoration resolve(Decoration decoration, int owner, int level) {
         List<Lookup> lookups = new ArrayList<>();
         Optional<Slot> slot = slot(decoration.slot(), decoration.at(), lookups);
         return new ResolvedDecoration(
                 decoration,
                 owner,
                 lookups,
-                slot.map(slots::number),
+                slot.map(one -> number(one, level)),
                 decoration.whole().map(list -> decorators(slot, list)),
                 decorators(slot, decoration.drop()),
                 decorators(slot, decoration.innermost()),

@@ -1,6 +1,7 @@
 package dev.patientharbor.resolve;
 
 import dev.patientharbor.code.ClassFacts;
+import dev.patientharbor.code.ClassPattern;
 import dev.patientharbor.code.CodeIndex;
 import dev.patientharbor.code.ExecutableFacts;
 import dev.patientharbor.model.Written;
@@ -35,15 +36,15 @@ final class EntryFinder {
     }
 
     ResolvedEntry find(Written entry) {
-        if (!ResolvedEntry.isPattern(entry.text())) {
+        if (!ClassPattern.isPattern(entry.text())) {
             Lookup lookup = names.lookup(entry);
             return new ResolvedEntry(
                     entry, lookup.facts().map(List::of).orElse(List.of()), lookup.isAmbiguous());
         }
-        boolean below = entry.text().endsWith("**");
-        String packageName = entry.text().substring(0, entry.text().length() - (below ? 3 : 2));
         List<ClassFacts> classes =
-                code.inPackage(packageName, below).stream().filter(this::isConsumer).toList();
+                code.inPackage(ClassPattern.of(entry.text())).stream()
+                        .filter(this::isConsumer)
+                        .toList();
         return new ResolvedEntry(entry, classes, false);
     }
 

@@ -23,6 +23,7 @@ public final class Outcome {
     private final List<ResolvedDecorator> decorators;
     private final Optional<Integer> next;
     private final List<Integer> candidates;
+    private final Optional<Integer> core;
     private final int[] asks;
 
     /** The kinds of outcome. */
@@ -40,7 +41,17 @@ public final class Outcome {
         /** Nothing, and the type is one of values. */
         VALUE_MISSING,
         /** Several, and nothing chooses. */
-        SEVERAL
+        SEVERAL,
+        /** Nothing, on purpose. */
+        NONE,
+        /** Something that may be absent, and is there. */
+        OPTIONAL,
+        /** Something that may be absent, and is. */
+        ABSENT,
+        /** Something that is made when it is asked for. */
+        DEFERRED,
+        /** Every variant. */
+        COLLECTION
     }
 
     /** Receives needs. */
@@ -54,7 +65,9 @@ public final class Outcome {
             Optional<Blueprint> blueprint,
             List<ResolvedDecorator> decorators,
             Optional<Integer> next,
-            List<Integer> candidates) {
+            List<Integer> candidates,
+            Optional<Integer> core) {
+        this.core = core;
         this.kind = kind;
         this.binding = binding;
         this.blueprint = blueprint;
@@ -66,8 +79,19 @@ public final class Outcome {
     }
 
     static Outcome nothing(Kind kind) {
+        return of(kind, Optional.empty());
+    }
+
+    /** Nothing, and a binding that says so. */
+    static Outcome of(Kind kind, Optional<ResolvedBinding> binding) {
         return new Outcome(
-                kind, Optional.empty(), Optional.empty(), List.of(), Optional.empty(), List.of());
+                kind,
+                binding,
+                Optional.empty(),
+                List.of(),
+                Optional.empty(),
+                List.of(),
+                Optional.empty());
     }
 
     static Outcome object(
@@ -80,7 +104,8 @@ public final class Outcome {
                 Optional.of(blueprint),
                 decorators,
                 Optional.empty(),
-                List.of());
+                List.of(),
+                Optional.empty());
     }
 
     static Outcome mock(ResolvedBinding binding, List<ResolvedDecorator> decorators) {
@@ -90,22 +115,47 @@ public final class Outcome {
                 Optional.empty(),
                 decorators,
                 Optional.empty(),
-                List.of());
+                List.of(),
+                Optional.empty());
+    }
+
+    /** The same core in other layers: those of a level that has its own, and binds nothing. */
+    Outcome inLayers(int core, List<ResolvedDecorator> layers) {
+        return new Outcome(kind, binding, blueprint, layers, next, candidates, Optional.of(core));
     }
 
     static Outcome alias(Optional<ResolvedBinding> binding, int next) {
         return new Outcome(
-                Kind.ALIAS, binding, Optional.empty(), List.of(), Optional.of(next), List.of());
+                Kind.ALIAS,
+                binding,
+                Optional.empty(),
+                List.of(),
+                Optional.of(next),
+                List.of(),
+                Optional.empty());
     }
 
-    static Outcome broken(ResolvedBinding binding) {
+    /** A wrapping around what fills another slot. */
+    static Outcome wrapping(Kind kind, int content) {
         return new Outcome(
-                Kind.BROKEN,
-                Optional.of(binding),
+                kind,
+                Optional.empty(),
+                Optional.empty(),
+                List.of(),
+                Optional.of(content),
+                List.of(),
+                Optional.empty());
+    }
+
+    static Outcome collection(List<Integer> elements) {
+        return new Outcome(
+                Kind.COLLECTION,
+                Optional.empty(),
                 Optional.empty(),
                 List.of(),
                 Optional.empty(),
-                List.of());
+                elements,
+                Optional.empty());
     }
 
     static Outcome several(List<Integer> candidates) {
@@ -115,7 +165,8 @@ public final class Outcome {
                 Optional.empty(),
                 List.of(),
                 Optional.empty(),
-                candidates);
+                candidates,
+                Optional.empty());
     }
 
     public Kind kind() {
@@ -142,14 +193,19 @@ public final class Outcome {
         return decorators;
     }
 
-    /** The slot that stands in for this one, if another does. */
+    /** The slot that stands in for this one, or that this one wraps. */
     public Optional<Integer> next() {
         return next;
     }
 
-    /** The slots among which nothing chooses, if there are several. */
+    /** The slots among which nothing chooses, or the elements of a collection, in order. */
     public List<Integer> candidates() {
         return candidates;
+    }
+
+    /** The slot whose core this is in other layers, if it is. */
+    public Optional<Integer> core() {
+        return core;
     }
 
     /** Whether a consumer receives something. */
@@ -157,11 +213,30 @@ public final class Outcome {
         return kind == Kind.OBJECT || kind == Kind.MOCK;
     }
 
+    /** Whether nothing is there that a consumer could receive, and nothing is wrong either. */
+    boolean isNothing() {
+        return kind == Kind.UNMET && binding.isEmpty()
+                || kind == Kind.NONE
+                || kind == Kind.ABSENT
+                || kind == Kind.COLLECTION && candidates.isEmpty();
+    }
+
+    /** Whether it is a wrapping that is not itself bound. */
+    public boolean isWrapping() {
+        return kind == Kind.OPTIONAL
+                || kind == Kind.DEFERRED
+                || kind == Kind.COLLECTION
+                || kind == Kind.ABSENT;
+    }
+
     /** Whether all is well with it, as far as it can be told from it alone. */
     boolean isSound() {
-        return kind == Kind.ALIAS
-                || kind == Kind.MOCK
-                || kind == Kind.OBJECT && blueprint.get().fault().isEmpty();
+        return switch (kind) {
+            case ALIAS, MOCK, OPTIONAL, ABSENT, DEFERRED -> true;
+            case OBJECT -> blueprint.get().fault().isEmpty();
+            case COLLECTION -> !candidates.isEmpty();
+            case BROKEN, UNMET, VALUE_MISSING, SEVERAL, NONE -> false;
+        };
     }
 
     /** The slots that the object and its decorators ask for, one for each need. */
@@ -183,7 +258,7 @@ public final class Outcome {
                 }
             }
         }
-        if (blueprint.isPresent()) {
+        if (blueprint.isPresent() && core.isEmpty()) {
             for (Need need : blueprint.get().needs()) {
                 visitor.visit(blueprint.get(), need);
             }
@@ -199,17 +274,15 @@ public final class Outcome {
     }
 
     private AnswerKind answerKind() {
-        if (!isMet()) {
-            return AnswerKind.UNMET;
-        }
-        return binding.map(
-                        one ->
-                                one.declared()
-                                        .supply()
-                                        .match(
-                                                of -> AnswerKind.of(of.kind()),
-                                                () -> AnswerKind.MOCK,
-                                                alias -> AnswerKind.UNMET))
-                .orElse(AnswerKind.REAL);
+        return switch (kind) {
+            case OBJECT, MOCK ->
+                    binding.flatMap(one -> one.declared().supply().kind())
+                            .map(AnswerKind::of)
+                            .orElse(AnswerKind.REAL);
+            case ABSENT -> AnswerKind.ABSENT;
+            case COLLECTION -> AnswerKind.COLLECTION;
+            case ALIAS, BROKEN, UNMET, VALUE_MISSING, SEVERAL, NONE, OPTIONAL, DEFERRED ->
+                    AnswerKind.UNMET;
+        };
     }
 }

@@ -4,13 +4,17 @@ import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.plan.Answer;
+import dev.patientharbor.plan.Answer.Element;
+import dev.patientharbor.plan.Answer.Seat;
 import dev.patientharbor.plan.LifetimeChoice;
 import dev.patientharbor.plan.LifetimeChoice.By;
 import dev.patientharbor.plan.Plan;
 import dev.patientharbor.plan.Row;
+import dev.patientharbor.resolve.Outcome.Kind;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -38,53 +42,74 @@ public final class PlanMaker {
         return new PlanMaker(set, wiring).plan();
     }
 
-    /** A row whose instance has no number yet. */
-    private record Draft(Row row, Optional<String> instance) {}
-
     private Plan plan() {
-        List<Draft> drafts = new ArrayList<>();
+        List<Row> drafts = new ArrayList<>();
         for (int i = 0; i < wiring.reachedSize(); i++) {
-            int slot = wiring.reached(i);
+            int seat = wiring.reached(i);
             Optional<Slot> as =
-                    entries.contains(slot) ? Optional.empty() : Optional.of(set.slots().slot(slot));
-            wiring.eachNeed(slot, (consumer, need) -> drafts.add(draft(consumer, need, as)));
+                    entries.contains(seat) ? Optional.empty() : Optional.of(set.slots().slot(seat));
+            Optional<String> within = set.levels().name(set.slots().level(seat));
+            wiring.eachNeed(
+                    seat,
+                    (consumer, need, asked) -> drafts.add(row(consumer, need, asked, as, within)));
         }
-        drafts.sort((one, other) -> Row.ORDER.compare(one.row(), other.row()));
-        List<Row> rows = new ArrayList<>(drafts.size());
-        for (Draft draft : drafts) {
-            rows.add(numbered(draft));
+        drafts.sort(Row.ORDER);
+        // What is shared is known by a name of its own until here; people read numbers.
+        Set<Row> rows = new LinkedHashSet<>(drafts.size() * 2);
+        for (Row draft : drafts) {
+            rows.add(draft.with(numbered(draft.answer())));
         }
-        return new Plan(wiring.profile().declared().name(), rows);
+        return new Plan(wiring.profile().declared().name(), List.copyOf(rows));
     }
 
-    private Draft draft(Blueprint consumer, Need need, Optional<Slot> as) {
-        Optional<Integer> end = wiring.settled(need.slot());
-        Outcome outcome =
-                end.map(wiring::outcome).orElseGet(() -> Outcome.nothing(Outcome.Kind.BROKEN));
+    private Row row(
+            Blueprint consumer, Need need, int asked, Optional<Slot> as, Optional<String> within) {
+        Slot slot = set.slots().slot(need.slot());
+        int end = wiring.settled(asked).orElse(asked);
+        // A wrapping that is itself bound is what is asked for.
+        boolean wrapped = wiring.outcome(end).isWrapping();
+        Slot inside = wrapped ? new Slot(Carrier.innermost(slot.contract()), slot.key()) : slot;
+        return new Row(
+                consumer.className(),
+                need.name(),
+                need.place(),
+                as,
+                within,
+                inside,
+                wrapped ? Carrier.words(slot.contract()) : Optional.empty(),
+                answer(asked));
+    }
+
+    private Answer answer(int asked) {
+        Optional<Integer> end = wiring.received(asked);
+        Outcome outcome = end.map(wiring::outcome).orElseGet(() -> Outcome.nothing(Kind.BROKEN));
         Optional<LifetimeChoice> lifetime =
                 outcome.isMet() ? Optional.of(lifetime(outcome)) : Optional.empty();
-        Answer answer =
-                new Answer(
-                        outcome.answer(),
-                        outcome.blueprint().map(Blueprint::className),
-                        outcome.decorators().stream()
-                                .map(one -> one.blueprint().orElseThrow().className())
-                                .toList(),
-                        lifetime,
-                        Optional.empty(),
-                        origin(need, outcome),
-                        end.map(this::hidden).orElse(List.of()),
-                        end.filter(slot -> outcome.isMet()).map(set.slots()::slot));
-        Row row =
-                new Row(
-                        consumer.className(),
-                        need.name(),
-                        need.place(),
-                        as,
-                        set.slots().slot(need.slot()),
-                        answer);
-        return new Draft(
-                row, lifetime.flatMap(choice -> identity(choice, end.orElseThrow(), outcome)));
+        return new Answer(
+                outcome.answer(),
+                outcome.blueprint().map(Blueprint::className),
+                outcome.decorators().stream()
+                        .map(one -> one.blueprint().orElseThrow().className())
+                        .toList(),
+                lifetime,
+                lifetime.map(choice -> identity(choice, end.orElseThrow(), outcome)),
+                origin(asked, outcome),
+                end.map(this::hidden).orElse(List.of()),
+                outcome.kind() == Kind.COLLECTION ? elements(outcome) : List.of(),
+                end.filter(seat -> outcome.isMet()).map(this::seat));
+    }
+
+    private List<Element> elements(Outcome collection) {
+        List<Element> elements = new ArrayList<>();
+        for (int member : collection.candidates()) {
+            Slot slot = set.slots().slot(member);
+            elements.add(new Element(slot.key(), Carrier.words(slot.contract()), answer(member)));
+        }
+        return elements;
+    }
+
+    private Seat seat(int number) {
+        return new Seat(set.slots().slot(number), set.levels().name(set.slots().level(number)));
     }
 
     private LifetimeChoice lifetime(Outcome outcome) {
@@ -103,46 +128,51 @@ public final class PlanMaker {
     }
 
     /**
-     * What equal instances have in common: the class if its mark says so, else the slot; nothing
-     * for a fresh one.
+     * What equal instances have in common: the class if its mark says so, else the seat; nothing
+     * for a fresh one, whose name is empty.
      */
-    private static Optional<String> identity(LifetimeChoice choice, int slot, Outcome outcome) {
+    private static String identity(LifetimeChoice choice, int seat, Outcome outcome) {
         if (choice.lifetime() == Lifetime.FRESH) {
-            return Optional.empty();
+            return "";
         }
         return choice.by() == By.MARK
-                ? outcome.blueprint().map(Blueprint::className)
-                : Optional.of(Integer.toString(slot));
+                ? outcome.blueprint().map(Blueprint::className).orElseThrow()
+                : Integer.toString(seat);
     }
 
-    private Optional<Where> origin(Need need, Outcome end) {
-        Optional<ResolvedBinding> first = wiring.outcome(need.slot()).binding();
+    private Optional<Where> origin(int asked, Outcome end) {
+        Optional<ResolvedBinding> first = wiring.outcome(asked).binding();
         return first.or(end::binding)
                 .map(binding -> binding.declared().at())
                 .or(() -> end.blueprint().map(own -> Where.classNamed(own.className())));
     }
 
-    /** What the profiles that this one extends say of a slot, and no longer holds. */
-    private List<Answer.Hidden> hidden(int slot) {
-        return wiring.profile().hidden(slot).stream()
+    /** What the profiles that this one extends say of a seat, and no longer holds. */
+    private List<Answer.Hidden> hidden(int seat) {
+        int said = set.saidAt(seat);
+        return wiring.profile().hidden(said).stream()
                 .map(one -> new Answer.Hidden(one.declared().supply().words(), one.declared().at()))
                 .toList();
     }
 
-    private Row numbered(Draft draft) {
-        Row row = draft.row();
-        Answer answer = row.answer();
-        if (!answer.isMet()) {
-            return row;
+    private Answer numbered(Answer answer) {
+        Answer whole =
+                answer.elements().isEmpty()
+                        ? answer
+                        : answer.withElements(
+                                answer.elements().stream()
+                                        .map(
+                                                one ->
+                                                        new Element(
+                                                                one.key(),
+                                                                one.carrier(),
+                                                                numbered(one.answer())))
+                                        .toList());
+        if (answer.instance().isEmpty()) {
+            return whole;
         }
-        String identity = draft.instance().orElseGet(() -> "fresh " + labels.size());
-        String label = labels.computeIfAbsent(identity, one -> "#" + (labels.size() + 1));
-        return new Row(
-                row.consumer(),
-                row.need(),
-                row.place(),
-                row.as(),
-                row.slot(),
-                answer.labelled(label));
+        String identity = answer.instance().get();
+        String name = identity.isEmpty() ? "fresh " + labels.size() : identity;
+        return whole.labelled(labels.computeIfAbsent(name, one -> "#" + (labels.size() + 1)));
     }
 }

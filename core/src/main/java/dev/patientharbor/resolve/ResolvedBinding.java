@@ -9,6 +9,7 @@ public final class ResolvedBinding {
 
     private final Binding declared;
     private final int owner;
+    private final int place;
     private final List<Lookup> names;
     private final Optional<Integer> slot;
     private final Optional<Integer> target;
@@ -20,6 +21,7 @@ public final class ResolvedBinding {
     ResolvedBinding(
             Binding declared,
             int owner,
+            int place,
             List<Lookup> names,
             Optional<Integer> slot,
             Optional<Integer> target,
@@ -28,6 +30,7 @@ public final class ResolvedBinding {
             Optional<Blueprint> blueprint) {
         this.declared = declared;
         this.owner = owner;
+        this.place = place;
         this.names = List.copyOf(names);
         this.slot = slot;
         this.target = target;
@@ -51,12 +54,17 @@ public final class ResolvedBinding {
         return owner;
     }
 
+    /** Its place among the bindings of the profile, from 0. */
+    int place() {
+        return place;
+    }
+
     /** Every class name in it, looked up. */
     public List<Lookup> names() {
         return names;
     }
 
-    /** The number of the slot; empty if the contract is not known. */
+    /** The number of the slot at its level; empty if the contract is not known. */
     public Optional<Integer> slot() {
         return slot;
     }

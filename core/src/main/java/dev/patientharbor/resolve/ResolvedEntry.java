@@ -11,10 +11,4 @@ import java.util.List;
  * @param classes the consumers, sorted by name; none if nothing answers to it
  * @param ambiguous whether it is a short name that fits several classes
  */
-public record ResolvedEntry(Written written, List<ClassFacts> classes, boolean ambiguous) {
-
-    /** Whether a text is a pattern for the classes of a package. */
-    public static boolean isPattern(String text) {
-        return text.endsWith(".*") || text.endsWith(".**");
-    }
-}
+public record ResolvedEntry(Written written, List<ClassFacts> classes, boolean ambiguous) {}

@@ -5,8 +5,10 @@ import dev.patientharbor.model.ProfileSet;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.TypeRef.ClassType;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * All profiles, decided.
@@ -15,8 +17,12 @@ import java.util.Optional;
  * @param code the code that was read
  * @param names class names as people write and read them
  * @param slots the numbers of the slots
+ * @param levels the numbers of the levels
+ * @param areas the areas and their members
+ * @param unknownPlaces names under {@code within} that are no area and no class, looked up
  * @param profiles each profile with what it inherits, in the order of the file
  * @param extendsCycles profiles that extend each other in a circle, by number
+ * @param emptyAllowed the contracts of which a collection may have no member
  * @param entries the entry consumers
  * @param wirings one for each profile, in the order of the file; empty for a partial one
  */
@@ -25,13 +31,19 @@ public record ResolvedSet(
         CodeIndex code,
         ClassNames names,
         SlotTable slots,
+        Levels levels,
+        Areas areas,
+        List<Lookup> unknownPlaces,
         List<ResolvedProfile> profiles,
         List<List<Integer>> extendsCycles,
+        Set<TypeRef> emptyAllowed,
         List<ResolvedEntry> entries,
         List<Optional<Wiring>> wirings) {
     public ResolvedSet {
+        unknownPlaces = List.copyOf(unknownPlaces);
         profiles = List.copyOf(profiles);
         extendsCycles = List.copyOf(extendsCycles);
+        emptyAllowed = Set.copyOf(emptyAllowed);
         entries = List.copyOf(entries);
         wirings = List.copyOf(wirings);
     }
@@ -44,6 +56,30 @@ public record ResolvedSet(
     /** Whether a type fits a contract. */
     public Fit fit(ClassType type, TypeRef contract) {
         return new Fitting(new Generics(code)).fit(type, contract);
+    }
+
+    /** The levels at which a need that starts at a level looks, nearest first, in words. */
+    public List<String> lookedAt(int level) {
+        return Arrays.stream(levels.search(level)).mapToObj(this::levelText).toList();
+    }
+
+    /** A level in words: {@code the area crane}, {@code NightDesk}, {@code whole profile}. */
+    public String levelText(int level) {
+        if (level == Levels.WHOLE) {
+            return "whole profile";
+        }
+        String name = levels.name(level).orElseThrow();
+        return levels.isConsumer(level) ? names.shortName(name) + " alone" : "the area " + name;
+    }
+
+    /** The slot at the level at which profiles say what fills a seat. */
+    public int saidAt(int seat) {
+        return slots.at(seat, levels.words(slots.level(seat)));
+    }
+
+    /** The contract of a slot, all wrappings taken off. */
+    public TypeRef content(int slot) {
+        return Carrier.innermost(slots.slot(slot).contract());
     }
 
     /** A slot as people read it. */

@@ -4,6 +4,7 @@ import dev.patientharbor.code.CodeIndex;
 import dev.patientharbor.model.Profile;
 import dev.patientharbor.model.ProfileSet;
 import dev.patientharbor.model.Slot;
+import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.Written;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -11,6 +12,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /** Resolves every profile of a set against the code. */
 public final class Resolver {
@@ -19,8 +21,10 @@ public final class Resolver {
     private final CodeIndex code;
     private final ClassNames names;
     private final SlotTable slots = new SlotTable();
+    private final Levels levels = new Levels();
+    private final Areas areas;
     private final SlotFiller filler;
-    private final BindingResolver bindings;
+    private final WordsResolver words;
 
     private Resolver(ProfileSet set, CodeIndex code) {
         this.set = set;
@@ -28,8 +32,15 @@ public final class Resolver {
         names = new ClassNames(code, set.packages().stream().map(Written::text).toList());
         Generics generics = new Generics(code);
         Blueprints blueprints = new Blueprints(new NeedReader(code, generics, slots));
-        filler = new SlotFiller(code, slots, generics, blueprints);
-        bindings = new BindingResolver(names, slots, generics, blueprints);
+        areas = new Areas(set.areas(), names, code, levels);
+        SlotFinder finder = new SlotFinder(slots, levels, areas);
+        filler = new SlotFiller(code, slots, levels, finder, generics, blueprints);
+        words =
+                new WordsResolver(
+                        new BindingResolver(names, slots, generics, blueprints),
+                        names,
+                        levels,
+                        areas);
     }
 
     /**
@@ -59,7 +70,19 @@ public final class Resolver {
                             ? Optional.empty()
                             : Optional.of(new Wiring(profile, slots, filler, entrySlots)));
         }
-        return new ResolvedSet(set, code, names, slots, all, hierarchy.cycles(), entries, wirings);
+        return new ResolvedSet(
+                set,
+                code,
+                names,
+                slots,
+                levels,
+                areas,
+                words.unknownPlaces(),
+                all,
+                hierarchy.cycles(),
+                emptyAllowed(),
+                entries,
+                wirings);
     }
 
     private ResolvedProfile profile(
@@ -70,10 +93,16 @@ public final class Resolver {
                 number,
                 hierarchy,
                 parents,
-                declared.bindings().stream()
-                        .map(binding -> bindings.resolve(binding, number))
-                        .toList(),
-                declared.decorations().stream().map(one -> bindings.resolve(one, number)).toList());
+                words.resolve(declared, number),
+                slots,
+                levels);
+    }
+
+    private Set<TypeRef> emptyAllowed() {
+        return set.mayBeEmpty().stream()
+                .flatMap(text -> words.slot(text).stream())
+                .map(slot -> slots.slot(slot).contract())
+                .collect(Collectors.toSet());
     }
 
     private List<Integer> entrySlots(List<ResolvedEntry> entries) {

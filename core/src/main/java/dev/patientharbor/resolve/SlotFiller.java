@@ -3,47 +3,80 @@ package dev.patientharbor.resolve;
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.CodeIndex;
 import dev.patientharbor.model.Slot;
+import dev.patientharbor.model.Supply;
 import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.TypeRef.ClassType;
+import dev.patientharbor.resolve.SlotFinder.Found;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
 /**
- * Decides what fills a slot in a profile: its binding, one that fits, the class itself, or nothing.
+ * Decides what fills a slot at a level: its binding, a wrapping around other slots, one that fits,
+ * the class itself, or nothing.
  */
 final class SlotFiller {
 
     private final CodeIndex code;
     private final SlotTable slots;
+    private final Levels levels;
+    private final SlotFinder finder;
     private final Generics generics;
     private final Blueprints blueprints;
     private final ValueTypes values;
+    private final Variants variants;
 
     /** What fills a slot that nothing binds and nothing decorates: the same in every profile. */
     private final List<Outcome> bare = new ArrayList<>();
 
-    SlotFiller(CodeIndex code, SlotTable slots, Generics generics, Blueprints blueprints) {
+    SlotFiller(
+            CodeIndex code,
+            SlotTable slots,
+            Levels levels,
+            SlotFinder finder,
+            Generics generics,
+            Blueprints blueprints) {
         this.code = code;
         this.slots = slots;
+        this.levels = levels;
+        this.finder = finder;
         this.generics = generics;
         this.blueprints = blueprints;
         values = new ValueTypes(code);
+        variants = new Variants(slots, levels, finder, code);
     }
 
-    Outcome fill(int slot, ResolvedProfile profile) {
-        Optional<ResolvedBinding> binding = profile.binding(slot);
-        if (binding.isPresent()) {
-            return bound(slot, binding.get(), profile);
+    SlotFinder finder() {
+        return finder;
+    }
+
+    /** What stands in a seat, which is a slot at a level. */
+    Outcome fill(int seat, ResolvedProfile profile) {
+        int level = slots.level(seat);
+        Optional<Found> found =
+                level == Levels.WHOLE
+                        ? profile.binding(seat).map(one -> new Found(one, Levels.WHOLE))
+                        : finder.find(slots.plain(seat), level, profile);
+        if (found.isPresent()) {
+            return bound(seat, found.get(), profile);
         }
-        List<Integer> fitting = fitting(slot, profile);
+        Optional<Carrier> carrier = Carrier.of(slots.slot(seat).contract());
+        if (carrier.isPresent()) {
+            return wrapping(seat, carrier.get(), profile);
+        }
+        List<Integer> fitting = fitting(seat, profile);
         if (!fitting.isEmpty()) {
             return fitting.size() == 1
                     ? Outcome.alias(Optional.empty(), fitting.get(0))
                     : Outcome.several(fitting);
         }
-        List<ResolvedDecorator> decorators = usable(slot, profile);
-        return decorators.isEmpty() ? bare(slot) : unbound(slots.slot(slot), decorators);
+        if (!levels.reachesWhole(level)) {
+            return Outcome.nothing(Outcome.Kind.UNMET);
+        }
+        List<ResolvedDecorator> decorators = usable(seat, profile);
+        return decorators.isEmpty()
+                ? bare(slots.plain(seat))
+                : unbound(slots.slot(seat), decorators);
     }
 
     private Outcome bare(int slot) {
@@ -56,57 +89,117 @@ final class SlotFiller {
         return bare.get(slot);
     }
 
-    private static List<ResolvedDecorator> usable(int slot, ResolvedProfile profile) {
-        List<ResolvedDecorator> declared = profile.decorators(slot);
+    private static List<ResolvedDecorator> usable(int seat, ResolvedProfile profile) {
+        List<ResolvedDecorator> declared = profile.decorators(seat);
         return declared.isEmpty()
                 ? declared
                 : declared.stream().filter(ResolvedDecorator::isUsable).toList();
     }
 
-    private static Outcome bound(int slot, ResolvedBinding binding, ResolvedProfile profile) {
-        List<ResolvedDecorator> decorators = usable(slot, profile);
-        return decorators.isEmpty() ? binding.bareOutcome() : bound(binding, decorators);
+    private Outcome bound(int seat, Found found, ResolvedProfile profile) {
+        ResolvedBinding binding = found.binding();
+        if (binding.target().isPresent() && !binding.isBroken()) {
+            return Outcome.alias(Optional.of(binding), aim(seat, found, profile));
+        }
+        List<ResolvedDecorator> decorators = usable(seat, profile);
+        Outcome outcome = decorators.isEmpty() ? binding.bareOutcome() : bound(binding, decorators);
+        return found.level() == slots.level(seat) || !outcome.isMet()
+                ? outcome
+                : outcome.inLayers(slots.at(seat, found.level()), outcome.decorators());
+    }
+
+    /** Where an alias aims: looked up from the asker; the slot itself means the next level out. */
+    private int aim(int seat, Found found, ResolvedProfile profile) {
+        int target = found.binding().target().orElseThrow();
+        boolean itself = target == slots.plain(seat);
+        if (itself && found.level() == Levels.WHOLE) {
+            return seat;
+        }
+        return finder.ask(
+                target, itself ? levels.parent(found.level()) : slots.level(seat), profile);
     }
 
     /** What a binding makes of its slot, with the given decorators around it. */
     static Outcome bound(ResolvedBinding binding, List<ResolvedDecorator> decorators) {
         if (binding.isBroken()) {
-            return Outcome.broken(binding);
+            return Outcome.of(Outcome.Kind.BROKEN, Optional.of(binding));
         }
         if (binding.target().isPresent()) {
             return Outcome.alias(Optional.of(binding), binding.target().get());
+        }
+        Supply supply = binding.declared().supply();
+        if (supply instanceof Supply.None) {
+            return Outcome.of(Outcome.Kind.NONE, Optional.of(binding));
+        }
+        if (supply instanceof Supply.ToFill) {
+            return Outcome.of(Outcome.Kind.UNMET, Optional.of(binding));
         }
         return binding.blueprint()
                 .map(blueprint -> Outcome.object(Optional.of(binding), blueprint, decorators))
                 .orElseGet(() -> Outcome.mock(binding, decorators));
     }
 
+    private Outcome wrapping(int seat, Carrier carrier, ResolvedProfile profile) {
+        int level = slots.level(seat);
+        Slot slot = slots.slot(seat);
+        int content = slots.number(new Slot(carrier.content(), slot.key()));
+        switch (carrier.kind()) {
+            case OPTIONAL:
+                int inside = finder.ask(content, level, profile);
+                return isNothing(inside, profile)
+                        ? Outcome.nothing(Outcome.Kind.ABSENT)
+                        : Outcome.wrapping(Outcome.Kind.OPTIONAL, inside);
+            case DEFERRED:
+                return Outcome.wrapping(Outcome.Kind.DEFERRED, finder.ask(content, level, profile));
+            case COLLECTION:
+            case MAP:
+            default:
+                List<Integer> members = variants.of(carrier, level, profile);
+                boolean ofValues = members.isEmpty() && values.isValue(slot.contract());
+                return ofValues || carrier.content() instanceof TypeRef.Primitive
+                        ? Outcome.nothing(Outcome.Kind.VALUE_MISSING)
+                        : Outcome.collection(members);
+        }
+    }
+
+    /** Whether nothing stands in a seat, or in the one that stands in for it. */
+    private boolean isNothing(int seat, ResolvedProfile profile) {
+        int at = seat;
+        for (int steps = 0; steps < slots.size(); steps++) {
+            Outcome outcome = fill(at, profile);
+            if (outcome.kind() != Outcome.Kind.ALIAS || outcome.next().isEmpty()) {
+                return outcome.isNothing();
+            }
+            at = outcome.next().get();
+        }
+        return false;
+    }
+
     /** The bound slots of the same class and key that fit, where none is bound exactly. */
-    private List<Integer> fitting(int number, ResolvedProfile profile) {
-        Slot slot = slots.slot(number);
-        List<Integer> sameClass = slots.ofSameClass(number);
+    private List<Integer> fitting(int seat, ResolvedProfile profile) {
+        Slot slot = slots.slot(seat);
+        List<Integer> sameClass = slots.ofSameClass(seat);
         if (sameClass.size() == 1 || !(slot.contract() instanceof ClassType wanted)) {
             return List.of();
         }
+        int level = slots.level(seat);
         List<Integer> fitting = new ArrayList<>(0);
-        for (int other : sameClass) {
+        for (int other : List.copyOf(sameClass)) {
             Slot candidate = slots.slot(other);
-            if (other != number
+            if (other != slots.plain(seat)
                     && candidate.key().equals(slot.key())
-                    && profile.binding(other).isPresent()) {
+                    && finder.find(other, level, profile).isPresent()) {
                 boolean raw =
                         candidate.contract() instanceof ClassType type
                                 && type.arguments().isEmpty();
-                if (raw || isOpen(wanted) && generics.allows(wanted, candidate.contract())) {
-                    fitting.add(other);
+                if (raw
+                        || SlotFinder.isOpen(wanted)
+                                && generics.allows(wanted, candidate.contract())) {
+                    fitting.add(finder.ask(other, level, profile));
                 }
             }
         }
         return fitting;
-    }
-
-    private static boolean isOpen(ClassType type) {
-        return type.arguments().isEmpty() || !type.isExact();
     }
 
     private Outcome unbound(Slot slot, List<ResolvedDecorator> decorators) {

@@ -4,27 +4,33 @@ import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.TypeRef.ClassType;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 
-/** Gives each slot a number, so that the rest of resolving is done in arrays. */
+/**
+ * Gives each slot a number, so that the rest of resolving is done in arrays; and a number of its
+ * own to a slot at a level other than the whole profile.
+ */
 public final class SlotTable {
 
     private final Map<Slot, Integer> numbers = new HashMap<>();
+    private final Map<Long, Integer> atLevels = new HashMap<>();
     private final List<Slot> slots = new ArrayList<>();
+    private int[] plain = new int[64];
+    private int[] level = new int[64];
     private final Map<String, List<Integer>> byContractClass = new HashMap<>();
     private final List<List<Integer>> ofSameClass = new ArrayList<>();
 
-    /** The number of a slot, a new one if it is new. */
+    /** The number of a slot in the whole profile, a new one if it is new. */
     int number(Slot slot) {
         Integer known = numbers.get(slot);
         if (known != null) {
             return known;
         }
-        int number = slots.size();
+        int number = add(slot, slots.size(), Levels.WHOLE);
         numbers.put(slot, number);
-        slots.add(slot);
         List<Integer> same =
                 byContractClass.computeIfAbsent(
                         className(slot.contract()), name -> new ArrayList<>(1));
@@ -33,8 +39,48 @@ public final class SlotTable {
         return number;
     }
 
+    /** The number of the same slot at a level. */
+    int at(int number, int wanted) {
+        int whole = plain[number];
+        if (wanted == Levels.WHOLE || wanted == level[number]) {
+            return wanted == Levels.WHOLE ? whole : number;
+        }
+        Long key = (long) whole << Integer.SIZE | wanted;
+        Integer known = atLevels.get(key);
+        if (known != null) {
+            return known;
+        }
+        int added = add(slots.get(whole), whole, wanted);
+        ofSameClass.add(ofSameClass.get(whole));
+        atLevels.put(key, added);
+        return added;
+    }
+
+    private int add(Slot slot, int whole, int at) {
+        int number = slots.size();
+        if (number == plain.length) {
+            plain = Arrays.copyOf(plain, 2 * number);
+            level = Arrays.copyOf(level, 2 * number);
+        }
+        plain[number] = whole;
+        level[number] = at;
+        slots.add(slot);
+        return number;
+    }
+
+    /** The slot, whatever the level. */
     public Slot slot(int number) {
         return slots.get(number);
+    }
+
+    /** The number of the same slot in the whole profile. */
+    public int plain(int number) {
+        return plain[number];
+    }
+
+    /** The level that a number stands for. */
+    public int level(int number) {
+        return level[number];
     }
 
     int size() {
@@ -42,8 +88,8 @@ public final class SlotTable {
     }
 
     /**
-     * The slots whose contract is the same class, with whatever arguments and key, in order of
-     * number.
+     * The slots whose contract is the same class, with whatever arguments and key, in the whole
+     * profile, in order of number.
      */
     public List<Integer> ofSameClass(int number) {
         return ofSameClass.get(number);

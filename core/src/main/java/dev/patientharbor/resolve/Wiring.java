@@ -1,19 +1,27 @@
 package dev.patientharbor.resolve;
 
+import dev.patientharbor.model.Supply;
 import dev.patientharbor.plan.AnswerKind;
-import dev.patientharbor.resolve.Outcome.NeedVisitor;
+import dev.patientharbor.resolve.Outcome.Kind;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
+import java.util.Collections;
 import java.util.EnumMap;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
-/** Everything that the entry consumers of one profile lead to. */
+/**
+ * Everything that the entry consumers of one profile lead to, as seats: a seat is a slot at a
+ * level, and in the whole profile it has the number of the slot.
+ */
 public final class Wiring {
 
     private static final int NONE = -1;
+    private static final int[] NOWHERE = {};
 
     private final ResolvedProfile profile;
     private final SlotTable slots;
@@ -25,20 +33,29 @@ public final class Wiring {
     private final List<Integer> aliases = new ArrayList<>(0);
     private Outcome[] outcomes;
     private int[] reachedFrom;
+    private Set<ResolvedBinding> used;
 
     /**
-     * One need on the way from an entry consumer: the object that asks, the class that asks for it,
-     * and the need.
+     * One need on the way from an entry consumer: the seat of the object that asks, the class that
+     * asks, and the need.
      */
     public record Step(int object, Blueprint consumer, Need need) {}
+
+    /** Receives needs, each with the seat to which it leads. */
+    public interface NeedVisitor {
+        void visit(Blueprint consumer, Need need, int asked);
+    }
 
     Wiring(ResolvedProfile profile, SlotTable slots, SlotFiller filler, List<Integer> entries) {
         this.profile = profile;
         this.slots = slots;
         this.filler = filler;
-        this.entries = List.copyOf(entries);
         outcomes = new Outcome[slots.size()];
         reachedFrom = new int[slots.size()];
+        this.entries =
+                entries.stream()
+                        .map(slot -> filler.finder().ask(slot, Levels.WHOLE, profile))
+                        .toList();
         follow();
     }
 
@@ -46,106 +63,201 @@ public final class Wiring {
         return profile;
     }
 
-    /** The slots of the entry consumers. */
+    /** The seats of the entry consumers. */
     public List<Integer> entries() {
         return entries;
     }
 
-    /** The number of slots that are asked for, those that stand in for others included. */
+    /** Whether a binding fills a seat, or turns it down, at whatever level it is asked for. */
+    public boolean isUsed(ResolvedBinding binding) {
+        if (used == null) {
+            used = Collections.newSetFromMap(new IdentityHashMap<>());
+            for (int i = 0; i < count; i++) {
+                outcomes[reached[i]].binding().ifPresent(used::add);
+            }
+        }
+        boolean leavesOut =
+                binding.target().isPresent() || binding.declared().supply() instanceof Supply.None;
+        return used.contains(binding) || leavesOut && isConsidered(binding);
+    }
+
+    /** What stands in for a member, or is absent on purpose, is asked for by way of a wrapping. */
+    private boolean isConsidered(ResolvedBinding binding) {
+        int slot = slots.plain(binding.slot().orElseThrow());
+        for (int i = 0; i < count; i++) {
+            int seat = reached[i];
+            Kind kind = outcomes[seat].kind();
+            if ((kind == Kind.ABSENT || kind == Kind.COLLECTION)
+                    && slots.slot(slot)
+                            .contract()
+                            .equals(Carrier.innermost(slots.slot(seat).contract()))) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** The number of seats that are asked for, those that stand in for others included. */
     public int reachedSize() {
         return count;
     }
 
-    /** One of the slots that are asked for, by its place in line, nearest to the entries first. */
+    /** One of the seats that are asked for, by its place in line, nearest to the entries first. */
     public int reached(int place) {
         return reached[place];
     }
 
-    /** The reached slots with which something is wrong, in that order. */
+    /** The reached seats with which something is wrong, in that order. */
     public List<Integer> unsound() {
         return unsound;
     }
 
-    /** The reached slots for which another stands in, in that order. */
+    /** The reached seats for which another stands in, in that order. */
     public List<Integer> aliases() {
         return aliases;
     }
 
-    public boolean isReached(int slot) {
-        return slot < outcomes.length && outcomes[slot] != null;
+    public boolean isReached(int seat) {
+        return seat < outcomes.length && outcomes[seat] != null;
     }
 
-    /** What fills a slot, reached or not. */
-    public Outcome outcome(int slot) {
-        return isReached(slot) ? outcomes[slot] : filler.fill(slot, profile);
+    /** What fills a seat, reached or not. */
+    public Outcome outcome(int seat) {
+        return isReached(seat) ? outcomes[seat] : filler.fill(seat, profile);
     }
 
     /**
-     * The need through which a slot was first reached; empty for an entry consumer and for a slot
-     * that stands in.
+     * The need through which a seat was first reached, if need be by way of what stands in or
+     * wraps; empty for an entry consumer.
      */
-    public Optional<Step> firstStep(int slot) {
-        int from = isReached(slot) ? reachedFrom[slot] : NONE;
+    public Optional<Step> firstStep(int seat) {
+        int to = seat;
+        int from = isReached(seat) ? reachedFrom[seat] : NONE;
+        while (from != NONE && outcomes[from].blueprint().isEmpty() && !asks(from, to)) {
+            to = from;
+            from = reachedFrom[from];
+        }
         if (from == NONE) {
             return Optional.empty();
         }
+        int aim = to;
+        int object = from;
         List<Step> steps = new ArrayList<>();
-        outcomes[from].eachNeed(
-                (consumer, need) -> {
-                    if (need.slot() == slot) {
-                        steps.add(new Step(from, consumer, need));
+        eachNeed(
+                from,
+                (consumer, need, asked) -> {
+                    if (asked == aim) {
+                        steps.add(new Step(object, consumer, need));
                     }
                 });
-        return Optional.of(steps.get(0));
+        return steps.isEmpty() ? firstStep(from) : Optional.of(steps.get(0));
+    }
+
+    private boolean asks(int seat, int asked) {
+        return Arrays.stream(needs(seat)).anyMatch(one -> one == asked);
     }
 
     /**
-     * The slot at the end of the line of slots that stand in for one another; empty if the line is
+     * The seat at the end of the line of those that stand in for one another; empty if the line is
      * a circle.
      */
-    public Optional<Integer> settled(int slot) {
-        int end = end(slot);
+    public Optional<Integer> settled(int seat) {
+        int end = end(seat, false);
         return end == NONE ? Optional.empty() : Optional.of(end);
     }
 
-    private int end(int slot) {
-        int at = slot;
+    /** The same, and behind what may be absent or is made when it is asked for. */
+    public Optional<Integer> received(int seat) {
+        int end = end(seat, true);
+        return end == NONE ? Optional.empty() : Optional.of(end);
+    }
+
+    private int end(int seat, boolean unwrapped) {
+        int at = seat;
         for (int steps = 0; steps <= count; steps++) {
-            Optional<Integer> next = outcome(at).next();
-            if (next.isEmpty()) {
+            Outcome outcome = outcome(at);
+            boolean ends = outcome.next().isEmpty() || !unwrapped && outcome.kind() != Kind.ALIAS;
+            if (ends) {
                 return at;
             }
-            at = next.get();
+            at = outcome.next().get();
         }
         return NONE;
     }
 
-    /** What a need for a slot receives; empty if the slots that stand in for it go in a circle. */
-    public Optional<Outcome> answer(int slot) {
-        return settled(slot).map(this::outcome);
+    /** The seat at which an alias aims that is bound in this profile. */
+    public int aim(ResolvedBinding alias) {
+        int level = slots.level(alias.slot().orElseThrow());
+        int target = alias.target().orElseThrow();
+        boolean itself = target == slots.plain(alias.slot().orElseThrow());
+        return filler.finder().ask(target, itself ? Levels.WHOLE : level, profile);
+    }
+
+    /** What a need receives; empty if what stands in goes in a circle. */
+    public Optional<Outcome> answer(int seat) {
+        return settled(seat).map(this::outcome);
+    }
+
+    /** Hands over each need of the object in a seat: the decorators' and the core's. */
+    public void eachNeed(int seat, NeedVisitor visitor) {
+        int[] asked = needs(seat);
+        int[] next = {0};
+        outcomes[seat].eachNeed(
+                (consumer, need) -> visitor.visit(consumer, need, asked[next[0]++]));
+    }
+
+    /** The seats to which the needs of the object in a seat lead, one for each need. */
+    public int[] needs(int seat) {
+        Outcome outcome = outcomes[seat];
+        if (outcome.asks().length == 0 || isPlain(seat)) {
+            return outcome.asks();
+        }
+        int[] asked = new int[outcome.asks().length];
+        int[] next = {0};
+        outcome.eachNeed(
+                (consumer, need) ->
+                        asked[next[0]++] =
+                                filler.finder().seatFor(seat, consumer.facts(), need, profile));
+        return asked;
+    }
+
+    private boolean isPlain(int seat) {
+        return profile.isPlain() && slots.level(seat) == Levels.WHOLE;
     }
 
     /**
-     * Hands over each need of the object in a slot, and the class that has it: the decorators' and
-     * the core's.
+     * The seats to which the arrows of a reached seat lead: what it asks for, stands in, wraps or
+     * holds.
+     *
+     * @param deferred whether what is only made when it is asked for counts
      */
-    public void eachNeed(int slot, NeedVisitor visitor) {
-        outcomes[slot].eachNeed(visitor);
-    }
-
-    /** The slots to which the arrows of a reached slot lead: what it asks for, what stands in. */
-    public int[] leadsTo(int slot) {
-        Outcome outcome = outcomes[slot];
-        return outcome.next().isEmpty() ? outcome.asks() : new int[] {outcome.next().get()};
+    public int[] leadsTo(int seat, boolean deferred) {
+        Outcome outcome = outcomes[seat];
+        if (outcome.next().isPresent()) {
+            return outcome.kind() == Kind.DEFERRED && !deferred
+                    ? NOWHERE
+                    : new int[] {outcome.next().get()};
+        }
+        if (outcome.kind() == Kind.COLLECTION) {
+            return outcome.candidates().stream().mapToInt(Integer::intValue).toArray();
+        }
+        int[] needs = needs(seat);
+        if (outcome.core().isEmpty()) {
+            return needs;
+        }
+        int[] all = Arrays.copyOf(needs, needs.length + 1);
+        all[needs.length] = outcome.core().get();
+        return all;
     }
 
     /** How many needs receive what. */
     public Map<AnswerKind, Integer> answers() {
         int[] byKind = new int[AnswerKind.values().length];
         for (int i = 0; i < count; i++) {
-            for (int asked : outcomes[reached[i]].asks()) {
-                int end = outcomes[asked].next().isEmpty() ? asked : end(asked);
-                byKind[end == NONE ? AnswerKind.UNMET.ordinal() : answerAt(end)]++;
+            for (int asked : needs(reached[i])) {
+                int end = outcomes[asked].next().isEmpty() ? asked : end(asked, true);
+                AnswerKind kind = end == NONE ? AnswerKind.UNMET : outcomes[end].answer();
+                byKind[kind.ordinal()]++;
             }
         }
         Map<AnswerKind, Integer> answers = new EnumMap<>(AnswerKind.class);
@@ -157,46 +269,41 @@ public final class Wiring {
         return answers;
     }
 
-    private int answerAt(int slot) {
-        return outcomes[slot].answer().ordinal();
-    }
-
     private void follow() {
         BitSet seen = new BitSet();
         for (int entry : entries) {
             enter(entry, NONE, seen);
         }
         for (int i = 0; i < count; i++) {
-            int slot = reached[i];
-            Outcome outcome = filler.fill(slot, profile);
-            outcomes[slot] = outcome;
+            int seat = reached[i];
+            Outcome outcome = filler.fill(seat, profile);
+            outcomes[seat] = outcome;
             if (!outcome.isSound()) {
-                unsound.add(slot);
+                unsound.add(seat);
             }
-            if (outcome.next().isPresent()) {
-                aliases.add(slot);
-                enter(outcome.next().get(), NONE, seen);
+            if (outcome.kind() == Kind.ALIAS) {
+                aliases.add(seat);
             }
-            for (int asked : outcome.asks()) {
-                enter(asked, slot, seen);
+            for (int to : leadsTo(seat, true)) {
+                enter(to, seat, seen);
             }
         }
     }
 
-    private void enter(int slot, int from, BitSet seen) {
-        if (seen.get(slot)) {
+    private void enter(int seat, int from, BitSet seen) {
+        if (seen.get(seat)) {
             return;
         }
-        seen.set(slot);
-        if (slot >= outcomes.length) {
+        seen.set(seat);
+        if (seat >= outcomes.length) {
             int roomy = slots.size() + slots.size() / 2;
             outcomes = Arrays.copyOf(outcomes, roomy);
             reachedFrom = Arrays.copyOf(reachedFrom, roomy);
         }
-        reachedFrom[slot] = from;
+        reachedFrom[seat] = from;
         if (count == reached.length) {
             reached = Arrays.copyOf(reached, 2 * count);
         }
-        reached[count++] = slot;
+        reached[count++] = seat;
     }
 }

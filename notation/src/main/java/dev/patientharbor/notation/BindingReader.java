@@ -11,7 +11,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
-/** Reads one binding: a class alone, the word {@code mock}, or a map with one supply. */
+/** Reads one binding: a class alone, a reserved word, or a map with one supply. */
 final class BindingReader {
 
     private static final String MOCK = "mock";
@@ -25,10 +25,7 @@ final class BindingReader {
                             text ->
                                     new Binding(
                                             slot,
-                                            text.text().equals(MOCK)
-                                                    ? new Supply.Mock()
-                                                    : new Supply.OfClass(
-                                                            ImplementationKind.REAL, text),
+                                            inOneWord(text),
                                             Optional.empty(),
                                             Optional.empty(),
                                             at));
@@ -52,7 +49,7 @@ final class BindingReader {
                         target -> {
                             said.add("same-as");
                             target.text("a slot")
-                                    .flatMap(text -> ProfileReader.slot(text, piece.faults()))
+                                    .flatMap(text -> WordsReader.slot(text, piece.faults()))
                                     .ifPresent(other -> supplies.add(new Supply.SameAs(other)));
                         });
         Optional<Lifetime> lifetime = fields.take("lifetime").flatMap(BindingReader::lifetime);
@@ -85,6 +82,17 @@ final class BindingReader {
         return supplies.stream()
                 .findFirst()
                 .map(supply -> new Binding(slot, supply, lifetime, constructor, at));
+    }
+
+    /** The reserved words, and for every other word a class of that name. */
+    private static Supply inOneWord(Written text) {
+        return switch (text.text()) {
+            case MOCK -> new Supply.Mock();
+            case "none" -> new Supply.None();
+            case "removed" -> new Supply.Removed();
+            case "to-fill" -> new Supply.ToFill();
+            default -> new Supply.OfClass(ImplementationKind.REAL, text);
+        };
     }
 
     private static void ofClass(

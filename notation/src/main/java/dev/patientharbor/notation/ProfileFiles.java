@@ -59,6 +59,8 @@ public final class ProfileFiles {
                 List.of(),
                 Lifetime.SHARED,
                 List.of(),
+                List.of(),
+                List.of(),
                 Where.startOf(name));
     }
 }

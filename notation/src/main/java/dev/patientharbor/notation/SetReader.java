@@ -1,5 +1,6 @@
 package dev.patientharbor.notation;
 
+import dev.patientharbor.model.Area;
 import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.Profile;
 import dev.patientharbor.model.ProfileSet;
@@ -44,6 +45,13 @@ final class SetReader {
                 file.take("default-lifetime")
                         .flatMap(BindingReader::lifetime)
                         .orElse(Lifetime.SHARED);
+        List<Written> mayBeEmpty = texts(file, "may-be-empty", "a slot, or a list of slots");
+        List<Area> areas = new ArrayList<>();
+        file.take("areas")
+                .ifPresent(
+                        piece ->
+                                piece.fields("areas")
+                                        .each((name, area) -> areas.add(area(name, area))));
         List<Profile> profiles = new ArrayList<>();
         file.take("profiles")
                 .ifPresent(
@@ -55,7 +63,16 @@ final class SetReader {
                                                                 ProfileReader.read(
                                                                         name, profile))));
         file.tellUnknown();
-        return new ProfileSet(title, code, packages, entry, lifetime, profiles, root.at());
+        return new ProfileSet(
+                title, code, packages, entry, lifetime, mayBeEmpty, areas, profiles, root.at());
+    }
+
+    private static Area area(Written name, Piece piece) {
+        Fields area = piece.fields("the area " + name.text());
+        Optional<Written> inside = area.take("inside").flatMap(one -> one.text("an area"));
+        List<Written> members = texts(area, "members", "a class, a pattern, or a list of them");
+        area.tellUnknown();
+        return new Area(name.text(), inside, members, name.at());
     }
 
     private static List<Written> texts(Fields file, String key, String wanted) {

@@ -60,7 +60,7 @@ class MalformedFileTest {
         assertEquals("x/classes", file.codeRoots().get(0).path().toString());
         assertEquals(
                 List.of("f:9:7", "f:10:7", "f:11:7"),
-                file.set().profiles().get(0).bindings().stream()
+                file.set().profiles().get(0).words().bindings().stream()
                         .map(binding -> binding.at().text())
                         .toList());
         assertEquals(

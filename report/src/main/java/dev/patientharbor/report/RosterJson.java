@@ -11,6 +11,7 @@ import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.Key;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.plan.Answer;
+import dev.patientharbor.plan.AnswerKind;
 import dev.patientharbor.plan.Plan;
 import dev.patientharbor.plan.Row;
 import java.io.IOException;
@@ -84,22 +85,34 @@ public final class RosterJson {
     }
 
     private void write(Row row) throws IOException {
-        Answer answer = row.answer();
+        write(row, row.slot().key(), row.carrier(), row.answer());
+    }
+
+    /** A row, or a member of a collection, which has the same fields and a key of its own. */
+    private void write(Row row, Optional<Key> key, Optional<String> carrier, Answer answer)
+            throws IOException {
         json.writeStartObject();
         json.writeStringField("consumer", row.consumer());
         json.writeStringField("need", row.need());
         json.writeStringField("place", row.place().code());
         string("as", row.as().map(Slot::text));
-        json.writeNullField("within");
+        string("within", row.within());
         json.writeStringField("contract", row.slot().contract().text());
-        json.writeNullField("carrier");
-        string("key", row.slot().key().map(Key::text));
+        string("carrier", carrier);
+        string("key", key.map(Key::text));
         json.writeStringField("kind", answer.kind().word());
         string("implementation", answer.implementation());
         strings("decorators", answer.decorators());
         string("lifetime", answer.lifetime().map(choice -> choice.lifetime().word()));
         string("instance", answer.instance());
         string("origin", answer.origin().map(Where::text));
+        if (answer.kind() == AnswerKind.COLLECTION) {
+            json.writeArrayFieldStart("elements");
+            for (Answer.Element one : answer.elements()) {
+                write(row, one.key(), one.carrier(), one.answer());
+            }
+            json.writeEndArray();
+        }
         json.writeEndObject();
     }
 

@@ -111,16 +111,27 @@ public final class RosterText {
         Map<String, Told> told = new LinkedHashMap<>();
         byProfile.forEach(
                 (profile, row) -> {
-                    String about = about(profile, row);
-                    String all =
-                            Words.chain(verdict, row.answer())
-                                    + Words.core(verdict, row.answer())
-                                    + about;
+                    String about = about(profile, row, row.answer());
+                    String all = told(profile, row, row.answer());
                     told.computeIfAbsent(all, one -> new Told(row, about, new ArrayList<>()))
                             .profiles()
                             .add(profile);
                 });
         return List.copyOf(told.values());
+    }
+
+    /** All that is told of an answer, its elements included. */
+    private String told(String profile, Row row, Answer answer) {
+        StringBuilder told = new StringBuilder(Words.chain(verdict, answer));
+        told.append(Words.core(verdict, answer)).append(about(profile, row, answer));
+        for (Answer.Element element : answer.elements()) {
+            told.append('\n').append(key(element)).append(told(profile, row, element.answer()));
+        }
+        return told.toString();
+    }
+
+    private static String key(Answer.Element element) {
+        return element.key().map(key -> "@" + key.written()).orElse("(plain)");
     }
 
     private int labelWidth(Map<Need, List<Told>> needs) {
@@ -143,13 +154,14 @@ public final class RosterText {
         return verdict.shortName(row.consumer())
                 + row.as()
                         .map(slot -> " · in the slot " + Words.slot(verdict, slot))
-                        .orElse(" · entry consumer");
+                        .orElse(" · entry consumer")
+                + row.within().map(level -> " · within " + verdict.shortName(level)).orElse("");
     }
 
     private void need(Row row) {
         page.line(2)
                 .put(row.need())
-                .put("· " + Words.slot(verdict, row.slot()) + " ·")
+                .put("· " + Words.asked(verdict, row) + " ·")
                 .put(Tone.QUIET, row.place().words())
                 .end();
     }
@@ -163,11 +175,24 @@ public final class RosterText {
                 .put(Words.tone(answer.kind()), Words.core(verdict, answer))
                 .put(Tone.QUIET, told.about())
                 .end();
+        elements(told, answer, column);
+    }
+
+    private void elements(Told told, Answer answer, int column) {
+        int keys = CheckText.widest(answer.elements().stream().map(RosterText::key).toList()) + 1;
+        for (Answer.Element element : answer.elements()) {
+            page.line(column)
+                    .put(Tone.QUIET, key(element))
+                    .tab(column + keys)
+                    .put(Words.chain(verdict, element.answer()))
+                    .put(Words.tone(element.answer().kind()), Words.core(verdict, element.answer()))
+                    .put(Tone.QUIET, about(told.profiles().get(0), told.row(), element.answer()))
+                    .end();
+        }
     }
 
     /** Lifetime, who else holds it, where it was said, and what that hides. */
-    private String about(String profile, Row row) {
-        Answer answer = row.answer();
+    private String about(String profile, Row row, Answer answer) {
         StringBuilder about = new StringBuilder();
         answer.lifetime()
                 .ifPresent(one -> about.append("· ").append(one.lifetime().word()).append(' '));
@@ -175,10 +200,13 @@ public final class RosterText {
             answer.instance().ifPresent(label -> about.append(label).append(' '));
         }
         answer.lifetime().ifPresent(one -> about.append(one.by().words()));
-        List<String> others = sharing.get(profile).othersWith(row);
+        List<String> others = sharing.get(profile).othersWith(row.consumer(), answer);
         if (!others.isEmpty()) {
             about.append(", with ").append(Words.classes(verdict, others));
         }
+        answer.fills()
+                .flatMap(Answer.Seat::within)
+                .ifPresent(level -> about.append(", within ").append(verdict.shortName(level)));
         answer.origin().ifPresent(at -> about.append(" · ").append(place(at)));
         for (Answer.Hidden hidden : answer.hides()) {
             about.append(", hides ").append(hidden.supply()).append(' ').append(place(hidden.at()));

@@ -2,7 +2,9 @@ package dev.patientharbor.report;
 
 import dev.patientharbor.check.ProfileVerdict;
 import dev.patientharbor.check.Verdict;
+import dev.patientharbor.model.Slot;
 import dev.patientharbor.plan.Answer;
+import dev.patientharbor.plan.Answer.Seat;
 import dev.patientharbor.plan.Row;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -49,13 +51,13 @@ public final class RosterTree {
     private void profile(String name) {
         page.blank().line(0).put(Tone.TITLE, name).end();
         Map<String, List<Row>> entries = new LinkedHashMap<>();
-        Map<String, List<Row>> bySlot = new HashMap<>();
+        Map<Seat, List<Row>> bySlot = new HashMap<>();
         for (Row row : verdict.plan(name).rows()) {
             if (row.as().isEmpty()) {
                 entries.computeIfAbsent(row.consumer(), one -> new ArrayList<>()).add(row);
             }
-            String slot = row.as().map(one -> one.text()).orElse(row.consumer());
-            bySlot.computeIfAbsent(slot, one -> new ArrayList<>()).add(row);
+            Slot slot = row.as().orElseGet(() -> Slot.of(row.consumer()));
+            bySlot.computeIfAbsent(new Seat(slot, row.within()), one -> new ArrayList<>()).add(row);
         }
         Set<String> unfolded = new HashSet<>();
         entries.forEach(
@@ -67,19 +69,36 @@ public final class RosterTree {
 
     private record Step(Row row, int depth) {}
 
-    private void unfold(List<Row> rows, Map<String, List<Row>> bySlot, Set<String> unfolded) {
+    private void unfold(List<Row> rows, Map<Seat, List<Row>> bySlot, Set<String> unfolded) {
         Deque<Step> open = new ArrayDeque<>();
         push(rows, 1, open);
         while (!open.isEmpty()) {
             Step step = open.pop();
             Answer answer = step.row().answer();
-            List<Row> below = answer.fills().map(slot -> bySlot.get(slot.text())).orElse(null);
+            List<Row> below = answer.fills().map(bySlot::get).orElse(null);
             boolean known = answer.instance().filter(label -> !unfolded.add(label)).isPresent();
             line(step, known && below != null);
             if (below != null && !known) {
                 push(below, step.depth() + 1, open);
             }
+            List<Answer.Element> elements = answer.elements();
+            for (int i = elements.size() - 1; i >= 0; i--) {
+                open.push(new Step(element(step.row(), elements.get(i)), step.depth() + 1));
+            }
         }
+    }
+
+    /** A member of a collection, shown as if it were asked for by itself. */
+    private static Row element(Row row, Answer.Element element) {
+        return new Row(
+                row.consumer(),
+                "member",
+                row.place(),
+                row.as(),
+                row.within(),
+                new Slot(row.slot().contract(), element.key()),
+                element.carrier(),
+                element.answer());
     }
 
     private static void push(List<Row> rows, int depth, Deque<Step> open) {
@@ -94,7 +113,7 @@ public final class RosterTree {
         int indent = 2 + 2 * Math.min(step.depth(), 12);
         page.line(indent)
                 .put(Tone.QUIET, step.depth() + " " + row.need())
-                .put(Words.slot(verdict, row.slot()) + ":")
+                .put(Words.asked(verdict, row) + ":")
                 .put(Words.chain(verdict, answer))
                 .put(Words.tone(answer.kind()), Words.core(verdict, answer))
                 .put(

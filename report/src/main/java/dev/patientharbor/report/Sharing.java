@@ -1,5 +1,6 @@
 package dev.patientharbor.report;
 
+import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.Plan;
 import dev.patientharbor.plan.Row;
 import java.util.HashMap;
@@ -14,20 +15,24 @@ final class Sharing {
 
     Sharing(Plan plan) {
         for (Row row : plan.rows()) {
-            row.answer()
-                    .instance()
-                    .ifPresent(
-                            label ->
-                                    holders.computeIfAbsent(label, one -> new TreeSet<>())
-                                            .add(row.consumer()));
+            add(row.consumer(), row.answer());
         }
     }
 
-    /** The other consumers that hold what a row receives, binary names, sorted. */
-    List<String> othersWith(Row row) {
-        return row.answer().instance().map(holders::get).stream()
+    private void add(String consumer, Answer answer) {
+        answer.instance()
+                .ifPresent(
+                        label ->
+                                holders.computeIfAbsent(label, one -> new TreeSet<>())
+                                        .add(consumer));
+        answer.elements().forEach(element -> add(consumer, element.answer()));
+    }
+
+    /** The other consumers that hold what one consumer receives, binary names, sorted. */
+    List<String> othersWith(String consumer, Answer answer) {
+        return answer.instance().map(holders::get).stream()
                 .flatMap(TreeSet::stream)
-                .filter(name -> !name.equals(row.consumer()))
+                .filter(name -> !name.equals(consumer))
                 .toList();
     }
 }

@@ -4,9 +4,10 @@ import dev.patientharbor.check.Verdict;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.AnswerKind;
+import dev.patientharbor.plan.Row;
 import java.util.List;
 import java.util.Optional;
-import java.util.StringJoiner;
+import java.util.stream.Collectors;
 
 /** The phrases that several outputs share; class names short, unless two would look the same. */
 final class Words {
@@ -22,6 +23,8 @@ final class Words {
         return switch (kind) {
             case REAL -> Tone.REAL;
             case FAKE, STUB, MOCK -> Tone.STAND_IN;
+            case COLLECTION -> Tone.TITLE;
+            case ABSENT -> Tone.QUIET;
             case UNMET -> Tone.BAD;
         };
     }
@@ -30,10 +33,16 @@ final class Words {
         return slot.text(verdict::shortName);
     }
 
+    /** What is asked for, and what it is wrapped in: {@code WeatherFeed, as List}. */
+    static String asked(Verdict verdict, Row row) {
+        return slot(verdict, row.slot()) + row.carrier().map(one -> ", as " + one).orElse("");
+    }
+
     static String classes(Verdict verdict, List<String> binaryNames) {
-        StringJoiner names = new StringJoiner(", ");
-        binaryNames.forEach(name -> names.add(verdict.shortName(name)));
-        return names.toString();
+        return binaryNames.stream()
+                .map(verdict::shortName)
+                .sorted()
+                .collect(Collectors.joining(", "));
     }
 
     /**
@@ -50,6 +59,12 @@ final class Words {
     static String core(Verdict verdict, Answer answer) {
         if (!answer.isMet()) {
             return "UNMET";
+        }
+        if (answer.kind() == AnswerKind.COLLECTION) {
+            return "collection of " + answer.elements().size();
+        }
+        if (answer.kind() == AnswerKind.ABSENT) {
+            return "absent, by permission";
         }
         Optional<String> name = answer.implementation().map(verdict::shortName);
         return answer.kind().word() + name.map(one -> " " + one).orElse("");

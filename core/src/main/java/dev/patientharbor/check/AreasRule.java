@@ -1,0 +1,80 @@
+package dev.patientharbor.check;
+
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.finding.NearNames;
+import dev.patientharbor.model.Area;
+import dev.patientharbor.resolve.Areas;
+import dev.patientharbor.resolve.Lookup;
+import dev.patientharbor.resolve.ResolvedSet;
+import java.util.List;
+
+/** Tells areas that do not exist, that enclose themselves, or that share a member. */
+final class AreasRule implements Rule {
+
+    @Override
+    public void check(ResolvedSet set, Reporter reporter) {
+        for (Areas.UnknownArea one : set.areas().unknown()) {
+            reporter.report(unknown(set, one));
+        }
+        for (Lookup member : set.areas().unknownMembers()) {
+            reporter.report(NamesRule.finding(set, member));
+        }
+        for (Lookup place : set.unknownPlaces()) {
+            Finding asClass = NamesRule.finding(set, place);
+            List<String> near = NearNames.of(place.written().text(), names(set));
+            reporter.report(
+                    place.isAmbiguous()
+                            ? asClass
+                            : Finding.of(
+                                            FindingKinds.UNKNOWN_AREA,
+                                            place.written().at(),
+                                            place.written().text(),
+                                            place.written().text()
+                                                    + " is no area, and no class on the code"
+                                                    + " path.")
+                                    .withAny("did you mean", near)
+                                    .withAny("classes", set.names().near(place.written().text()))
+                                    .with("areas", list(set)));
+        }
+        for (Areas.Overlap overlap : set.areas().overlaps()) {
+            String name = set.names().shortName(overlap.className());
+            reporter.report(
+                    Finding.of(
+                                    FindingKinds.AREAS_OVERLAP,
+                                    overlap.second().at(),
+                                    overlap.className(),
+                                    name
+                                            + " is a member of two areas, "
+                                            + overlap.first().name()
+                                            + " and "
+                                            + overlap.second().name()
+                                            + ", and neither encloses the other.")
+                            .with("do", "take it out of one, or put one area inside the other"));
+        }
+    }
+
+    private static Finding unknown(ResolvedSet set, Areas.UnknownArea one) {
+        String name = one.written().text();
+        Finding finding =
+                Finding.of(
+                        FindingKinds.UNKNOWN_AREA,
+                        one.written().at(),
+                        name,
+                        one.circle()
+                                ? "The area " + name + " would enclose itself."
+                                : "There is no area " + name + ".");
+        return one.circle()
+                ? finding.with("do", "take one of the two out of the other's inside")
+                : finding.withAny("did you mean", one.near()).with("areas", list(set));
+    }
+
+    private static List<String> names(ResolvedSet set) {
+        return set.declared().areas().stream().map(Area::name).toList();
+    }
+
+    private static String list(ResolvedSet set) {
+        List<String> names = names(set);
+        return names.isEmpty() ? "none are declared" : String.join(", ", names);
+    }
+}

@@ -1,0 +1,83 @@
+package dev.patientharbor.check;
+
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.model.Supply;
+import dev.patientharbor.resolve.ResolvedBinding;
+import dev.patientharbor.resolve.ResolvedProfile;
+import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.resolve.Wiring;
+import java.util.List;
+
+/**
+ * Tells words that remove what is not there, and slots that are left to be filled by a child and
+ * never are.
+ */
+final class ChangeRule implements Rule {
+
+    @Override
+    public void check(ResolvedSet set, Reporter reporter) {
+        for (ResolvedProfile owner : set.profiles()) {
+            for (ResolvedBinding binding : owner.removesNothing()) {
+                reporter.report(
+                        owner,
+                        profile -> profile.isOrExtends(owner.number()),
+                        List.of(),
+                        removesNothing(set, binding));
+            }
+            for (ResolvedBinding binding : owner.own()) {
+                if (binding.declared().supply() instanceof Supply.ToFill) {
+                    tellUnfilled(set, reporter, binding);
+                }
+            }
+        }
+    }
+
+    private static Finding removesNothing(ResolvedSet set, ResolvedBinding binding) {
+        String slot = set.text(binding.slot().orElseThrow());
+        return Finding.of(
+                        FindingKinds.NOTHING_TO_CHANGE,
+                        binding.declared().at(),
+                        slot,
+                        slot + " is removed, and no binding of it is inherited.")
+                .with("do", "take the line out");
+    }
+
+    private static void tellUnfilled(ResolvedSet set, Reporter reporter, ResolvedBinding binding) {
+        String slot = set.text(binding.slot().orElseThrow());
+        Wording wording = new Wording(set);
+        for (Wiring wiring : set.checked()) {
+            if (Inheritance.holdsFor(binding, wiring.profile())) {
+                String name = wiring.profile().declared().name();
+                List<String> implementations =
+                        wording.implementations(
+                                set.slots().slot(binding.slot().orElseThrow()).contract());
+                Impact.Touched touched =
+                        reporter.impact(wiring).of(List.of(binding.slot().orElseThrow()));
+                reporter.report(
+                        wiring.profile(),
+                        Finding.of(
+                                        FindingKinds.UNMET_NEED,
+                                        wiring.profile().declared().at(),
+                                        set.slots().slot(binding.slot().orElseThrow()).text(),
+                                        slot
+                                                + " is left to be filled, and "
+                                                + name
+                                                + " does not fill it.")
+                                .with("left open at", binding.declared().at().text())
+                                .withAny("in the code", implementations)
+                                .with(
+                                        "write",
+                                        slot
+                                                + ": "
+                                                + implementations.stream()
+                                                        .findFirst()
+                                                        .orElse("mock")
+                                                + "     under "
+                                                + name
+                                                + " › bindings")
+                                .touching(touched.consumers(), touched.entries()));
+            }
+        }
+    }
+}

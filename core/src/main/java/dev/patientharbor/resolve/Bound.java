@@ -1,0 +1,142 @@
+package dev.patientharbor.resolve;
+
+import dev.patientharbor.model.Supply;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** The bindings that hold in one profile, its own and inherited, by slot and level. */
+final class Bound {
+
+    private final int profile;
+    private final Hierarchy hierarchy;
+    private final List<List<ResolvedBinding>> boundTwice = new ArrayList<>();
+    private final List<ResolvedBinding> removesNothing = new ArrayList<>();
+    private Said<ResolvedBinding>[] bindings;
+
+    Bound(int profile, Hierarchy hierarchy, List<Bound> parents, List<ResolvedBinding> own) {
+        this.profile = profile;
+        this.hierarchy = hierarchy;
+        int needed = own.stream().mapToInt(one -> one.slot().orElse(0) + 1).max().orElse(0);
+        inherit(parents, needed);
+        bindOwn(own);
+    }
+
+    /** The binding that holds for a slot at its level. */
+    Optional<ResolvedBinding> find(int slot) {
+        Said<ResolvedBinding> said = said(slot);
+        return said == null || isRemoved(said) ? Optional.empty() : Optional.of(said.what());
+    }
+
+    /** The inherited bindings of a slot that no longer hold here, nearest first. */
+    List<ResolvedBinding> hidden(int slot) {
+        List<ResolvedBinding> hidden = new ArrayList<>(0);
+        Said<ResolvedBinding> said = said(slot);
+        while (said != null && said.over().isPresent()) {
+            said = said.over().get();
+            hidden.add(said.what());
+        }
+        return hidden;
+    }
+
+    /**
+     * The binding that first filled a slot since it was last removed: it keeps that one's place.
+     */
+    ResolvedBinding first(int slot) {
+        Said<ResolvedBinding> said = said(slot);
+        while (said.over().filter(over -> !isRemoved(over)).isPresent()) {
+            said = said.over().get();
+        }
+        return said.what();
+    }
+
+    List<List<ResolvedBinding>> boundTwice() {
+        return boundTwice;
+    }
+
+    /** Own words that remove what is not there. */
+    List<ResolvedBinding> removesNothing() {
+        return removesNothing;
+    }
+
+    List<ResolvedProfile.Clash> clashes() {
+        List<ResolvedProfile.Clash> clashes = new ArrayList<>();
+        for (int slot = 0; slot < bindings.length; slot++) {
+            if (bindings[slot] != null && bindings[slot].disagreement().isPresent()) {
+                Said.Disagreement<ResolvedBinding> one = bindings[slot].disagreement().get();
+                clashes.add(
+                        new ResolvedProfile.Clash(
+                                slot,
+                                one.meet(),
+                                one.words().stream()
+                                        .map(word -> word.what().declared().at())
+                                        .toList()));
+            }
+        }
+        return clashes;
+    }
+
+    private Said<ResolvedBinding> said(int slot) {
+        return slot < bindings.length ? bindings[slot] : null;
+    }
+
+    private static boolean isRemoved(Said<ResolvedBinding> said) {
+        return said.what().declared().supply() instanceof Supply.Removed;
+    }
+
+    @SuppressWarnings("unchecked")
+    private static Said<ResolvedBinding>[] array(int size) {
+        return (Said<ResolvedBinding>[]) new Said<?>[size];
+    }
+
+    private void inherit(List<Bound> parents, int needed) {
+        int size = parents.stream().mapToInt(parent -> parent.bindings.length).max().orElse(0);
+        if (parents.size() == 1) {
+            bindings = Arrays.copyOf(parents.get(0).bindings, Math.max(size, needed));
+            return;
+        }
+        bindings = array(Math.max(size, needed));
+        for (int slot = 0; slot < size; slot++) {
+            List<Said<ResolvedBinding>> words = new ArrayList<>(parents.size());
+            for (Bound parent : parents) {
+                if (parent.said(slot) != null) {
+                    words.add(parent.said(slot));
+                }
+            }
+            if (!words.isEmpty()) {
+                bindings[slot] =
+                        Said.join(
+                                profile,
+                                words,
+                                hierarchy,
+                                (a, b) -> a == b || a.declared().saysTheSameAs(b.declared()));
+            }
+        }
+    }
+
+    private void bindOwn(List<ResolvedBinding> own) {
+        Map<Integer, List<ResolvedBinding>> bySlot = new LinkedHashMap<>();
+        for (ResolvedBinding binding : own) {
+            binding.slot()
+                    .ifPresent(
+                            slot ->
+                                    bySlot.computeIfAbsent(slot, one -> new ArrayList<>(1))
+                                            .add(binding));
+        }
+        bySlot.forEach(
+                (slot, all) -> {
+                    if (all.get(0).declared().supply() instanceof Supply.Removed
+                            && find(slot).isEmpty()) {
+                        removesNothing.add(all.get(0));
+                    }
+                    bindings[slot] =
+                            Said.by(profile, all.get(0), Optional.ofNullable(bindings[slot]));
+                    if (all.size() > 1) {
+                        boundTwice.add(all);
+                    }
+                });
+    }
+}

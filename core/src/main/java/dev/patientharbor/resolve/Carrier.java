@@ -1,0 +1,97 @@
+package dev.patientharbor.resolve;
+
+import dev.patientharbor.model.TypeRef;
+import dev.patientharbor.model.TypeRef.ArrayType;
+import dev.patientharbor.model.TypeRef.ClassType;
+import dev.patientharbor.model.TypeRef.Wildcard;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * What a need may wrap its contract in.
+ *
+ * @param kind what the wrapping means
+ * @param content the type inside, which may be wrapped again
+ * @param key the type of the keys of a map
+ * @param word the wrapping as people read it, such as {@code List}
+ */
+record Carrier(Kind kind, TypeRef content, Optional<TypeRef> key, String word) {
+
+    /** The meanings. */
+    enum Kind {
+        /** May be absent. */
+        OPTIONAL,
+        /** Met when asked. */
+        DEFERRED,
+        /** Every variant. */
+        COLLECTION,
+        /** Every keyed variant, by its key. */
+        MAP
+    }
+
+    private static final Map<String, Kind> KINDS =
+            Map.of(
+                    "java.util.Optional", Kind.OPTIONAL,
+                    "java.util.function.Supplier", Kind.DEFERRED,
+                    "jakarta.inject.Provider", Kind.DEFERRED,
+                    "javax.inject.Provider", Kind.DEFERRED,
+                    "java.util.List", Kind.COLLECTION,
+                    "java.util.Set", Kind.COLLECTION,
+                    "java.util.Collection", Kind.COLLECTION,
+                    "java.lang.Iterable", Kind.COLLECTION,
+                    "java.util.Map", Kind.MAP);
+
+    /** The outermost wrapping of a type, if it is one. */
+    static Optional<Carrier> of(TypeRef type) {
+        if (type instanceof ArrayType array) {
+            return Optional.of(
+                    new Carrier(Kind.COLLECTION, array.element(), Optional.empty(), "[]"));
+        }
+        if (!(type instanceof ClassType named) || named.arguments().isEmpty()) {
+            return Optional.empty();
+        }
+        Kind kind = KINDS.get(named.name());
+        if (kind == null) {
+            return Optional.empty();
+        }
+        TypeRef content = named.arguments().get(named.arguments().size() - 1);
+        Optional<TypeRef> key =
+                kind == Kind.MAP ? Optional.of(named.arguments().get(0)) : Optional.empty();
+        String word = named.name().substring(named.name().lastIndexOf('.') + 1);
+        return Optional.of(new Carrier(kind, inside(content), key, word));
+    }
+
+    /** A wildcard stands for its bound. */
+    private static TypeRef inside(TypeRef type) {
+        return type instanceof Wildcard wildcard && wildcard.bound().isPresent()
+                ? wildcard.bound().get()
+                : type;
+    }
+
+    /** The innermost type, all wrappings taken off. */
+    static TypeRef innermost(TypeRef type) {
+        TypeRef at = type;
+        for (Optional<Carrier> one = of(at); one.isPresent(); one = of(at)) {
+            at = one.get().content();
+        }
+        return at;
+    }
+
+    /** All wrappings of a type as people and programs read them: {@code Map<String,Supplier>}. */
+    static Optional<String> words(TypeRef type) {
+        return of(type).map(
+                        one -> {
+                            String inner = words(one.content()).orElse("");
+                            if (one.word().equals("[]")) {
+                                return inner + "[]";
+                            }
+                            String key = one.key().map(TypeRef::text).orElse("");
+                            key = key.substring(key.lastIndexOf('.') + 1);
+                            String both = key.isEmpty() || inner.isEmpty() ? "" : ",";
+                            String arguments = key + both + inner;
+                            return arguments.isEmpty()
+                                    ? one.word()
+                                    : one.word() + '<' + arguments + '>';
+                        });
+    }
+}

@@ -1,0 +1,131 @@
+package dev.patientharbor.resolve;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * Where a need may look, as numbers. A level is the whole profile, an area, a consumer in some
+ * area, or a limited way through these.
+ */
+public final class Levels {
+
+    /** The whole profile. */
+    public static final int WHOLE = 0;
+
+    private enum Kind {
+        WHOLE,
+        AREA,
+        CONSUMER,
+        LIMITED
+    }
+
+    /** What makes a level: two of the same making are one. */
+    private record Making(Kind kind, String name, int parent, List<Integer> way) {}
+
+    /**
+     * One level.
+     *
+     * @param making what makes it; the parent encloses it
+     * @param words the level at which profiles say what holds here: itself, but for a consumer the
+     *     same in whatever area it stands
+     * @param search where a need that starts here looks, nearest first
+     */
+    private record Level(Making making, int words, int[] search) {}
+
+    private final List<Level> levels = new ArrayList<>();
+    private final Map<Making, Integer> numbers = new HashMap<>();
+
+    Levels() {
+        levels.add(
+                new Level(new Making(Kind.WHOLE, "", WHOLE, List.of()), WHOLE, new int[] {WHOLE}));
+    }
+
+    /** The level of an area; an enclosing one must be there already. */
+    int addArea(String name, int parent) {
+        Making making = new Making(Kind.AREA, name, parent, List.of());
+        return numbers.computeIfAbsent(making, one -> create(one, levels.size()));
+    }
+
+    /** The level at which profiles say what holds for a consumer, whatever its area. */
+    int consumer(String className) {
+        return consumerIn(className, WHOLE);
+    }
+
+    /** A consumer that starts in an area, or in the whole profile. */
+    int consumerIn(String className, int area) {
+        Making making = new Making(Kind.CONSUMER, className, area, List.of());
+        if (area == WHOLE) {
+            return numbers.computeIfAbsent(making, one -> create(one, levels.size()));
+        }
+        int words = consumer(className);
+        return numbers.computeIfAbsent(making, one -> create(one, words));
+    }
+
+    /** A way from a level that looks at some levels only. */
+    int limited(int start, List<Integer> way) {
+        Level from = levels.get(start);
+        Making making = new Making(Kind.LIMITED, from.making().name(), start, way);
+        return numbers.computeIfAbsent(
+                making,
+                one -> {
+                    int[] search = way.stream().mapToInt(Integer::intValue).toArray();
+                    levels.add(new Level(one, from.words(), search));
+                    return levels.size() - 1;
+                });
+    }
+
+    private int create(Making making, int words) {
+        int number = levels.size();
+        int[] outer = levels.get(making.parent()).search();
+        int[] search = new int[outer.length + 1];
+        search[0] = number;
+        System.arraycopy(outer, 0, search, 1, outer.length);
+        levels.add(new Level(making, words, search));
+        return number;
+    }
+
+    /** Where a need that starts at a level looks, nearest first. */
+    int[] search(int level) {
+        return levels.get(level).search();
+    }
+
+    /** The level at which profiles say what holds at a level. */
+    int words(int level) {
+        return levels.get(level).words();
+    }
+
+    /** What encloses a level; the whole profile encloses itself. */
+    int parent(int level) {
+        return levels.get(level).making().parent();
+    }
+
+    boolean isConsumer(int level) {
+        return levels.get(level).making().kind() == Kind.CONSUMER;
+    }
+
+    /** The area or the consumer's class; empty for the whole profile. */
+    public Optional<String> name(int level) {
+        return Optional.of(levels.get(level).making().name()).filter(name -> !name.isEmpty());
+    }
+
+    /** Whether the whole profile is looked at from a level. */
+    boolean reachesWhole(int level) {
+        return Arrays.stream(search(level)).anyMatch(one -> one == WHOLE);
+    }
+
+    /** Whether one level encloses another, directly or not; none encloses itself. */
+    boolean encloses(int outer, int inner) {
+        int at = inner;
+        while (at != WHOLE) {
+            at = parent(at);
+            if (at == outer) {
+                return true;
+            }
+        }
+        return false;
+    }
+}

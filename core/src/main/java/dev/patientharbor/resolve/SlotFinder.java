@@ -1,0 +1,151 @@
+package dev.patientharbor.resolve;
+
+import dev.patientharbor.code.ClassFacts;
+import dev.patientharbor.model.Reach;
+import dev.patientharbor.model.TypeRef.ClassType;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Finds in which slot at which level the answer to a need stands: the nearest level that is within
+ * the need's reach and binds the slot.
+ */
+final class SlotFinder {
+
+    private final SlotTable slots;
+    private final Levels levels;
+    private final Areas areas;
+
+    SlotFinder(SlotTable slots, Levels levels, Areas areas) {
+        this.slots = slots;
+        this.levels = levels;
+        this.areas = areas;
+    }
+
+    /**
+     * The seat of the answer to a need of an object: a slot at a level.
+     *
+     * @param seat where the object stands
+     * @param consumer the class that asks, the object's or a decorator's
+     */
+    int seatFor(int seat, ClassFacts consumer, Need need, ResolvedProfile profile) {
+        if (profile.isPlain() && slots.level(seat) == Levels.WHOLE) {
+            return ask(need.slot(), Levels.WHOLE, profile);
+        }
+        int start = start(seat, consumer, profile);
+        return ask(need.slot(), limited(start, consumer, need, profile), profile);
+    }
+
+    /**
+     * Where the needs of an object start: at the area at which its binding stands, or at its
+     * class's own area if that is inside; and before that at what is said for the class as a
+     * consumer.
+     */
+    private int start(int seat, ClassFacts consumer, ResolvedProfile profile) {
+        int bound = slots.level(seat);
+        int own = areas.of(consumer);
+        int area = levels.encloses(bound, own) ? own : bound;
+        int words = levels.consumer(consumer.name());
+        return profile.speaksAt(words) && !levels.isConsumer(area)
+                ? levels.consumerIn(consumer.name(), area)
+                : area;
+    }
+
+    private int limited(int start, ClassFacts consumer, Need need, ResolvedProfile profile) {
+        int words = levels.consumer(consumer.name());
+        Optional<ResolvedReach> reach = Optional.empty();
+        for (ResolvedReach one : profile.reaches()) {
+            if (one.level() == words) {
+                boolean byName = one.declared().need().text().equals(need.name());
+                if (byName) {
+                    return limited(start, one);
+                }
+                if (reach.isEmpty() && one.slot().filter(slot -> slot == need.slot()).isPresent()) {
+                    reach = Optional.of(one);
+                }
+            }
+        }
+        return reach.map(one -> limited(start, one)).orElse(start);
+    }
+
+    private int limited(int start, ResolvedReach reach) {
+        List<Integer> way = new ArrayList<>();
+        int area = levels.isConsumer(start) ? levels.parent(start) : start;
+        for (int level : levels.search(start)) {
+            boolean own = level == start || level == area;
+            boolean wanted =
+                    switch (reach.declared().range()) {
+                        case NEAREST -> true;
+                        case OWN -> own;
+                        case OUTSIDE -> !own || level == Levels.WHOLE;
+                        case UP_TO ->
+                                reach.upTo().isEmpty()
+                                        || level == reach.upTo().get()
+                                        || levels.encloses(reach.upTo().get(), level);
+                    };
+            if (wanted) {
+                way.add(level);
+            }
+        }
+        return reach.declared().range() == Reach.Range.NEAREST ? start : levels.limited(start, way);
+    }
+
+    /** The seat of what a slot gives to those who look from a level. */
+    int ask(int slot, int level, ResolvedProfile profile) {
+        int from = level;
+        if (profile.isPlain() && levels.reachesWhole(level)) {
+            from = Levels.WHOLE;
+        }
+        int layered = -1;
+        for (int at : levels.search(from)) {
+            int words = levels.words(at);
+            if (at != Levels.WHOLE && !profile.speaksAt(words)) {
+                continue;
+            }
+            int said = slots.at(slot, words);
+            Optional<ResolvedBinding> binding = profile.binding(said);
+            if (binding.isPresent()) {
+                return binding.get().target().isPresent()
+                        ? slots.at(slot, from)
+                        : slots.at(slot, layered >= 0 ? layered : at);
+            }
+            if (layered < 0 && at != Levels.WHOLE && profile.decoratesAt(said)) {
+                layered = at;
+            }
+        }
+        return unbound(slot, from, layered);
+    }
+
+    /** What nothing binds depends on who asks, if it is found by way of other slots. */
+    private int unbound(int slot, int from, int layered) {
+        boolean byOthers =
+                slots.ofSameClass(slot).size() > 1
+                        || Carrier.of(slots.slot(slot).contract()).isPresent()
+                        || !levels.reachesWhole(from);
+        if (byOthers) {
+            return slots.at(slot, from);
+        }
+        return slots.at(slot, Math.max(layered, Levels.WHOLE));
+    }
+
+    /** The binding of a slot that holds for those who look from a level, and where it stands. */
+    Optional<Found> find(int slot, int level, ResolvedProfile profile) {
+        for (int at : levels.search(level)) {
+            int said = slots.at(slot, levels.words(at));
+            Optional<ResolvedBinding> binding = profile.binding(said);
+            if (binding.isPresent()) {
+                return Optional.of(new Found(binding.get(), at));
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** A binding, and the level at which it was found. */
+    record Found(ResolvedBinding binding, int level) {}
+
+    /** Whether a slot is of a class, with whatever arguments. */
+    static boolean isOpen(ClassType type) {
+        return type.arguments().isEmpty() || !type.isExact();
+    }
+}

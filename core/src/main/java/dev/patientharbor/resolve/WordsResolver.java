@@ -1,0 +1,82 @@
+package dev.patientharbor.resolve;
+
+import dev.patientharbor.code.ClassFacts;
+import dev.patientharbor.model.Binding;
+import dev.patientharbor.model.Decoration;
+import dev.patientharbor.model.Profile;
+import dev.patientharbor.model.Reach;
+import dev.patientharbor.model.Within;
+import dev.patientharbor.model.Words;
+import dev.patientharbor.model.Written;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** Looks up the names in what a profile says, each at its level. */
+final class WordsResolver {
+
+    private final BindingResolver bindings;
+    private final ClassNames names;
+    private final Levels levels;
+    private final Areas areas;
+    private final List<Lookup> unknownPlaces = new ArrayList<>();
+
+    WordsResolver(BindingResolver bindings, ClassNames names, Levels levels, Areas areas) {
+        this.bindings = bindings;
+        this.names = names;
+        this.levels = levels;
+        this.areas = areas;
+    }
+
+    /** Names under {@code within} that are no area and no class. */
+    List<Lookup> unknownPlaces() {
+        return unknownPlaces;
+    }
+
+    /** The number of a slot that is written as text, if its names are known. */
+    Optional<Integer> slot(Written text) {
+        return bindings.slot(text);
+    }
+
+    ResolvedProfile.Own resolve(Profile profile, int number) {
+        ResolvedProfile.Own own =
+                new ResolvedProfile.Own(new ArrayList<>(), new ArrayList<>(), new ArrayList<>());
+        add(profile.words(), number, Levels.WHOLE, own);
+        for (Within within : profile.within()) {
+            level(within.place()).ifPresent(level -> add(within.words(), number, level, own));
+        }
+        return own;
+    }
+
+    private Optional<Integer> level(Written place) {
+        Optional<Integer> area = areas.find(place.text());
+        if (area.isPresent()) {
+            return area;
+        }
+        Lookup lookup = names.lookup(place);
+        if (lookup.facts().isEmpty()) {
+            unknownPlaces.add(lookup);
+        }
+        return lookup.facts().map(ClassFacts::name).map(levels::consumer);
+    }
+
+    private void add(Words words, int number, int level, ResolvedProfile.Own own) {
+        for (Binding binding : words.bindings()) {
+            own.bindings().add(bindings.resolve(binding, number, own.bindings().size(), level));
+        }
+        for (Decoration decoration : words.decorations()) {
+            own.decorations().add(bindings.resolve(decoration, number, level));
+        }
+        for (Reach reach : words.reaches()) {
+            own.reaches().add(reach(reach, level));
+        }
+    }
+
+    private ResolvedReach reach(Reach reach, int level) {
+        Optional<Integer> upTo = reach.upTo().flatMap(area -> areas.find(area.text()));
+        if (reach.upTo().isPresent() && upTo.isEmpty()) {
+            areas.tellUnknown(reach.upTo().get());
+        }
+        return new ResolvedReach(reach, level, bindings.slot(reach.need()), upTo);
+    }
+}

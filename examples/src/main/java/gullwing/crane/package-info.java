@@ -1,0 +1,2 @@
+/** The crane: a corner of the quay with a gauge of its own. */
+package gullwing.crane;

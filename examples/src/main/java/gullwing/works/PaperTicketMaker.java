@@ -1,0 +1,11 @@
+package gullwing.works;
+
+import gullwing.port.TicketMaker;
+
+/** Prints a slip. */
+public final class PaperTicketMaker implements TicketMaker {
+    @Override
+    public String make(String passenger) {
+        return "a slip for " + passenger;
+    }
+}

@@ -1,0 +1,85 @@
+package dev.patientharbor.notation;
+
+import dev.patientharbor.model.Binding;
+import dev.patientharbor.model.Decoration;
+import dev.patientharbor.model.Reach;
+import dev.patientharbor.model.Reach.Range;
+import dev.patientharbor.model.Slot;
+import dev.patientharbor.model.SlotParser;
+import dev.patientharbor.model.Words;
+import dev.patientharbor.model.Written;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** Reads what a profile says at one level: bindings, decorators, and how far needs may look. */
+final class WordsReader {
+
+    private final Faults faults;
+    private final List<Binding> bindings = new ArrayList<>();
+    private final List<Decoration> decorations = new ArrayList<>();
+    private final List<Reach> reaches = new ArrayList<>();
+
+    private WordsReader(Faults faults) {
+        this.faults = faults;
+    }
+
+    static Words read(Fields level, Faults faults) {
+        WordsReader reader = new WordsReader(faults);
+        level.take("bindings").ifPresent(all -> all.fields("bindings").each(reader::binding));
+        level.take("decorators")
+                .ifPresent(all -> all.fields("decorators").each(reader::decoration));
+        level.take("reach").ifPresent(all -> all.fields("reach").each(reader::reach));
+        return new Words(reader.bindings, reader.decorations, reader.reaches);
+    }
+
+    private void binding(Written slot, Piece supply) {
+        slot(slot, faults)
+                .flatMap(one -> BindingReader.read(one, slot.at(), supply))
+                .ifPresent(bindings::add);
+    }
+
+    private void decoration(Written slot, Piece list) {
+        slot(slot, faults)
+                .map(one -> DecorationReader.read(one, slot.at(), list))
+                .ifPresent(decorations::add);
+    }
+
+    private void reach(Written need, Piece range) {
+        if (range.isFields()) {
+            Fields fields = range.fields("the reach of " + need.text());
+            fields.take(Range.UP_TO.word())
+                    .flatMap(area -> area.text("an area"))
+                    .ifPresent(
+                            area -> reaches.add(new Reach(need, Range.UP_TO, Optional.of(area))));
+            fields.tellUnknown();
+            return;
+        }
+        range.text("nearest, own, outside, or { up-to: AREA }")
+                .ifPresent(
+                        word -> {
+                            for (Range one : List.of(Range.NEAREST, Range.OWN, Range.OUTSIDE)) {
+                                if (one.word().equals(word.text())) {
+                                    reaches.add(new Reach(need, one, Optional.empty()));
+                                    return;
+                                }
+                            }
+                            faults.malformed(
+                                    word.at(),
+                                    word.text() + " is not a reach.",
+                                    "write nearest, own, outside, or { up-to: AREA }");
+                        });
+    }
+
+    static Optional<Slot> slot(Written text, Faults faults) {
+        Optional<Slot> slot = SlotParser.slot(text.text());
+        if (slot.isEmpty()) {
+            faults.malformed(
+                    text.at(),
+                    text.text() + " is not a slot.",
+                    "write a contract, or a contract with a key: TideGauge, WeatherFeed@coast,"
+                            + " ManifestReader<Ship>");
+        }
+        return slot;
+    }
+}
