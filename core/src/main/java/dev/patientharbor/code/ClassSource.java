@@ -6,6 +6,7 @@ import java.io.File;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.DirectoryStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -13,12 +14,13 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.Stream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipException;
 import java.util.zip.ZipFile;
 
-/** The class files of one folder or jar, sorted by name; open until closed. */
+/** The class and service files of one folder or jar, sorted by name; open until closed. */
 final class ClassSource {
 
     private static final String CLASS = ".class";
@@ -26,16 +28,38 @@ final class ClassSource {
     /** In bytes; no compiler makes a larger class file. */
     private static final long LARGEST = 1 << 22;
 
+    private static final String SERVICES = "META-INF/services/";
+
     private final List<ClassFile> classFiles;
+    private final List<ClassFile> serviceFiles;
     private final ZipFile jar;
 
-    private ClassSource(List<ClassFile> classFiles, ZipFile jar) {
-        this.classFiles = classFiles;
+    private ClassSource(List<ClassFile> files, ZipFile jar) {
+        classFiles = files.stream().filter(one -> isClass(one.name())).toList();
+        serviceFiles = files.stream().filter(one -> one.name().startsWith(SERVICES)).toList();
         this.jar = jar;
     }
 
     List<ClassFile> classFiles() {
         return classFiles;
+    }
+
+    /** Adds what the service files list, by contract. */
+    void readServices(Map<String, List<String>> services) {
+        for (ClassFile file : serviceFiles) {
+            List<String> listed =
+                    services.computeIfAbsent(
+                            file.name().substring(SERVICES.length()), one -> new ArrayList<>());
+            try {
+                new String(file.bytes(), StandardCharsets.UTF_8)
+                        .lines()
+                        .map(line -> line.replaceFirst("#.*", "").strip())
+                        .filter(name -> !name.isEmpty() && !listed.contains(name))
+                        .forEach(listed::add);
+            } catch (IOException fault) {
+                throw new UncheckedIOException("cannot read " + file.place(), fault);
+            }
+        }
     }
 
     void close() {
@@ -109,6 +133,13 @@ final class ClassSource {
         return paths;
     }
 
+    private static boolean isWanted(String name) {
+        return isClass(name)
+                || name.startsWith(SERVICES)
+                        && name.indexOf('/', SERVICES.length()) < 0
+                        && name.length() > SERVICES.length();
+    }
+
     private static boolean isClass(String name) {
         return name.endsWith(CLASS)
                 && !name.endsWith("module-info.class")
@@ -116,7 +147,7 @@ final class ClassSource {
     }
 
     private static ClassSource folder(Path folder, String place) throws IOException {
-        record InFolder(String place, Path path) implements ClassFile {
+        record InFolder(String name, String place, Path path) implements ClassFile {
             @Override
             public byte[] bytes() throws IOException {
                 return Files.readAllBytes(path);
@@ -126,11 +157,12 @@ final class ClassSource {
         int prefix = folder.toString().length() + 1;
         try (Stream<Path> paths = Files.walk(folder)) {
             for (Path path : (Iterable<Path>) paths.sorted()::iterator) {
-                if (path.toString().endsWith(CLASS)) {
-                    String name =
-                            path.toString().substring(prefix).replace(File.separatorChar, '/');
-                    if (isClass(name) && Files.isRegularFile(path)) {
-                        files.add(new InFolder(place + '/' + name, path));
+                String whole = path.toString();
+                if (whole.length() > prefix
+                        && (whole.endsWith(CLASS) || whole.contains("services"))) {
+                    String name = whole.substring(prefix).replace(File.separatorChar, '/');
+                    if (isWanted(name) && Files.isRegularFile(path)) {
+                        files.add(new InFolder(name, place + '/' + name, path));
                     }
                 }
             }
@@ -140,7 +172,7 @@ final class ClassSource {
 
     private static ClassSource jar(Path path, String place) throws IOException {
         ZipFile jar = new ZipFile(path.toFile());
-        record InJar(String place, ZipFile jar, ZipEntry entry) implements ClassFile {
+        record InJar(String name, String place, ZipFile jar, ZipEntry entry) implements ClassFile {
             @Override
             public byte[] bytes() throws IOException {
                 try (InputStream bytes = jar.getInputStream(entry)) {
@@ -159,9 +191,16 @@ final class ClassSource {
         }
         List<ClassFile> files = new ArrayList<>();
         jar.stream()
-                .filter(entry -> isClass(entry.getName()))
+                .filter(entry -> isWanted(entry.getName()))
                 .sorted(Comparator.comparing(ZipEntry::getName))
-                .forEach(entry -> files.add(new InJar(place + "!/" + entry.getName(), jar, entry)));
+                .forEach(
+                        entry ->
+                                files.add(
+                                        new InJar(
+                                                entry.getName(),
+                                                place + "!/" + entry.getName(),
+                                                jar,
+                                                entry)));
         return new ClassSource(files, jar);
     }
 }

@@ -23,7 +23,13 @@ public final class CodeIndex {
     private volatile Map<String, List<String>> direct;
     private volatile Map<String, List<ClassFacts>> byPackage;
 
-    CodeIndex(Collection<ClassFacts> classes, List<Finding> findings) {
+    private final Map<String, List<String>> services;
+
+    CodeIndex(
+            Collection<ClassFacts> classes,
+            Map<String, List<String>> services,
+            List<Finding> findings) {
+        this.services = Map.copyOf(services);
         byName = new HashMap<>(classes.size() * 2);
         // As in a class path, the first of two classes of one name wins.
         classes.forEach(facts -> byName.putIfAbsent(facts.name(), facts));
@@ -39,6 +45,11 @@ public final class CodeIndex {
     public Optional<ClassFacts> find(String binaryName) {
         ClassFacts facts = byName.get(binaryName);
         return facts != null ? Optional.of(facts) : jdk.find(binaryName);
+    }
+
+    /** The classes that the service files of the code list for a contract, in order. */
+    public List<String> services(String contract) {
+        return services.getOrDefault(contract, List.of());
     }
 
     /** Whether the class was read from the code, rather than from the JDK. */

@@ -8,7 +8,9 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
@@ -62,7 +64,9 @@ public final class CodeReader {
                     facts.add((ClassFacts) one);
                 }
             }
-            return new CodeIndex(facts, findings);
+            Map<String, List<String>> services = new HashMap<>();
+            places.forEach(place -> place.readServices(services));
+            return new CodeIndex(facts, services, findings);
         } finally {
             places.forEach(ClassSource::close);
         }

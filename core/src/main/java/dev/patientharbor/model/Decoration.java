@@ -3,6 +3,7 @@ package dev.patientharbor.model;
 import dev.patientharbor.finding.Where;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * What one profile says about the decorators of a slot: a whole list, or a change of the inherited
@@ -27,6 +28,13 @@ public record Decoration(
         drop = List.copyOf(drop);
         innermost = List.copyOf(innermost);
         outermost = List.copyOf(outermost);
+    }
+
+    /** Every decorator that it names. */
+    public List<Written> names() {
+        return Stream.of(whole.orElse(List.of()), drop, innermost, outermost)
+                .flatMap(List::stream)
+                .toList();
     }
 
     /** A whole list. */

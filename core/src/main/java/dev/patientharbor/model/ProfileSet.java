@@ -15,6 +15,7 @@ import java.util.Set;
  * @param entry the entry consumers: class names and patterns
  * @param defaultLifetime what holds where neither a binding nor a mark says otherwise
  * @param mayBeEmpty the slots of which a collection may have no member, as written
+ * @param fillIn from where slots may be filled that nothing binds
  * @param areas the areas, in order; no two of one name
  * @param profiles the profiles, in order; no two of one name
  * @param at where it stands
@@ -26,6 +27,7 @@ public record ProfileSet(
         List<Written> entry,
         Lifetime defaultLifetime,
         List<Written> mayBeEmpty,
+        List<FillIn> fillIn,
         List<Area> areas,
         List<Profile> profiles,
         Where at) {
@@ -34,6 +36,7 @@ public record ProfileSet(
         packages = List.copyOf(packages);
         entry = List.copyOf(entry);
         mayBeEmpty = List.copyOf(mayBeEmpty);
+        fillIn = List.copyOf(fillIn);
         areas = List.copyOf(areas);
         profiles = List.copyOf(profiles);
         Set<String> names = new HashSet<>();

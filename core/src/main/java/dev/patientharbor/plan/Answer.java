@@ -1,6 +1,7 @@
 package dev.patientharbor.plan;
 
 import dev.patientharbor.finding.Where;
+import dev.patientharbor.model.FillIn;
 import dev.patientharbor.model.Key;
 import dev.patientharbor.model.Slot;
 import java.util.List;
@@ -17,6 +18,7 @@ import java.util.Optional;
  * @param origin where it was said: the binding, or the class that supplies itself; empty if nothing
  *     was said
  * @param hides what profiles further up say of the same slot, nearest first
+ * @param filledBy what allowed a class of the code to fill the slot, where nothing binds it
  * @param elements the members of a collection, in order
  * @param fills where the received object stands: the slot that is asked for, or the one that stands
  *     in for it; empty where nothing is received
@@ -29,6 +31,7 @@ public record Answer(
         Optional<String> instance,
         Optional<Where> origin,
         List<Hidden> hides,
+        Optional<FillIn> filledBy,
         List<Element> elements,
         Optional<Seat> fills) {
     public Answer {
@@ -72,6 +75,7 @@ public record Answer(
                 instance,
                 origin,
                 hides,
+                filledBy,
                 members,
                 fills);
     }
@@ -86,6 +90,7 @@ public record Answer(
                 Optional.of(label),
                 origin,
                 hides,
+                filledBy,
                 elements,
                 fills);
     }

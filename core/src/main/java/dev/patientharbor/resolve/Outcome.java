@@ -1,5 +1,6 @@
 package dev.patientharbor.resolve;
 
+import dev.patientharbor.model.FillIn;
 import dev.patientharbor.plan.AnswerKind;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -21,9 +22,8 @@ public final class Outcome {
     private final Optional<ResolvedBinding> binding;
     private final Optional<Blueprint> blueprint;
     private final List<ResolvedDecorator> decorators;
-    private final Optional<Integer> next;
-    private final List<Integer> candidates;
     private final Optional<Integer> core;
+    private final Aim aim;
     private final int[] asks;
 
     /** The kinds of outcome. */
@@ -64,34 +64,48 @@ public final class Outcome {
             Optional<ResolvedBinding> binding,
             Optional<Blueprint> blueprint,
             List<ResolvedDecorator> decorators,
-            Optional<Integer> next,
-            List<Integer> candidates,
-            Optional<Integer> core) {
-        this.core = core;
+            Optional<Integer> core,
+            Aim aim) {
         this.kind = kind;
         this.binding = binding;
         this.blueprint = blueprint;
         this.decorators = List.copyOf(decorators);
-        this.next = next;
-        this.candidates = List.copyOf(candidates);
+        this.core = core;
+        this.aim = aim;
         answer = answerKind();
         asks = blueprint.isEmpty() && decorators.isEmpty() ? NOWHERE : collectAsks();
     }
 
+    /**
+     * The other slots that an outcome points at.
+     *
+     * @param next the one that stands in, or that is wrapped
+     * @param several those among which nothing chooses, or the members of a collection
+     * @param filledBy what allowed a class to stand in
+     */
+    private record Aim(Optional<Integer> next, List<Integer> several, Optional<FillIn> filledBy) {
+        private static final Aim NONE = new Aim(Optional.empty(), List.of(), Optional.empty());
+
+        static Aim at(int next) {
+            return new Aim(Optional.of(next), List.of(), Optional.empty());
+        }
+
+        static Aim at(List<Integer> several) {
+            return new Aim(Optional.empty(), List.copyOf(several), Optional.empty());
+        }
+    }
+
+    private static Outcome pointing(Kind kind, Optional<ResolvedBinding> binding, Aim aim) {
+        return new Outcome(kind, binding, Optional.empty(), List.of(), Optional.empty(), aim);
+    }
+
     static Outcome nothing(Kind kind) {
-        return of(kind, Optional.empty());
+        return pointing(kind, Optional.empty(), Aim.NONE);
     }
 
     /** Nothing, and a binding that says so. */
     static Outcome of(Kind kind, Optional<ResolvedBinding> binding) {
-        return new Outcome(
-                kind,
-                binding,
-                Optional.empty(),
-                List.of(),
-                Optional.empty(),
-                List.of(),
-                Optional.empty());
+        return pointing(kind, binding, Aim.NONE);
     }
 
     static Outcome object(
@@ -104,8 +118,7 @@ public final class Outcome {
                 Optional.of(blueprint),
                 decorators,
                 Optional.empty(),
-                List.of(),
-                Optional.empty());
+                Aim.NONE);
     }
 
     static Outcome mock(ResolvedBinding binding, List<ResolvedDecorator> decorators) {
@@ -115,58 +128,37 @@ public final class Outcome {
                 Optional.empty(),
                 decorators,
                 Optional.empty(),
-                List.of(),
-                Optional.empty());
+                Aim.NONE);
     }
 
     /** The same core in other layers: those of a level that has its own, and binds nothing. */
     Outcome inLayers(int core, List<ResolvedDecorator> layers) {
-        return new Outcome(kind, binding, blueprint, layers, next, candidates, Optional.of(core));
+        return new Outcome(kind, binding, blueprint, layers, Optional.of(core), aim);
     }
 
     static Outcome alias(Optional<ResolvedBinding> binding, int next) {
-        return new Outcome(
+        return pointing(Kind.ALIAS, binding, Aim.at(next));
+    }
+
+    /** A class of the code that fills a slot which nothing binds. */
+    static Outcome filledIn(FillIn by, int own) {
+        return pointing(
                 Kind.ALIAS,
-                binding,
                 Optional.empty(),
-                List.of(),
-                Optional.of(next),
-                List.of(),
-                Optional.empty());
+                new Aim(Optional.of(own), List.of(), Optional.of(by)));
     }
 
     /** A wrapping around what fills another slot. */
     static Outcome wrapping(Kind kind, int content) {
-        return new Outcome(
-                kind,
-                Optional.empty(),
-                Optional.empty(),
-                List.of(),
-                Optional.of(content),
-                List.of(),
-                Optional.empty());
+        return pointing(kind, Optional.empty(), Aim.at(content));
     }
 
     static Outcome collection(List<Integer> elements) {
-        return new Outcome(
-                Kind.COLLECTION,
-                Optional.empty(),
-                Optional.empty(),
-                List.of(),
-                Optional.empty(),
-                elements,
-                Optional.empty());
+        return pointing(Kind.COLLECTION, Optional.empty(), Aim.at(elements));
     }
 
     static Outcome several(List<Integer> candidates) {
-        return new Outcome(
-                Kind.SEVERAL,
-                Optional.empty(),
-                Optional.empty(),
-                List.of(),
-                Optional.empty(),
-                candidates,
-                Optional.empty());
+        return pointing(Kind.SEVERAL, Optional.empty(), Aim.at(candidates));
     }
 
     public Kind kind() {
@@ -195,12 +187,17 @@ public final class Outcome {
 
     /** The slot that stands in for this one, or that this one wraps. */
     public Optional<Integer> next() {
-        return next;
+        return aim.next();
     }
 
     /** The slots among which nothing chooses, or the elements of a collection, in order. */
     public List<Integer> candidates() {
-        return candidates;
+        return aim.several();
+    }
+
+    /** What allowed a class to fill the slot, where nothing binds it. */
+    public Optional<FillIn> filledBy() {
+        return aim.filledBy();
     }
 
     /** The slot whose core this is in other layers, if it is. */
@@ -218,7 +215,7 @@ public final class Outcome {
         return kind == Kind.UNMET && binding.isEmpty()
                 || kind == Kind.NONE
                 || kind == Kind.ABSENT
-                || kind == Kind.COLLECTION && candidates.isEmpty();
+                || kind == Kind.COLLECTION && candidates().isEmpty();
     }
 
     /** Whether it is a wrapping that is not itself bound. */
@@ -234,7 +231,7 @@ public final class Outcome {
         return switch (kind) {
             case ALIAS, MOCK, OPTIONAL, ABSENT, DEFERRED -> true;
             case OBJECT -> blueprint.get().fault().isEmpty();
-            case COLLECTION -> !candidates.isEmpty();
+            case COLLECTION -> !candidates().isEmpty();
             case BROKEN, UNMET, VALUE_MISSING, SEVERAL, NONE -> false;
         };
     }

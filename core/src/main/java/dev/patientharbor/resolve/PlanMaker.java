@@ -95,6 +95,7 @@ public final class PlanMaker {
                 lifetime.map(choice -> identity(choice, end.orElseThrow(), outcome)),
                 origin(asked, outcome),
                 end.map(this::hidden).orElse(List.of()),
+                wiring.filledBy(asked),
                 outcome.kind() == Kind.COLLECTION ? elements(outcome) : List.of(),
                 end.filter(seat -> outcome.isMet()).map(this::seat));
     }

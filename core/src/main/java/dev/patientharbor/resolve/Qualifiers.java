@@ -38,6 +38,29 @@ final class Qualifiers {
         return Optional.empty();
     }
 
+    /**
+     * Whether a class says by a mark that it is there to be supplied: a name, qualifier or scope.
+     */
+    boolean isMarked(List<AnnotationFacts> marks) {
+        if (StandardMarks.isSingleton(marks)) {
+            return true;
+        }
+        for (AnnotationFacts mark : marks) {
+            boolean named = StandardMarks.isNamed(mark);
+            if (named || qualifiers.computeIfAbsent(mark.type(), this::qualifier).isPresent()) {
+                return true;
+            }
+            boolean scope =
+                    code.find(mark.type())
+                            .filter(facts -> StandardMarks.isScope(facts.annotations()))
+                            .isPresent();
+            if (scope) {
+                return true;
+            }
+        }
+        return false;
+    }
+
     private Optional<ClassFacts> qualifier(String annotation) {
         return code.find(annotation)
                 .filter(facts -> StandardMarks.isQualifier(facts.annotations()));

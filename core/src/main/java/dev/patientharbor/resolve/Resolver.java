@@ -5,9 +5,11 @@ import dev.patientharbor.model.Profile;
 import dev.patientharbor.model.ProfileSet;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.TypeRef;
+import dev.patientharbor.model.Words;
 import dev.patientharbor.model.Written;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
@@ -34,7 +36,9 @@ public final class Resolver {
         Blueprints blueprints = new Blueprints(new NeedReader(code, generics, slots));
         areas = new Areas(set.areas(), names, code, levels);
         SlotFinder finder = new SlotFinder(slots, levels, areas);
-        filler = new SlotFiller(code, slots, levels, finder, generics, blueprints);
+        FilledIn filledIn =
+                new FilledIn(code, generics, Set.copyOf(set.fillIn()), listedDecorators());
+        filler = new SlotFiller(code, slots, levels, finder, generics, blueprints, filledIn);
         words =
                 new WordsResolver(
                         new BindingResolver(names, slots, generics, blueprints),
@@ -96,6 +100,22 @@ public final class Resolver {
                 words.resolve(declared, number),
                 slots,
                 levels);
+    }
+
+    /** The classes that the file lists as decorators somewhere. */
+    private Set<String> listedDecorators() {
+        Set<String> listed = new HashSet<>();
+        for (Profile profile : set.profiles()) {
+            List<Words> all = new ArrayList<>(List.of(profile.words()));
+            profile.within().forEach(within -> all.add(within.words()));
+            all.stream()
+                    .flatMap(one -> one.decorations().stream())
+                    .flatMap(one -> one.names().stream())
+                    .map(names::lookup)
+                    .flatMap(lookup -> lookup.facts().stream())
+                    .forEach(facts -> listed.add(facts.name()));
+        }
+        return listed;
     }
 
     private Set<TypeRef> emptyAllowed() {

@@ -25,6 +25,7 @@ final class SlotFiller {
     private final Blueprints blueprints;
     private final ValueTypes values;
     private final Variants variants;
+    private final FilledIn filledIn;
 
     /** What fills a slot that nothing binds and nothing decorates: the same in every profile. */
     private final List<Outcome> bare = new ArrayList<>();
@@ -35,7 +36,9 @@ final class SlotFiller {
             Levels levels,
             SlotFinder finder,
             Generics generics,
-            Blueprints blueprints) {
+            Blueprints blueprints,
+            FilledIn filledIn) {
+        this.filledIn = filledIn;
         this.code = code;
         this.slots = slots;
         this.levels = levels;
@@ -43,7 +46,7 @@ final class SlotFiller {
         this.generics = generics;
         this.blueprints = blueprints;
         values = new ValueTypes(code);
-        variants = new Variants(slots, levels, finder, code);
+        variants = new Variants(slots, levels, finder, filledIn, code);
     }
 
     SlotFinder finder() {
@@ -74,9 +77,30 @@ final class SlotFiller {
             return Outcome.nothing(Outcome.Kind.UNMET);
         }
         List<ResolvedDecorator> decorators = usable(seat, profile);
-        return decorators.isEmpty()
-                ? bare(slots.plain(seat))
-                : unbound(slots.slot(seat), decorators);
+        Outcome outcome =
+                decorators.isEmpty()
+                        ? bare(slots.plain(seat))
+                        : unbound(slots.slot(seat), decorators);
+        return outcome.kind() == Outcome.Kind.UNMET && filledIn.isAllowed()
+                ? filledIn(seat, outcome, decorators)
+                : outcome;
+    }
+
+    /** What a class of the code gives to a slot that nothing binds. */
+    private Outcome filledIn(int seat, Outcome otherwise, List<ResolvedDecorator> decorators) {
+        List<FilledIn.Candidate> candidates = filledIn.of(slots.slot(seat));
+        if (candidates.isEmpty()) {
+            return otherwise;
+        }
+        List<Integer> seats =
+                candidates.stream().map(one -> slots.number(Slot.of(one.facts().name()))).toList();
+        if (seats.size() > 1) {
+            return Outcome.several(seats);
+        }
+        if (decorators.isEmpty()) {
+            return Outcome.filledIn(candidates.get(0).by(), seats.get(0));
+        }
+        return bare(seats.get(0)).inLayers(seats.get(0), decorators);
     }
 
     private Outcome bare(int slot) {

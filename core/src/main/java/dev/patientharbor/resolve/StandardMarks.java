@@ -14,6 +14,7 @@ final class StandardMarks {
     private static final Set<String> NAMED = both("Named");
     private static final Set<String> QUALIFIER = both("Qualifier");
     private static final Set<String> SINGLETON = both("Singleton");
+    private static final Set<String> SCOPE = both("Scope");
 
     private StandardMarks() {}
 
@@ -31,6 +32,10 @@ final class StandardMarks {
 
     static boolean isQualifier(List<AnnotationFacts> marksOfTheAnnotation) {
         return hasOneOf(QUALIFIER, marksOfTheAnnotation);
+    }
+
+    static boolean isScope(List<AnnotationFacts> marksOfTheAnnotation) {
+        return hasOneOf(SCOPE, marksOfTheAnnotation);
     }
 
     static boolean isSingleton(List<AnnotationFacts> marks) {

@@ -21,9 +21,11 @@ final class Variants {
     private final SlotTable slots;
     private final Levels levels;
     private final SlotFinder finder;
+    private final FilledIn filledIn;
     private final CodeIndex code;
 
-    Variants(SlotTable slots, Levels levels, SlotFinder finder, CodeIndex code) {
+    Variants(SlotTable slots, Levels levels, SlotFinder finder, FilledIn filledIn, CodeIndex code) {
+        this.filledIn = filledIn;
         this.slots = slots;
         this.levels = levels;
         this.finder = finder;
@@ -75,7 +77,32 @@ final class Variants {
                 members.add(member(carrier, one.slot(), level, profile));
             }
         }
+        addFilledIn(carrier, contract, direct, level, profile, members);
         return members;
+    }
+
+    /** Classes that say so themselves come after what is listed, by name. */
+    private void addFilledIn(
+            Carrier carrier,
+            TypeRef contract,
+            Set<Integer> listed,
+            int level,
+            ResolvedProfile profile,
+            List<Integer> members) {
+        boolean map = carrier.kind() == Carrier.Kind.MAP;
+        for (FilledIn.Candidate one : filledIn.members(new Slot(contract, Optional.empty()))) {
+            Slot slot = new Slot(contract, one.key());
+            int number = slots.number(slot);
+            boolean isListed = finder.find(number, level, profile).isPresent();
+            if (!isListed && one.key().isPresent() && fitsKey(carrier, number)) {
+                members.add(member(carrier, number, level, profile));
+            } else if (one.key().isEmpty() && !map) {
+                int own = slots.number(Slot.of(one.facts().name()));
+                if (!listed.contains(number) || !isListed) {
+                    members.add(own);
+                }
+            }
+        }
     }
 
     /** The same instance once: what stands in for a member is none. */

@@ -1,5 +1,6 @@
 package dev.patientharbor.resolve;
 
+import dev.patientharbor.model.FillIn;
 import dev.patientharbor.model.Supply;
 import dev.patientharbor.plan.AnswerKind;
 import dev.patientharbor.resolve.Outcome.Kind;
@@ -170,6 +171,19 @@ public final class Wiring {
     public Optional<Integer> received(int seat) {
         int end = end(seat, true);
         return end == NONE ? Optional.empty() : Optional.of(end);
+    }
+
+    /** What allowed a class to fill a seat that nothing binds, on the way to what is received. */
+    public Optional<FillIn> filledBy(int seat) {
+        int at = seat;
+        for (int steps = 0; steps <= count; steps++) {
+            Outcome outcome = outcome(at);
+            if (outcome.filledBy().isPresent() || outcome.next().isEmpty()) {
+                return outcome.filledBy();
+            }
+            at = outcome.next().get();
+        }
+        return Optional.empty();
     }
 
     private int end(int seat, boolean unwrapped) {

@@ -61,6 +61,7 @@ public final class ProfileFiles {
                 List.of(),
                 List.of(),
                 List.of(),
+                List.of(),
                 Where.startOf(name));
     }
 }

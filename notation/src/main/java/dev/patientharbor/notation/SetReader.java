@@ -1,6 +1,7 @@
 package dev.patientharbor.notation;
 
 import dev.patientharbor.model.Area;
+import dev.patientharbor.model.FillIn;
 import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.Profile;
 import dev.patientharbor.model.ProfileSet;
@@ -46,6 +47,7 @@ final class SetReader {
                         .flatMap(BindingReader::lifetime)
                         .orElse(Lifetime.SHARED);
         List<Written> mayBeEmpty = texts(file, "may-be-empty", "a slot, or a list of slots");
+        List<FillIn> fillIn = fillIn(file);
         List<Area> areas = new ArrayList<>();
         file.take("areas")
                 .ifPresent(
@@ -64,7 +66,39 @@ final class SetReader {
                                                                         name, profile))));
         file.tellUnknown();
         return new ProfileSet(
-                title, code, packages, entry, lifetime, mayBeEmpty, areas, profiles, root.at());
+                title,
+                code,
+                packages,
+                entry,
+                lifetime,
+                mayBeEmpty,
+                fillIn,
+                areas,
+                profiles,
+                root.at());
+    }
+
+    private static List<FillIn> fillIn(Fields file) {
+        List<FillIn> all = new ArrayList<>();
+        file.take("fill-in")
+                .ifPresent(
+                        piece -> {
+                            for (Written word : piece.texts("sole, marked, services")) {
+                                FillIn.of(word.text())
+                                        .ifPresentOrElse(
+                                                all::add,
+                                                () ->
+                                                        piece.faults()
+                                                                .malformed(
+                                                                        word.at(),
+                                                                        word.text()
+                                                                                + " is no way to"
+                                                                                + " fill in.",
+                                                                        "write sole, marked or"
+                                                                                + " services"));
+                            }
+                        });
+        return all;
     }
 
     private static Area area(Written name, Piece piece) {

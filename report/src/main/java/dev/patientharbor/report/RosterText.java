@@ -207,7 +207,11 @@ public final class RosterText {
         answer.fills()
                 .flatMap(Answer.Seat::within)
                 .ifPresent(level -> about.append(", within ").append(verdict.shortName(level)));
-        answer.origin().ifPresent(at -> about.append(" · ").append(place(at)));
+        answer.filledBy()
+                .ifPresent(by -> about.append(" · filled in (").append(by.word()).append(')'));
+        if (answer.filledBy().isEmpty()) {
+            answer.origin().ifPresent(at -> about.append(" · ").append(place(at)));
+        }
         for (Answer.Hidden hidden : answer.hides()) {
             about.append(", hides ").append(hidden.supply()).append(' ').append(place(hidden.at()));
         }
