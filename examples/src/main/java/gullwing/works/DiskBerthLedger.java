@@ -11,7 +11,16 @@ import java.util.List;
 /** Keeps the berths in a file: a line for each berth, empty if it is free. */
 public final class DiskBerthLedger implements BerthLedger {
 
-    private final Path file = BerthFolder.create().resolve("berths.txt");
+    private final Path file;
+
+    /** Keeps its file in a folder, which is made if it is not there. */
+    public DiskBerthLedger(Path folder) {
+        try {
+            file = Files.createDirectories(folder).resolve("berths.txt");
+        } catch (IOException fault) {
+            throw new UncheckedIOException("no folder for the berth ledger", fault);
+        }
+    }
 
     @Override
     public synchronized int reserve(String ship) {

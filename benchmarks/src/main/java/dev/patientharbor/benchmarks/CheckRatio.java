@@ -138,7 +138,11 @@ public final class CheckRatio {
     private static void check(Path path) {
         ProfileFile file = ProfileFiles.read(path);
         Verdict verdict =
-                Checker.check(file.set(), CodeReader.read(file.codeRoots()), file.findings());
+                Checker.check(
+                        file.set(),
+                        CodeReader.read(file.codeRoots()),
+                        file.settings(),
+                        file.findings());
         String text = CheckText.render(verdict, Layout.plain(100));
         if (!text.contains("complete") || text.contains("INCOMPLETE")) {
             throw new IllegalStateException(text.substring(0, Math.min(5000, text.length())));

@@ -32,7 +32,8 @@ final class Checked {
         List<String> code = Options.code(parsed);
         List<CodeRoot> roots =
                 code.isEmpty() ? file.codeRoots() : given(code, Where.startOf(path.toString()));
-        Verdict verdict = Checker.check(file.set(), CodeReader.read(roots), file.findings());
+        Verdict verdict =
+                Checker.check(file.set(), CodeReader.read(roots), file.settings(), file.findings());
         List<String> profiles = Options.profiles(parsed);
         return profiles.isEmpty() ? verdict : only(verdict, profiles);
     }

@@ -74,6 +74,7 @@ class CapabilitiesTest {
         }
         Path file = temp.resolve("port.harbor.yaml");
         Files.writeString(file, text);
+        Files.copy(Path.of("../examples/port.properties"), temp.resolve("port.properties"));
         String[] words = one.command().split(" ");
         List<String> args = new ArrayList<>(List.of(words));
         args.add(1, file.toString());

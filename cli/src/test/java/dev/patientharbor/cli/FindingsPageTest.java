@@ -136,7 +136,7 @@ class FindingsPageTest {
         ProfileFile file =
                 ProfileFiles.parse(text.getBytes(StandardCharsets.UTF_8), "it.harbor.yaml", ROOT);
         CodeIndex code = CodeReader.read(file.codeRoots());
-        return Checker.check(file.set(), code, file.findings());
+        return Checker.check(file.set(), code, file.settings(), file.findings());
     }
 
     private static TreeSet<String> marks(String text) {

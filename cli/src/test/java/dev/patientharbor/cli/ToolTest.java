@@ -35,7 +35,7 @@ class ToolTest {
             textBlock =
                     """
                     check PORT                                   | 0 | All 4 profiles are complete.
-                    check BROKEN                                 | 1 | 10 of 10 profiles are not complete
+                    check BROKEN                                 | 1 | 12 of 12 profiles are not complete
                     check BROKEN --profile circle                | 1 | 1 of 1 profile is not complete
                     check PORT --fail-on note                    | 0 | All 4
                     roster PORT --profile live                   | 0 | live  28 needs

@@ -3,6 +3,7 @@ package dev.patientharbor.check;
 import dev.patientharbor.code.CodeIndex;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.model.ProfileSet;
+import dev.patientharbor.model.Settings;
 import dev.patientharbor.model.Written;
 import dev.patientharbor.plan.AnswerKind;
 import dev.patientharbor.resolve.ResolvedProfile;
@@ -27,11 +28,13 @@ public final class Checker {
      *
      * @param set what was declared
      * @param code what was read
+     * @param settings what {@code ${NAME}} stands for
      * @param earlier findings made before, such as those of reading the file; they count against
      *     completeness like others
      */
-    public static Verdict check(ProfileSet set, CodeIndex code, List<Finding> earlier) {
-        ResolvedSet resolved = Resolver.resolve(set, code);
+    public static Verdict check(
+            ProfileSet set, CodeIndex code, Settings settings, List<Finding> earlier) {
+        ResolvedSet resolved = Resolver.resolve(set, code, settings);
         Reporter reporter = new Reporter(resolved);
         earlier.forEach(reporter::report);
         code.findings().forEach(reporter::report);

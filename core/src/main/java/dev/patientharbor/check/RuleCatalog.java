@@ -25,6 +25,7 @@ final class RuleCatalog {
                 new UnmetNeedRule(),
                 new EmptyCollectionRule(),
                 new ValueMissingRule(),
+                new ValueRule(),
                 new CycleRule(),
                 new UnusedBindingRule());
     }

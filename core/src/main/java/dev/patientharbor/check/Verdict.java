@@ -6,8 +6,10 @@ import dev.patientharbor.finding.Severity;
 import dev.patientharbor.finding.Where;
 import dev.patientharbor.plan.Plan;
 import dev.patientharbor.resolve.PlanMaker;
+import dev.patientharbor.resolve.ResolvedProfile;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.resolve.Wiring;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import java.util.stream.Stream;
@@ -117,16 +119,28 @@ public final class Verdict {
     }
 
     /**
-     * The verdict with some profiles alone, in the order of the file; what is not among them is not
-     * shown.
+     * The verdict with some profiles alone, in the order of the file, and with the partial profiles
+     * that they extend where something is wrong with those; what is not among them is not shown.
      */
     public Verdict only(Collection<String> names) {
         names.forEach(this::find);
-        return new Verdict(
-                set,
-                findings,
-                profiles,
-                profiles.stream().filter(one -> names.contains(one.name())).toList());
+        List<ResolvedProfile> wanted =
+                set.profiles().stream()
+                        .filter(one -> names.contains(one.declared().name()))
+                        .toList();
+        List<ProfileVerdict> some = new ArrayList<>();
+        for (int i = 0; i < profiles.size(); i++) {
+            int number = i;
+            ProfileVerdict profile = profiles.get(i);
+            boolean atFault =
+                    profile.isPartial()
+                            && !profile.findings().isEmpty()
+                            && wanted.stream().anyMatch(one -> one.isOrExtends(number));
+            if (atFault || names.contains(profile.name())) {
+                some.add(profile);
+            }
+        }
+        return new Verdict(set, findings, profiles, some);
     }
 
     /**

@@ -80,6 +80,8 @@ public final class FindingKinds {
             error("empty-collection", "Every variant is wanted, and there is none");
     public static final FindingKind VALUE_MISSING =
             error("value-missing", "A parameter of a value type without a value");
+    public static final FindingKind VALUE_UNFIT =
+            error("value-unfit", "A value that does not convert to its type, or has no parameter");
     public static final FindingKind CYCLE =
             error("cycle", "Objects that need each other in a circle");
 
@@ -115,6 +117,7 @@ public final class FindingKinds {
                 UNMET_NEED,
                 EMPTY_COLLECTION,
                 VALUE_MISSING,
+                VALUE_UNFIT,
                 CYCLE);
     }
 }

@@ -9,6 +9,7 @@ import java.util.Optional;
  *
  * @param slot what is bound
  * @param supply what fills it
+ * @param with values for the constructor
  * @param lifetime how long an instance lives, if the binding says so
  * @param constructor the parameter types of the constructor to use, if the binding says so
  * @param at where it stands
@@ -16,6 +17,7 @@ import java.util.Optional;
 public record Binding(
         Slot slot,
         Supply supply,
+        With with,
         Optional<Lifetime> lifetime,
         Optional<List<String>> constructor,
         Where at) {
@@ -27,6 +29,7 @@ public record Binding(
     public boolean saysTheSameAs(Binding other) {
         return slot.equals(other.slot)
                 && supply.says().equals(other.supply.says())
+                && with.says().equals(other.with.says())
                 && lifetime.equals(other.lifetime)
                 && constructor.equals(other.constructor);
     }

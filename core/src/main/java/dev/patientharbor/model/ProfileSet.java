@@ -11,6 +11,7 @@ import java.util.Set;
  * @param title what people call it
  * @param code the compiled code to read, as written: folders, jars, patterns such as {@code
  *     lib/*.jar}
+ * @param settings the files of settings, as written
  * @param packages where short class names are looked up, in order
  * @param entry the entry consumers: class names and patterns
  * @param defaultLifetime what holds where neither a binding nor a mark says otherwise
@@ -23,6 +24,7 @@ import java.util.Set;
 public record ProfileSet(
         String title,
         List<Written> code,
+        List<Written> settings,
         List<Written> packages,
         List<Written> entry,
         Lifetime defaultLifetime,
@@ -33,6 +35,7 @@ public record ProfileSet(
         Where at) {
     public ProfileSet {
         code = List.copyOf(code);
+        settings = List.copyOf(settings);
         packages = List.copyOf(packages);
         entry = List.copyOf(entry);
         mayBeEmpty = List.copyOf(mayBeEmpty);

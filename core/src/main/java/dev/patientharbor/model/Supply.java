@@ -73,6 +73,24 @@ public sealed interface Supply {
         }
     }
 
+    /** A value, converted to the contract. */
+    record OfValue(Given given) implements Supply {
+        @Override
+        public String words() {
+            return "a value";
+        }
+
+        @Override
+        public Optional<ImplementationKind> kind() {
+            return Optional.of(ImplementationKind.REAL);
+        }
+
+        @Override
+        public String says() {
+            return "value " + given.says();
+        }
+    }
+
     /** Whatever fills another slot: the same instance, not a second one. */
     record SameAs(Slot slot) implements Supply {
         @Override

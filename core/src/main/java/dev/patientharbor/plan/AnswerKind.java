@@ -8,6 +8,7 @@ public enum AnswerKind {
     FAKE,
     STUB,
     MOCK,
+    VALUE,
     COLLECTION,
     ABSENT,
     UNMET;
@@ -29,6 +30,7 @@ public enum AnswerKind {
             case FAKE -> "fake";
             case STUB -> "stub";
             case MOCK -> "mock";
+            case VALUE -> "value";
             case COLLECTION -> "collection";
             case ABSENT -> "absent";
             case UNMET -> "unmet";

@@ -7,10 +7,12 @@ import dev.patientharbor.model.Decoration;
 import dev.patientharbor.model.Key;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.SlotParser;
+import dev.patientharbor.model.Supply;
 import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.TypeRef.ArrayType;
 import dev.patientharbor.model.TypeRef.ClassType;
 import dev.patientharbor.model.TypeRef.Wildcard;
+import dev.patientharbor.model.With;
 import dev.patientharbor.model.Written;
 import java.util.ArrayList;
 import java.util.List;
@@ -24,8 +26,18 @@ final class BindingResolver {
     private final Generics generics;
     private final Fitting fitting;
     private final Blueprints blueprints;
+    private final ValueTypes types;
+    private final Conversion conversion;
 
-    BindingResolver(ClassNames names, SlotTable slots, Generics generics, Blueprints blueprints) {
+    BindingResolver(
+            ClassNames names,
+            SlotTable slots,
+            Generics generics,
+            Blueprints blueprints,
+            ValueTypes types,
+            Conversion conversion) {
+        this.types = types;
+        this.conversion = conversion;
         this.names = names;
         this.slots = slots;
         this.generics = generics;
@@ -53,6 +65,19 @@ final class BindingResolver {
                                                         type,
                                                         binding.constructor().map(this::full))
                                                 : blueprints.of(facts.orElseThrow(), type));
+        With with = binding.with();
+        Optional<ValuedBlueprint> valued =
+                blueprint
+                        .filter(one -> !with.isEmpty())
+                        .map(one -> ValuedBlueprint.of(one, with, slots, types, conversion));
+        List<ValueFault> faults =
+                new ArrayList<>(valued.map(ValuedBlueprint::faults).orElse(List.of()));
+        if (binding.supply() instanceof Supply.OfValue value) {
+            slot.ifPresent(
+                    one ->
+                            faults.addAll(
+                                    ValuedBlueprint.ofContract(value.given(), one, conversion)));
+        }
         return new ResolvedBinding(
                 binding,
                 owner,
@@ -62,7 +87,8 @@ final class BindingResolver {
                 target.map(slots::number),
                 implementation,
                 fit,
-                blueprint);
+                valued.map(ValuedBlueprint::blueprint).or(() -> blueprint),
+                faults);
     }
 
     private List<String> full(List<String> parameterTypes) {

@@ -32,6 +32,8 @@ public final class Outcome {
         OBJECT,
         /** A mock of the contract. */
         MOCK,
+        /** A value that is given. */
+        VALUE,
         /** Whatever fills another slot. */
         ALIAS,
         /** A binding that cannot fill its slot. */
@@ -131,6 +133,16 @@ public final class Outcome {
                 Aim.NONE);
     }
 
+    static Outcome value(ResolvedBinding binding, List<ResolvedDecorator> decorators) {
+        return new Outcome(
+                Kind.VALUE,
+                Optional.of(binding),
+                Optional.empty(),
+                decorators,
+                Optional.empty(),
+                Aim.NONE);
+    }
+
     /** The same core in other layers: those of a level that has its own, and binds nothing. */
     Outcome inLayers(int core, List<ResolvedDecorator> layers) {
         return new Outcome(kind, binding, blueprint, layers, Optional.of(core), aim);
@@ -207,7 +219,7 @@ public final class Outcome {
 
     /** Whether a consumer receives something. */
     public boolean isMet() {
-        return kind == Kind.OBJECT || kind == Kind.MOCK;
+        return kind == Kind.OBJECT || kind == Kind.MOCK || kind == Kind.VALUE;
     }
 
     /** Whether nothing is there that a consumer could receive, and nothing is wrong either. */
@@ -229,7 +241,7 @@ public final class Outcome {
     /** Whether all is well with it, as far as it can be told from it alone. */
     boolean isSound() {
         return switch (kind) {
-            case ALIAS, MOCK, OPTIONAL, ABSENT, DEFERRED -> true;
+            case ALIAS, MOCK, VALUE, OPTIONAL, ABSENT, DEFERRED -> true;
             case OBJECT -> blueprint.get().fault().isEmpty();
             case COLLECTION -> !candidates().isEmpty();
             case BROKEN, UNMET, VALUE_MISSING, SEVERAL, NONE -> false;
@@ -276,6 +288,7 @@ public final class Outcome {
                     binding.flatMap(one -> one.declared().supply().kind())
                             .map(AnswerKind::of)
                             .orElse(AnswerKind.REAL);
+            case VALUE -> AnswerKind.VALUE;
             case ABSENT -> AnswerKind.ABSENT;
             case COLLECTION -> AnswerKind.COLLECTION;
             case ALIAS, BROKEN, UNMET, VALUE_MISSING, SEVERAL, NONE, OPTIONAL, DEFERRED ->

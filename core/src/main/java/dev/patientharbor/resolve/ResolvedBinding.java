@@ -16,6 +16,7 @@ public final class ResolvedBinding {
     private final Optional<Lookup> implementation;
     private final Optional<Fit> fit;
     private final Optional<Blueprint> blueprint;
+    private final List<ValueFault> valueFaults;
     private final Outcome bareOutcome;
 
     ResolvedBinding(
@@ -27,7 +28,9 @@ public final class ResolvedBinding {
             Optional<Integer> target,
             Optional<Lookup> implementation,
             Optional<Fit> fit,
-            Optional<Blueprint> blueprint) {
+            Optional<Blueprint> blueprint,
+            List<ValueFault> valueFaults) {
+        this.valueFaults = List.copyOf(valueFaults);
         this.declared = declared;
         this.owner = owner;
         this.place = place;
@@ -87,6 +90,11 @@ public final class ResolvedBinding {
     /** How the object is made; empty where the supply is no class, or no class that fits. */
     public Optional<Blueprint> blueprint() {
         return blueprint;
+    }
+
+    /** What is wrong with the values that it gives. */
+    public List<ValueFault> valueFaults() {
+        return valueFaults;
     }
 
     /** Whether it cannot fill its slot at all. */

@@ -3,6 +3,7 @@ package dev.patientharbor.resolve;
 import dev.patientharbor.code.CodeIndex;
 import dev.patientharbor.model.Profile;
 import dev.patientharbor.model.ProfileSet;
+import dev.patientharbor.model.Settings;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.Words;
@@ -28,7 +29,7 @@ public final class Resolver {
     private final SlotFiller filler;
     private final WordsResolver words;
 
-    private Resolver(ProfileSet set, CodeIndex code) {
+    private Resolver(ProfileSet set, CodeIndex code, Settings settings) {
         this.set = set;
         this.code = code;
         names = new ClassNames(code, set.packages().stream().map(Written::text).toList());
@@ -41,7 +42,13 @@ public final class Resolver {
         filler = new SlotFiller(code, slots, levels, finder, generics, blueprints, filledIn);
         words =
                 new WordsResolver(
-                        new BindingResolver(names, slots, generics, blueprints),
+                        new BindingResolver(
+                                names,
+                                slots,
+                                generics,
+                                blueprints,
+                                new ValueTypes(code),
+                                new Conversion(code, settings)),
                         names,
                         levels,
                         areas);
@@ -51,8 +58,8 @@ public final class Resolver {
      * Decides what every slot of every profile receives. Loads no class of the user's and runs
      * none.
      */
-    public static ResolvedSet resolve(ProfileSet set, CodeIndex code) {
-        return new Resolver(set, code).resolve();
+    public static ResolvedSet resolve(ProfileSet set, CodeIndex code, Settings settings) {
+        return new Resolver(set, code, settings).resolve();
     }
 
     private ResolvedSet resolve() {

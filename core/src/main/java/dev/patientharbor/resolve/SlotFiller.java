@@ -158,6 +158,9 @@ final class SlotFiller {
         if (supply instanceof Supply.ToFill) {
             return Outcome.of(Outcome.Kind.UNMET, Optional.of(binding));
         }
+        if (supply instanceof Supply.OfValue) {
+            return Outcome.value(binding, decorators);
+        }
         return binding.blueprint()
                 .map(blueprint -> Outcome.object(Optional.of(binding), blueprint, decorators))
                 .orElseGet(() -> Outcome.mock(binding, decorators));

@@ -2,13 +2,17 @@ package dev.patientharbor.notation;
 
 import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.Binding;
+import dev.patientharbor.model.Given;
 import dev.patientharbor.model.ImplementationKind;
 import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.Supply;
+import dev.patientharbor.model.With;
 import dev.patientharbor.model.Written;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /** Reads one binding: a class alone, a reserved word, or a map with one supply. */
@@ -26,6 +30,7 @@ final class BindingReader {
                                     new Binding(
                                             slot,
                                             inOneWord(text),
+                                            With.NOTHING,
                                             Optional.empty(),
                                             Optional.empty(),
                                             at));
@@ -44,6 +49,13 @@ final class BindingReader {
                                 supplies.add(new Supply.Mock());
                             }
                         });
+        fields.take("value")
+                .ifPresent(
+                        value -> {
+                            said.add("value");
+                            supplies.add(new Supply.OfValue(value.given()));
+                        });
+        With with = fields.take("with").map(BindingReader::with).orElse(With.NOTHING);
         fields.take("same-as")
                 .ifPresent(
                         target -> {
@@ -77,11 +89,24 @@ final class BindingReader {
                                             + " names more than one supply: "
                                             + String.join(", ", said)
                                             + ".",
-                            "write one of class, fake, stub, mock, same-as");
+                            "write one of class, fake, stub, mock, value, same-as");
         }
         return supplies.stream()
                 .findFirst()
-                .map(supply -> new Binding(slot, supply, lifetime, constructor, at));
+                .map(supply -> new Binding(slot, supply, with, lifetime, constructor, at));
+    }
+
+    private static With with(Piece values) {
+        if (values.isFields()) {
+            Map<String, Given> named = new LinkedHashMap<>();
+            values.fields("with").each((name, value) -> named.put(name.text(), value.given()));
+            return new With(named, List.of());
+        }
+        return new With(
+                Map.of(),
+                values.items("values by name, or a list of them").stream()
+                        .map(Piece::given)
+                        .toList());
     }
 
     /** The reserved words, and for every other word a class of that name. */

@@ -14,7 +14,11 @@ final class Faults {
 
     private static final int LONGEST_LINE = 100;
 
+    private static final int MOST_VALUES = 2_000;
+    private static final int DEEPEST_VALUE = 20;
+
     private final String file;
+    private int values;
     private final List<Finding> findings = new ArrayList<>();
     private List<String> lines = List.of();
 
@@ -25,6 +29,22 @@ final class Faults {
     /** The text, so that faults can show their lines. */
     void text(String text) {
         lines = text.lines().toList();
+    }
+
+    /**
+     * Counts a value of free shape; false, and told once, when there are more of them than anybody
+     * writes: a list that holds itself has no end.
+     */
+    boolean mayRead(Piece value, int depth) {
+        boolean inTime = values < MOST_VALUES;
+        values = depth > DEEPEST_VALUE ? MOST_VALUES : values + 1;
+        if (inTime && values >= MOST_VALUES) {
+            malformed(
+                    value.at(),
+                    "The values of this file have no end: an alias holds itself, or too many.",
+                    "write the values out");
+        }
+        return values < MOST_VALUES;
     }
 
     Where at(int line, int column) {

@@ -1,9 +1,12 @@
 package dev.patientharbor.notation;
 
 import dev.patientharbor.finding.Where;
+import dev.patientharbor.model.Given;
 import dev.patientharbor.model.Written;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.snakeyaml.engine.v2.exceptions.Mark;
 import org.snakeyaml.engine.v2.nodes.MappingNode;
@@ -99,6 +102,27 @@ final class Piece {
             wrong("keys with values in " + place);
         }
         return Fields.none(place, at(), faults);
+    }
+
+    /** A value of any shape, kept as it was written; aliases that expand without end are told. */
+    Given given() {
+        return given(0);
+    }
+
+    private Given given(int depth) {
+        if (!faults.mayRead(this, depth)) {
+            return new Given.Text("", at());
+        }
+        if (node instanceof SequenceNode) {
+            return new Given.Items(
+                    items("a list").stream().map(item -> item.given(depth + 1)).toList(), at());
+        }
+        if (node instanceof MappingNode) {
+            Map<String, Given> fields = new LinkedHashMap<>();
+            fields("a value").each((key, value) -> fields.put(key.text(), value.given(depth + 1)));
+            return new Given.Fields(fields, at());
+        }
+        return new Given.Text(((ScalarNode) node).getValue(), at());
     }
 
     private <T> Optional<T> wrong(String wanted) {

@@ -3,19 +3,34 @@ package dev.patientharbor.notation;
 import dev.patientharbor.code.CodeRoot;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.model.ProfileSet;
+import dev.patientharbor.model.Settings;
 import java.nio.file.Path;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 
 /**
  * What one profile file says, and what is wrong with its text.
  *
  * @param set everything that could be understood
+ * @param settingsOfFiles what the listed files of settings say, the first that says it
  * @param findings what could not, in order of place
  * @param folder the folder of the file, from which its paths start
  */
-public record ProfileFile(ProfileSet set, List<Finding> findings, Path folder) {
+public record ProfileFile(
+        ProfileSet set, Map<String, String> settingsOfFiles, List<Finding> findings, Path folder) {
     public ProfileFile {
+        settingsOfFiles = Map.copyOf(settingsOfFiles);
         findings = List.copyOf(findings);
+    }
+
+    /** The settings of this process: system properties, its environment, then the listed files. */
+    public Settings settings() {
+        Map<String, String> properties = new HashMap<>();
+        System.getProperties()
+                .stringPropertyNames()
+                .forEach(name -> properties.put(name, System.getProperty(name)));
+        return new Settings(properties, System.getenv(), settingsOfFiles);
     }
 
     /** The compiled code that the file names, paths taken from the file's own folder. */

@@ -8,7 +8,9 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 
@@ -47,13 +49,15 @@ public final class ProfileFiles {
         Optional<Piece> root = YamlText.read(bytes, name, faults);
         ProfileSet set =
                 root.map(piece -> SetReader.read(piece, faults)).orElseGet(() -> empty(name));
-        List<Finding> findings = faults.all();
-        return new ProfileFile(set, findings, folder);
+        List<Finding> findings = new ArrayList<>(faults.all());
+        Map<String, String> settings = SettingsFiles.read(set.settings(), folder, findings);
+        return new ProfileFile(set, settings, findings, folder);
     }
 
     private static ProfileSet empty(String name) {
         return new ProfileSet(
                 name,
+                List.of(),
                 List.of(),
                 List.of(),
                 List.of(),

@@ -40,6 +40,7 @@ final class SetReader {
                         .map(Written::text)
                         .orElse(faults.name());
         List<Written> code = texts(file, "code", "the place of compiled code, or a list of them");
+        List<Written> settings = texts(file, "settings", "a .properties file, or a list of them");
         List<Written> packages = texts(file, "packages", "a package, or a list of packages");
         List<Written> entry = texts(file, "entry", "a class, a pattern, or a list of them");
         Lifetime lifetime =
@@ -68,6 +69,7 @@ final class SetReader {
         return new ProfileSet(
                 title,
                 code,
+                settings,
                 packages,
                 entry,
                 lifetime,

@@ -212,7 +212,10 @@ class MalformedFileTest {
                         "patient-harbor: 1\ntitle: " + "x".repeat(9 << 20),
                         "patient-harbor: 1\ntitle: " + "[".repeat(100_000),
                         "patient-harbor: 1\nentry: &e [*e]\n",
-                        "patient-harbor: 1\nprofiles: &p { a: *p }\n");
+                        "patient-harbor: 1\nprofiles: &p { a: *p }\n",
+                        "patient-harbor: 1\nprofiles: { p: { bindings: { G: { class: A, with: &w"
+                                + " { a: *w } } } } }\n",
+                        bomb + "profiles: { p: { bindings: { G: { value: *a59 } } } }\n");
         for (String text : texts) {
             assertTimeoutPreemptively(
                     Duration.ofSeconds(30), () -> assertFalse(told(text).isEmpty()));

@@ -45,7 +45,12 @@ final class Situation {
                 ProfileFiles.parse(text.getBytes(StandardCharsets.UTF_8), "f", Path.of(""));
         CodeRoot root = new CodeRoot(new Written("classes", Where.startOf("f")), classes);
         return new Situation(
-                text, Checker.check(file.set(), CodeReader.read(List.of(root)), file.findings()));
+                text,
+                Checker.check(
+                        file.set(),
+                        CodeReader.read(List.of(root)),
+                        file.settings(),
+                        file.findings()));
     }
 
     Verdict verdict() {

@@ -21,7 +21,7 @@ final class Words {
 
     static Tone tone(AnswerKind kind) {
         return switch (kind) {
-            case REAL -> Tone.REAL;
+            case REAL, VALUE -> Tone.REAL;
             case FAKE, STUB, MOCK -> Tone.STAND_IN;
             case COLLECTION -> Tone.TITLE;
             case ABSENT -> Tone.QUIET;

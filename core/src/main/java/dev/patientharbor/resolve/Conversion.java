@@ -1,0 +1,222 @@
+package dev.patientharbor.resolve;
+
+import dev.patientharbor.code.ClassFacts;
+import dev.patientharbor.code.CodeIndex;
+import dev.patientharbor.code.ExecutableFacts;
+import dev.patientharbor.finding.Where;
+import dev.patientharbor.model.Given;
+import dev.patientharbor.model.Settings;
+import dev.patientharbor.model.TypeRef;
+import dev.patientharbor.model.TypeRef.ArrayType;
+import dev.patientharbor.model.TypeRef.ClassType;
+import dev.patientharbor.model.TypeRef.Primitive;
+import java.math.BigDecimal;
+import java.net.URI;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Consumer;
+import java.util.regex.Pattern;
+
+/** Tells whether given values convert to the types of parameters, from facts alone. */
+public final class Conversion {
+
+    private static final Pattern SHORT_DURATION = Pattern.compile("\\d+(ms|s|m|h|d)");
+
+    private static final Map<String, Consumer<String>> PARSERS =
+            Map.ofEntries(
+                    Map.entry("byte", Byte::parseByte),
+                    Map.entry("short", Short::parseShort),
+                    Map.entry("int", Integer::parseInt),
+                    Map.entry("long", Long::parseLong),
+                    Map.entry("float", Float::parseFloat),
+                    Map.entry("double", Double::parseDouble),
+                    Map.entry("boolean", Conversion::parseBoolean),
+                    Map.entry("char", Conversion::parseCharacter),
+                    Map.entry("java.math.BigDecimal", BigDecimal::new),
+                    Map.entry("java.time.Duration", Conversion::parseDuration),
+                    Map.entry("java.time.Instant", Instant::parse),
+                    Map.entry("java.time.LocalDate", LocalDate::parse),
+                    Map.entry("java.net.URI", URI::create),
+                    Map.entry("java.nio.file.Path", text -> {}),
+                    Map.entry("java.lang.CharSequence", text -> {}),
+                    Map.entry("java.lang.String", text -> {}));
+
+    private static final Map<String, String> UNBOXED =
+            Map.of(
+                    "java.lang.Byte", "byte",
+                    "java.lang.Short", "short",
+                    "java.lang.Integer", "int",
+                    "java.lang.Long", "long",
+                    "java.lang.Float", "float",
+                    "java.lang.Double", "double",
+                    "java.lang.Boolean", "boolean",
+                    "java.lang.Character", "char");
+
+    private final CodeIndex code;
+    private final Settings settings;
+
+    /**
+     * What is wrong with a value.
+     *
+     * @param at where it stands
+     * @param unset the settings that are not set; none if the value does not fit
+     * @param shown the value as it may be printed
+     * @param wanted the type, with what it allows
+     */
+    public record Problem(Where at, List<String> unset, String shown, String wanted) {}
+
+    Conversion(CodeIndex code, Settings settings) {
+        this.code = code;
+        this.settings = settings;
+    }
+
+    /** Everything that is wrong with a value for a type; nothing if it converts. */
+    List<Problem> problems(Given given, TypeRef type) {
+        List<Problem> problems = new ArrayList<>(0);
+        check(given, type, problems);
+        return problems;
+    }
+
+    private void check(Given given, TypeRef type, List<Problem> problems) {
+        if (type instanceof ArrayType array) {
+            items(given, array.element(), type, problems);
+        } else if (type instanceof Primitive primitive) {
+            text(given, primitive.name(), type, problems);
+        } else if (type instanceof ClassType named) {
+            ofClass(given, named, problems);
+        } else {
+            unfit(given, type.text(), problems);
+        }
+    }
+
+    private void ofClass(Given given, ClassType type, List<Problem> problems) {
+        Optional<ClassFacts> facts = code.find(type.name());
+        String parser = UNBOXED.getOrDefault(type.name(), type.name());
+        if (PARSERS.containsKey(parser)) {
+            text(given, parser, type, problems);
+        } else if (facts.filter(ClassFacts::isEnum).isPresent()) {
+            constant(given, facts.get(), problems);
+        } else if (facts.filter(ClassFacts::isRecord).isPresent()) {
+            fields(given, facts.get(), problems);
+        } else if (type.name().equals("java.util.Map") && type.arguments().size() == 2) {
+            entries(given, type, problems);
+        } else if (type.arguments().size() == 1 && Carrier.of(type).isPresent()) {
+            items(given, type.arguments().get(0), type, problems);
+        } else {
+            unfit(given, type.text() + ", which no value can be written for", problems);
+        }
+    }
+
+    private void text(Given given, String parser, TypeRef type, List<Problem> problems) {
+        Optional<String> text = settled(given, type.text(), problems);
+        if (text.isPresent()) {
+            try {
+                PARSERS.get(parser).accept(text.get());
+            } catch (RuntimeException unfit) {
+                // Every parser says by an exception of its own that the text does not fit.
+                unfit(given, type.text(), problems);
+            }
+        }
+    }
+
+    private void constant(Given given, ClassFacts type, List<Problem> problems) {
+        String wanted = "one of " + String.join(", ", type.enumConstants());
+        Optional<String> text = settled(given, wanted, problems);
+        if (text.isPresent() && !type.enumConstants().contains(text.get())) {
+            unfit(given, wanted, problems);
+        }
+    }
+
+    private void items(Given given, TypeRef element, TypeRef type, List<Problem> problems) {
+        if (given instanceof Given.Items list) {
+            list.items().forEach(item -> check(item, element, problems));
+        } else {
+            unfit(given, "a list, for " + type.text(), problems);
+        }
+    }
+
+    private void entries(Given given, ClassType type, List<Problem> problems) {
+        if (given instanceof Given.Fields map) {
+            map.fields()
+                    .forEach(
+                            (key, value) -> {
+                                check(
+                                        new Given.Text(key, value.at()),
+                                        type.arguments().get(0),
+                                        problems);
+                                check(value, type.arguments().get(1), problems);
+                            });
+        } else {
+            unfit(given, "keys with values, for " + type.text(), problems);
+        }
+    }
+
+    private void fields(Given given, ClassFacts record, List<Problem> problems) {
+        ExecutableFacts made = record.constructors().get(0);
+        List<TypeRef> types = made.parameterTypes();
+        if (!(given instanceof Given.Fields map)) {
+            unfit(given, "keys with values, for " + record.name(), problems);
+            return;
+        }
+        List<String> names = new ArrayList<>();
+        for (int i = 0; i < types.size(); i++) {
+            String name = made.parameterName(i);
+            names.add(name);
+            if (map.fields().containsKey(name)) {
+                check(map.fields().get(name), types.get(i), problems);
+            } else {
+                unfit(given, record.name() + " with " + name, problems);
+            }
+        }
+        map.fields()
+                .forEach(
+                        (name, value) -> {
+                            if (!names.contains(name)) {
+                                unfit(value, "one of " + String.join(", ", names), problems);
+                            }
+                        });
+    }
+
+    /** The text with its settings, or what is wrong with them. */
+    private Optional<String> settled(Given given, String wanted, List<Problem> problems) {
+        if (!(given instanceof Given.Text plain)) {
+            unfit(given, wanted, problems);
+            return Optional.empty();
+        }
+        SettingText text = SettingText.of(plain.text(), settings);
+        if (text.malformed()) {
+            unfit(given, "a setting as ${NAME} or ${NAME:-default}", problems);
+        } else if (!text.missing().isEmpty()) {
+            problems.add(new Problem(given.at(), text.missing(), plain.text(), wanted));
+        }
+        return text.text();
+    }
+
+    private static void unfit(Given given, String wanted, List<Problem> problems) {
+        problems.add(new Problem(given.at(), List.of(), given.says(), wanted));
+    }
+
+    private static void parseBoolean(String text) {
+        if (!text.equals("true") && !text.equals("false")) {
+            throw new IllegalArgumentException(text);
+        }
+    }
+
+    private static void parseCharacter(String text) {
+        if (text.length() != 1) {
+            throw new IllegalArgumentException(text);
+        }
+    }
+
+    /** ISO-8601, or a number with a unit, such as {@code 200ms} and {@code 5s}. */
+    private static void parseDuration(String text) {
+        if (!SHORT_DURATION.matcher(text).matches()) {
+            Duration.parse(text);
+        }
+    }
+}
