@@ -20,6 +20,11 @@ final class EntryRule implements Rule {
                 reporter.report(finding(set, entry));
             }
         }
+        boolean unread = set.profiles().isEmpty() && set.entries().isEmpty();
+        if (unread && reporter.hasTold(FindingKinds.MALFORMED_FILE)) {
+            // The file could not be read at all: what is not in it is not known.
+            return;
+        }
         if (set.checked().isEmpty()) {
             reporter.report(
                     nothing(

@@ -1,6 +1,7 @@
 package dev.patientharbor.check;
 
 import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingKind;
 import dev.patientharbor.resolve.ResolvedProfile;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.resolve.Wiring;
@@ -32,6 +33,11 @@ final class Reporter {
     /** Reports what concerns no profile alone. */
     void report(Finding finding) {
         ofSet.add(finding);
+    }
+
+    /** Whether something of a kind was reported that concerns no profile alone. */
+    boolean hasTold(FindingKind kind) {
+        return ofSet.stream().anyMatch(one -> one.kind() == kind);
     }
 
     /** Reports what is wrong in one profile. */
