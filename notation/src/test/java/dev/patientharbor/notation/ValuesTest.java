@@ -139,9 +139,7 @@ class ValuesTest {
         assertEquals(List.of(), told(check("{ class: Horn8, with: [x] }", Path.of(""))));
         List<String> left = told(check("{ class: Horn8, with: [x, y] }", Path.of("")));
         assertEquals(
-                List.of("value-unfit: Horn8 has no parameter one more to give a value to."),
-                left,
-                slot);
+                List.of("value-unfit: Horn8 has no parameter one more to give a value to."), left);
         List<String> missing = told(check("{ class: Horn8, with: { w: x } }", Path.of("")));
         assertEquals(2, missing.size(), missing.toString());
     }
