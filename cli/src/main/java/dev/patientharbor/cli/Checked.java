@@ -33,7 +33,11 @@ final class Checked {
         List<CodeRoot> roots =
                 code.isEmpty() ? file.codeRoots() : given(code, Where.startOf(path.toString()));
         Verdict verdict =
-                Checker.check(file.set(), CodeReader.read(roots), file.settings(), file.findings());
+                Checker.check(
+                        file.set(),
+                        CodeReader.read(roots, file.methodsOf()),
+                        file.settings(),
+                        file.findings());
         List<String> profiles = Options.profiles(parsed);
         return profiles.isEmpty() ? verdict : only(verdict, profiles);
     }

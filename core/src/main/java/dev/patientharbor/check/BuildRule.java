@@ -80,7 +80,7 @@ final class BuildRule implements Rule {
 
     private static Finding finding(ResolvedSet set, Blueprint blueprint, Where at) {
         BuildFault fault = blueprint.fault().orElseThrow();
-        String name = set.names().shortName(blueprint.className());
+        String name = set.maker(blueprint);
         Finding finding =
                 Finding.of(kind(fault.reason()), at, blueprint.className(), message(name, fault));
         if (!fault.constructors().isEmpty()) {
@@ -103,7 +103,13 @@ final class BuildRule implements Rule {
     private static FindingKind kind(Reason reason) {
         return switch (reason) {
             case SEVERAL_UNMARKED, SEVERAL_MARKED -> FindingKinds.WHICH_CONSTRUCTOR;
-            case INTERFACE, ABSTRACT, ENUM, NO_CONSTRUCTOR, NO_SUCH_CONSTRUCTOR ->
+            case INTERFACE,
+                    ABSTRACT,
+                    ENUM,
+                    NO_CONSTRUCTOR,
+                    NO_SUCH_CONSTRUCTOR,
+                    NO_SUCH_METHOD,
+                    SEVERAL_METHODS ->
                     FindingKinds.CANNOT_BE_BUILT;
         };
     }
@@ -116,6 +122,12 @@ final class BuildRule implements Rule {
             case NO_CONSTRUCTOR -> name + " has no constructor.";
             case NO_SUCH_CONSTRUCTOR ->
                     name + " has no constructor with the parameter types that the binding names.";
+            case NO_SUCH_METHOD -> name + " is no method that can be called.";
+            case SEVERAL_METHODS ->
+                    name
+                            + " is the name of "
+                            + fault.constructors().size()
+                            + " methods, and nothing says which one to use.";
             case SEVERAL_UNMARKED ->
                     name
                             + " has "
@@ -133,6 +145,8 @@ final class BuildRule implements Rule {
         return switch (reason) {
             case INTERFACE, ABSTRACT, ENUM, NO_CONSTRUCTOR ->
                     "bind a class with a constructor, or a mock";
+            case NO_SUCH_METHOD, SEVERAL_METHODS ->
+                    "name a method of its own that is not private and has no namesake";
             case NO_SUCH_CONSTRUCTOR -> "name the parameter types of one of these";
             case SEVERAL_UNMARKED ->
                     "mark one with @Inject, or name its parameter types: constructor: [TYPE, TYPE]";

@@ -87,7 +87,7 @@ final class Wording {
     /** The slot of an object and, where it is another, the class that stands in it. */
     String named(int slot, Blueprint consumer) {
         String text = set.text(slot);
-        String name = shortName(consumer.className());
+        String name = set.maker(consumer);
         return text.equals(name) ? text : text + " (" + name + ")";
     }
 

@@ -15,7 +15,7 @@ final class ClassFileReader {
      *
      * @throws NotAClassFile if the bytes are none that can be read
      */
-    static ClassFacts read(byte[] bytes) {
+    static ClassFacts read(byte[] bytes, MethodsOf methodsOf) {
         if (bytes.length < 10) {
             throw new NotAClassFile(
                     bytes.length == 0 ? "it is empty" : "it ends after " + bytes.length + " bytes");
@@ -27,7 +27,7 @@ final class ClassFileReader {
                 != MAGIC) {
             throw new NotAClassFile("it does not start as a class file does");
         }
-        FactsCollector collector = new FactsCollector();
+        FactsCollector collector = new FactsCollector(methodsOf);
         try {
             ClassReader reader = new ClassReader(bytes);
             reader.accept(collector, DECLARATIONS);

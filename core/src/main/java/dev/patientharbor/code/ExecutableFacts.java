@@ -30,6 +30,11 @@ public record ExecutableFacts(
         return Signatures.parameters(descriptor, signature);
     }
 
+    /** The generic type that is returned. */
+    public TypeRef returnType() {
+        return Signatures.returned(descriptor, signature);
+    }
+
     /** The erased parameter types as people write them, {@code p.A,int[]}. */
     public List<String> erasedParameterTypes() {
         return Signatures.parameters(descriptor, Optional.empty()).stream()

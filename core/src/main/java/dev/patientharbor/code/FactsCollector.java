@@ -31,8 +31,11 @@ final class FactsCollector extends ClassVisitor {
     private final Map<String, String> memberDefaults = new HashMap<>(0);
     private final List<String> enumConstants = new ArrayList<>(0);
 
-    FactsCollector() {
+    private final MethodsOf methodsOf;
+
+    FactsCollector(MethodsOf methodsOf) {
         super(Opcodes.ASM9);
+        this.methodsOf = methodsOf;
     }
 
     static String className(String internalName) {
@@ -123,7 +126,7 @@ final class FactsCollector extends ClassVisitor {
 
     private void keepMethod(ExecutableCollector method) {
         method.memberDefault().ifPresent(value -> memberDefaults.put(method.facts().name(), value));
-        if (method.isMarked()) {
+        if (method.isMarked() || methodsOf.contains(name)) {
             methods.add(method);
         } else if (mayOverride(method)) {
             unmarkedMethods.add(method.overrideKey());

@@ -41,6 +41,22 @@ final class Signatures {
         return added < 0 ? erased : all;
     }
 
+    static TypeRef returned(String descriptor, Optional<String> signature) {
+        if (signature.isEmpty()) {
+            return erased(Type.getReturnType(descriptor));
+        }
+        List<TypeRef> type = new ArrayList<>(1);
+        new SignatureReader(signature.get())
+                .accept(
+                        new Parts() {
+                            @Override
+                            public SignatureVisitor visitReturnType() {
+                                return new TypeBuilder(type::add);
+                            }
+                        });
+        return type.get(0);
+    }
+
     static TypeRef field(String descriptor, Optional<String> signature) {
         if (signature.isEmpty()) {
             return erased(Type.getType(descriptor));

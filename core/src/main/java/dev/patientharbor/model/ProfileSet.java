@@ -1,6 +1,7 @@
 package dev.patientharbor.model;
 
 import dev.patientharbor.finding.Where;
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -48,5 +49,22 @@ public record ProfileSet(
                 throw new IllegalArgumentException("two profiles of the name " + profile.name());
             }
         }
+    }
+
+    /** The classes that are named as factories, as written. */
+    public Set<String> factoryClasses() {
+        Set<String> names = new HashSet<>();
+        for (Profile profile : profiles) {
+            List<Words> all = new ArrayList<>(List.of(profile.words()));
+            profile.within().forEach(within -> all.add(within.words()));
+            for (Words words : all) {
+                for (Binding binding : words.bindings()) {
+                    if (binding.supply() instanceof Supply.Factory factory) {
+                        names.add(factory.holder().text());
+                    }
+                }
+            }
+        }
+        return names;
     }
 }

@@ -91,6 +91,29 @@ public sealed interface Supply {
         }
     }
 
+    /**
+     * What a method returns.
+     *
+     * @param holder the class whose method it is; for a method that is not static, the slot of it
+     * @param method the name of the method
+     */
+    record Factory(Written holder, String method) implements Supply {
+        @Override
+        public String words() {
+            return holder.text() + '#' + method;
+        }
+
+        @Override
+        public Optional<ImplementationKind> kind() {
+            return Optional.of(ImplementationKind.REAL);
+        }
+
+        @Override
+        public Optional<Written> className() {
+            return Optional.of(holder);
+        }
+    }
+
     /** Whatever fills another slot: the same instance, not a second one. */
     record SameAs(Slot slot) implements Supply {
         @Override

@@ -9,6 +9,7 @@ public enum AnswerKind {
     STUB,
     MOCK,
     VALUE,
+    FACTORY,
     COLLECTION,
     ABSENT,
     UNMET;
@@ -31,6 +32,7 @@ public enum AnswerKind {
             case STUB -> "stub";
             case MOCK -> "mock";
             case VALUE -> "value";
+            case FACTORY -> "factory";
             case COLLECTION -> "collection";
             case ABSENT -> "absent";
             case UNMET -> "unmet";

@@ -20,12 +20,18 @@ public record NeedPlace(Kind kind, String member, int index) implements Comparab
     /** The kinds of places, in the order of their words. */
     public enum Kind {
         CONSTRUCTOR,
+        DECLARED,
         FIELD,
         METHOD
     }
 
     public static NeedPlace constructor(int index) {
         return new NeedPlace(Kind.CONSTRUCTOR, "", index);
+    }
+
+    /** What is asked for without a place in a class: the object whose method is a factory. */
+    public static NeedPlace declared(String name) {
+        return new NeedPlace(Kind.DECLARED, name, 0);
     }
 
     public static NeedPlace field(String name) {
@@ -41,6 +47,7 @@ public record NeedPlace(Kind kind, String member, int index) implements Comparab
     public String code() {
         return switch (kind) {
             case CONSTRUCTOR -> "constructor:" + index;
+            case DECLARED -> "declared:" + member;
             case FIELD -> "field:" + member;
             case METHOD -> "method:" + member + ':' + index;
         };
@@ -53,6 +60,7 @@ public record NeedPlace(Kind kind, String member, int index) implements Comparab
     public String words() {
         return switch (kind) {
             case CONSTRUCTOR -> "constructor parameter " + (index + 1);
+            case DECLARED -> "declared";
             case FIELD -> "field";
             case METHOD ->
                     isSetter()

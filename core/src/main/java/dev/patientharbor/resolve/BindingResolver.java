@@ -26,6 +26,7 @@ final class BindingResolver {
     private final Generics generics;
     private final Fitting fitting;
     private final Blueprints blueprints;
+    private final FactoryReader factories;
     private final ValueTypes types;
     private final Conversion conversion;
 
@@ -34,8 +35,10 @@ final class BindingResolver {
             SlotTable slots,
             Generics generics,
             Blueprints blueprints,
+            FactoryReader factories,
             ValueTypes types,
             Conversion conversion) {
+        this.factories = factories;
         this.types = types;
         this.conversion = conversion;
         this.names = names;
@@ -54,17 +57,8 @@ final class BindingResolver {
         implementation.ifPresent(lookups::add);
         Optional<ClassFacts> facts = implementation.flatMap(Lookup::facts);
         Optional<Fit> fit =
-                slot.flatMap(known -> facts.map(one -> fitting.fit(one, known.contract())));
-        Optional<Blueprint> blueprint =
-                fit.flatMap(Fit::type)
-                        .map(
-                                type ->
-                                        binding.constructor().isPresent()
-                                                ? blueprints.of(
-                                                        facts.orElseThrow(),
-                                                        type,
-                                                        binding.constructor().map(this::full))
-                                                : blueprints.of(facts.orElseThrow(), type));
+                slot.flatMap(known -> facts.flatMap(one -> fit(binding.supply(), one, known)));
+        Optional<Blueprint> blueprint = blueprint(binding, facts, fit);
         With with = binding.with();
         Optional<ValuedBlueprint> valued =
                 blueprint
@@ -89,6 +83,30 @@ final class BindingResolver {
                 fit,
                 valued.map(ValuedBlueprint::blueprint).or(() -> blueprint),
                 faults);
+    }
+
+    /** A class is held against the contract, and a factory by what it returns. */
+    private Optional<Fit> fit(Supply supply, ClassFacts facts, Slot slot) {
+        return supply instanceof Supply.Factory factory
+                ? FactoryReader.returned(facts, factory.method())
+                        .map(type -> fitting.fit(type, slot.contract()))
+                : Optional.of(fitting.fit(facts, slot.contract()));
+    }
+
+    private Optional<Blueprint> blueprint(
+            Binding binding, Optional<ClassFacts> facts, Optional<Fit> fit) {
+        if (binding.supply() instanceof Supply.Factory factory) {
+            return facts.map(holder -> factories.of(holder, factory.method()));
+        }
+        return fit.flatMap(Fit::type)
+                .map(
+                        type ->
+                                binding.constructor().isPresent()
+                                        ? blueprints.of(
+                                                facts.orElseThrow(),
+                                                type,
+                                                binding.constructor().map(this::full))
+                                        : blueprints.of(facts.orElseThrow(), type));
     }
 
     private List<String> full(List<String> parameterTypes) {

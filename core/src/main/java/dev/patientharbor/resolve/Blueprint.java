@@ -6,17 +6,38 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * How an object of a class is made.
+ * How an object is made: by a constructor of its class, or by a method.
  *
  * @param facts the class
  * @param type the class with its type arguments
+ * @param method the method that makes it; empty for a constructor
  * @param needs what it asks for, in order of construction; nothing if it cannot be built
  * @param fault why it cannot be built
  */
 public record Blueprint(
-        ClassFacts facts, ClassType type, List<Need> needs, Optional<BuildFault> fault) {
+        ClassFacts facts,
+        ClassType type,
+        Optional<String> method,
+        List<Need> needs,
+        Optional<BuildFault> fault) {
     public Blueprint {
         needs = List.copyOf(needs);
+    }
+
+    static Blueprint byConstructor(
+            ClassFacts facts, ClassType type, List<Need> needs, Optional<BuildFault> fault) {
+        return new Blueprint(facts, type, Optional.empty(), needs, fault);
+    }
+
+    /** An object that a method of a class makes. */
+    static Blueprint byMethod(
+            ClassFacts facts, String method, List<Need> needs, Optional<BuildFault> fault) {
+        return new Blueprint(facts, facts.asType().raw(), Optional.of(method), needs, fault);
+    }
+
+    /** What makes it, as programs read it: a class, or {@code Class#method}. */
+    public String maker() {
+        return method.map(one -> facts.name() + '#' + one).orElse(facts.name());
     }
 
     public String className() {

@@ -32,6 +32,6 @@ final class Blueprints {
         ConstructorChoice choice = ConstructorChoice.of(facts, constructor);
         List<Need> all =
                 choice.constructor().map(one -> needs.needs(facts, type, one)).orElse(List.of());
-        return new Blueprint(facts, type, all, choice.fault());
+        return Blueprint.byConstructor(facts, type, all, choice.fault());
     }
 }

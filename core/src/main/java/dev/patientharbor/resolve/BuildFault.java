@@ -21,6 +21,8 @@ public record BuildFault(Reason reason, List<ExecutableFacts> constructors) {
         ENUM,
         NO_CONSTRUCTOR,
         NO_SUCH_CONSTRUCTOR,
+        NO_SUCH_METHOD,
+        SEVERAL_METHODS,
         SEVERAL_UNMARKED,
         SEVERAL_MARKED
     }

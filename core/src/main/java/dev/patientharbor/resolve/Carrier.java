@@ -4,6 +4,7 @@ import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.TypeRef.ArrayType;
 import dev.patientharbor.model.TypeRef.ClassType;
 import dev.patientharbor.model.TypeRef.Wildcard;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
@@ -40,6 +41,14 @@ record Carrier(Kind kind, TypeRef content, Optional<TypeRef> key, String word) {
                     "java.util.Collection", Kind.COLLECTION,
                     "java.lang.Iterable", Kind.COLLECTION,
                     "java.util.Map", Kind.MAP);
+
+    /** The types that hand out an object when they are asked. */
+    static final List<String> DEFERRED_TYPES =
+            KINDS.entrySet().stream()
+                    .filter(one -> one.getValue() == Kind.DEFERRED)
+                    .map(Map.Entry::getKey)
+                    .sorted()
+                    .toList();
 
     /** The outermost wrapping of a type, if it is one. */
     static Optional<Carrier> of(TypeRef type) {

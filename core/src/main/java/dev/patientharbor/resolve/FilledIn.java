@@ -18,6 +18,7 @@ import java.util.Set;
 final class FilledIn {
 
     private final CodeIndex code;
+    private final Generics generics;
     private final Fitting fitting;
     private final Qualifiers qualifiers;
     private final Set<FillIn> allowed;
@@ -30,8 +31,9 @@ final class FilledIn {
      * @param facts the class
      * @param key the key under which it does; empty for the plain slot
      * @param by what allows it
+     * @param isMaker whether it hands out an object of the contract, rather than being one
      */
-    record Candidate(ClassFacts facts, Optional<Key> key, FillIn by) {}
+    record Candidate(ClassFacts facts, Optional<Key> key, FillIn by, boolean isMaker) {}
 
     /**
      * @param decorators the classes that the file lists as decorators: they fill no slot
@@ -40,6 +42,7 @@ final class FilledIn {
         this.code = code;
         this.allowed = allowed;
         this.decorators = decorators;
+        this.generics = generics;
         fitting = new Fitting(generics);
         qualifiers = new Qualifiers(code);
     }
@@ -75,7 +78,7 @@ final class FilledIn {
     }
 
     private boolean fits(Candidate one, Slot slot) {
-        return fitting.fit(one.facts(), slot.contract()).fits();
+        return one.isMaker() || fitting.fit(one.facts(), slot.contract()).fits();
     }
 
     private List<Candidate> all(String contract) {
@@ -113,6 +116,9 @@ final class FilledIn {
                                             qualifiers.key(one.annotations()),
                                             FillIn.MARKED));
         }
+        if (allowed.contains(FillIn.MARKED)) {
+            addMakers(contract, found);
+        }
         if (allowed.contains(FillIn.SOLE) && possible.size() == 1) {
             ClassFacts only = possible.get(0);
             if (!found.containsKey(only.name())) {
@@ -122,10 +128,36 @@ final class FilledIn {
         return List.copyOf(found.values());
     }
 
+    /** Marked classes that hand out an object of the contract when they are asked. */
+    private void addMakers(String contract, Map<String, Candidate> found) {
+        for (String deferred : Carrier.DEFERRED_TYPES) {
+            for (ClassFacts facts : code.subtypesOf(deferred)) {
+                boolean makesIt =
+                        generics.seenAs(facts.asType(), deferred)
+                                .type()
+                                .filter(
+                                        type ->
+                                                type.arguments().size() == 1
+                                                        && type.arguments()
+                                                                .get(0)
+                                                                .text()
+                                                                .equals(contract))
+                                .isPresent();
+                if (makesIt && !facts.isAbstract() && qualifiers.isMarked(facts.annotations())) {
+                    Optional<Key> key = qualifiers.key(facts.annotations());
+                    found.putIfAbsent(
+                            facts.name() + key.map(Key::written).orElse(""),
+                            new Candidate(facts, key, FillIn.MARKED, true));
+                }
+            }
+        }
+    }
+
     private static void add(
             Map<String, Candidate> found, ClassFacts facts, Optional<Key> key, FillIn by) {
         found.putIfAbsent(
-                facts.name() + key.map(Key::written).orElse(""), new Candidate(facts, key, by));
+                facts.name() + key.map(Key::written).orElse(""),
+                new Candidate(facts, key, by, false));
     }
 
     /** No abstract class, none that cannot be made, and nothing that wraps the contract. */

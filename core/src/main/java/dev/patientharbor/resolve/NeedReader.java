@@ -47,6 +47,17 @@ final class NeedReader {
         return needs;
     }
 
+    /** The parameters of a factory method. */
+    List<Need> parameters(ExecutableFacts method) {
+        List<Need> needs = new ArrayList<>();
+        addParameters(method, Map.of(), needs, i -> NeedPlace.method(nameAndTypes(method), i));
+        return needs;
+    }
+
+    private static String nameAndTypes(ExecutableFacts method) {
+        return method.name() + '(' + String.join(",", method.erasedParameterTypes()) + ')';
+    }
+
     /** One class of the chain of superclasses, and what its type parameters stand for. */
     private record Member(ClassFacts facts, Map<String, TypeRef> variables) {}
 
@@ -87,8 +98,7 @@ final class NeedReader {
             if (StandardMarks.isInject(method.annotations())
                     && !Modifier.isStatic(method.access())
                     && !isOverridden(method, chain, index)) {
-                String nameAndTypes =
-                        method.name() + '(' + String.join(",", method.erasedParameterTypes()) + ')';
+                String nameAndTypes = nameAndTypes(method);
                 addParameters(
                         method, member.variables(), needs, i -> NeedPlace.method(nameAndTypes, i));
             }

@@ -285,9 +285,11 @@ public final class Outcome {
     private AnswerKind answerKind() {
         return switch (kind) {
             case OBJECT, MOCK ->
-                    binding.flatMap(one -> one.declared().supply().kind())
-                            .map(AnswerKind::of)
-                            .orElse(AnswerKind.REAL);
+                    blueprint.filter(one -> one.method().isPresent()).isPresent()
+                            ? AnswerKind.FACTORY
+                            : binding.flatMap(one -> one.declared().supply().kind())
+                                    .map(AnswerKind::of)
+                                    .orElse(AnswerKind.REAL);
             case VALUE -> AnswerKind.VALUE;
             case ABSENT -> AnswerKind.ABSENT;
             case COLLECTION -> AnswerKind.COLLECTION;

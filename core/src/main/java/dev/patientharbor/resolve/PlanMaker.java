@@ -87,7 +87,7 @@ public final class PlanMaker {
                 outcome.isMet() ? Optional.of(lifetime(outcome)) : Optional.empty();
         return new Answer(
                 outcome.answer(),
-                outcome.blueprint().map(Blueprint::className),
+                outcome.blueprint().map(Blueprint::maker),
                 outcome.decorators().stream()
                         .map(one -> one.blueprint().orElseThrow().className())
                         .toList(),
@@ -121,6 +121,7 @@ public final class PlanMaker {
         }
         boolean singleton =
                 outcome.blueprint()
+                        .filter(one -> one.method().isEmpty())
                         .filter(one -> StandardMarks.isSingleton(one.facts().annotations()))
                         .isPresent();
         return singleton

@@ -72,6 +72,12 @@ public record ResolvedSet(
         return levels.isConsumer(level) ? names.shortName(name) + " alone" : "the area " + name;
     }
 
+    /** What makes an object, as people read it: {@code Sonar}, {@code Clocks#wall}. */
+    public String maker(Blueprint blueprint) {
+        String name = names.shortName(blueprint.className());
+        return blueprint.method().map(method -> name + '#' + method).orElse(name);
+    }
+
     /** The slot at the level at which profiles say what fills a seat. */
     public int saidAt(int seat) {
         return slots.at(seat, levels.words(slots.level(seat)));

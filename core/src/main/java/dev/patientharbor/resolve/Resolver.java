@@ -34,12 +34,16 @@ public final class Resolver {
         this.code = code;
         names = new ClassNames(code, set.packages().stream().map(Written::text).toList());
         Generics generics = new Generics(code);
-        Blueprints blueprints = new Blueprints(new NeedReader(code, generics, slots));
+        NeedReader needs = new NeedReader(code, generics, slots);
+        Blueprints blueprints = new Blueprints(needs);
+        FactoryReader factories = new FactoryReader(needs, slots);
         areas = new Areas(set.areas(), names, code, levels);
         SlotFinder finder = new SlotFinder(slots, levels, areas);
         FilledIn filledIn =
                 new FilledIn(code, generics, Set.copyOf(set.fillIn()), listedDecorators());
-        filler = new SlotFiller(code, slots, levels, finder, generics, blueprints, filledIn);
+        filler =
+                new SlotFiller(
+                        code, slots, levels, finder, generics, blueprints, factories, filledIn);
         words =
                 new WordsResolver(
                         new BindingResolver(
@@ -47,6 +51,7 @@ public final class Resolver {
                                 slots,
                                 generics,
                                 blueprints,
+                                factories,
                                 new ValueTypes(code),
                                 new Conversion(code, settings)),
                         names,

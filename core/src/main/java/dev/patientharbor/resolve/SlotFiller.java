@@ -25,6 +25,7 @@ final class SlotFiller {
     private final Blueprints blueprints;
     private final ValueTypes values;
     private final Variants variants;
+    private final FactoryReader factories;
     private final FilledIn filledIn;
 
     /** What fills a slot that nothing binds and nothing decorates: the same in every profile. */
@@ -37,7 +38,9 @@ final class SlotFiller {
             SlotFinder finder,
             Generics generics,
             Blueprints blueprints,
+            FactoryReader factories,
             FilledIn filledIn) {
+        this.factories = factories;
         this.filledIn = filledIn;
         this.code = code;
         this.slots = slots;
@@ -96,6 +99,14 @@ final class SlotFiller {
                 candidates.stream().map(one -> slots.number(Slot.of(one.facts().name()))).toList();
         if (seats.size() > 1) {
             return Outcome.several(seats);
+        }
+        if (candidates.get(0).isMaker()) {
+            ClassFacts maker = candidates.get(0).facts();
+            return Outcome.object(
+                    Optional.empty(),
+                    Blueprint.byMethod(
+                            maker, "get", List.of(factories.object(maker)), Optional.empty()),
+                    decorators);
         }
         if (decorators.isEmpty()) {
             return Outcome.filledIn(candidates.get(0).by(), seats.get(0));

@@ -65,7 +65,8 @@ record ValuedBlueprint(Blueprint blueprint, List<ValueFault> faults) {
                                                 || !byIndex.containsKey(need.place().index()))
                         .toList();
         return new ValuedBlueprint(
-                new Blueprint(plain.facts(), plain.type(), needs, plain.fault()), faults);
+                new Blueprint(plain.facts(), plain.type(), plain.method(), needs, plain.fault()),
+                faults);
     }
 
     /** A value for a contract of a value type. */

@@ -51,6 +51,7 @@ class CodeReaderTest {
                                                         Where.startOf("here")),
                                                 path))
                         .toList(),
+                MethodsOf.NONE,
                 threads);
     }
 

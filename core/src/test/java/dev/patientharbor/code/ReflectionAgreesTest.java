@@ -43,7 +43,8 @@ class ReflectionAgreesTest {
         }
         CodeIndex code =
                 CodeReader.read(
-                        RealClasses.ofTheBuild().stream().map(ReflectionAgreesTest::root).toList());
+                        RealClasses.ofTheBuild().stream().map(ReflectionAgreesTest::root).toList(),
+                        MethodsOf.NONE);
         for (ClassFacts facts : code.sorted()) {
             compared += compare(facts, differences);
         }

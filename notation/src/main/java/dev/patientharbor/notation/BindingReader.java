@@ -49,6 +49,14 @@ final class BindingReader {
                                 supplies.add(new Supply.Mock());
                             }
                         });
+        fields.take("factory")
+                .ifPresent(
+                        method -> {
+                            said.add("factory");
+                            method.text("a method: CLASS#METHOD")
+                                    .flatMap(text -> factory(text, piece.faults()))
+                                    .ifPresent(supplies::add);
+                        });
         fields.take("value")
                 .ifPresent(
                         value -> {
@@ -89,11 +97,22 @@ final class BindingReader {
                                             + " names more than one supply: "
                                             + String.join(", ", said)
                                             + ".",
-                            "write one of class, fake, stub, mock, value, same-as");
+                            "write one of class, fake, stub, mock, value, factory, same-as");
         }
         return supplies.stream()
                 .findFirst()
                 .map(supply -> new Binding(slot, supply, with, lifetime, constructor, at));
+    }
+
+    private static Optional<Supply> factory(Written text, Faults faults) {
+        String[] parts = text.text().split("#", -1);
+        if (parts.length != 2 || parts[0].isBlank() || parts[1].isBlank()) {
+            faults.malformed(
+                    text.at(), text.text() + " is not a method.", "write it as CLASS#METHOD");
+            return Optional.empty();
+        }
+        return Optional.of(
+                new Supply.Factory(new Written(parts[0].strip(), text.at()), parts[1].strip()));
     }
 
     private static With with(Piece values) {

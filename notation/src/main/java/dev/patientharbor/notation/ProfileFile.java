@@ -1,6 +1,7 @@
 package dev.patientharbor.notation;
 
 import dev.patientharbor.code.CodeRoot;
+import dev.patientharbor.code.MethodsOf;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.model.ProfileSet;
 import dev.patientharbor.model.Settings;
@@ -22,6 +23,11 @@ public record ProfileFile(
     public ProfileFile {
         settingsOfFiles = Map.copyOf(settingsOfFiles);
         findings = List.copyOf(findings);
+    }
+
+    /** The classes of which every method must be read: those that are named as factories. */
+    public MethodsOf methodsOf() {
+        return new MethodsOf(set.factoryClasses());
     }
 
     /** The settings of this process: system properties, its environment, then the listed files. */

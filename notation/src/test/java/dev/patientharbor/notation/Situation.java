@@ -48,7 +48,7 @@ final class Situation {
                 text,
                 Checker.check(
                         file.set(),
-                        CodeReader.read(List.of(root)),
+                        CodeReader.read(List.of(root), file.methodsOf()),
                         file.settings(),
                         file.findings()));
     }

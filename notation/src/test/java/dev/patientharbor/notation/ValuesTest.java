@@ -70,7 +70,11 @@ class ValuesTest {
                         + "\n";
         ProfileFile file = ProfileFiles.parse(text.getBytes(StandardCharsets.UTF_8), "f", folder);
         CodeRoot root = new CodeRoot(new Written("classes", Where.startOf("f")), classes);
-        return Checker.check(file.set(), CodeReader.read(List.of(root)), SETTINGS, file.findings());
+        return Checker.check(
+                file.set(),
+                CodeReader.read(List.of(root), file.methodsOf()),
+                SETTINGS,
+                file.findings());
     }
 
     private static List<String> told(Verdict verdict) {

@@ -21,7 +21,7 @@ final class Words {
 
     static Tone tone(AnswerKind kind) {
         return switch (kind) {
-            case REAL, VALUE -> Tone.REAL;
+            case REAL, VALUE, FACTORY -> Tone.REAL;
             case FAKE, STUB, MOCK -> Tone.STAND_IN;
             case COLLECTION -> Tone.TITLE;
             case ABSENT -> Tone.QUIET;
@@ -31,6 +31,15 @@ final class Words {
 
     static String slot(Verdict verdict, Slot slot) {
         return slot.text(verdict::shortName);
+    }
+
+    /** A class, or {@code Class#method}. */
+    private static String maker(Verdict verdict, String implementation) {
+        int hash = implementation.indexOf('#');
+        return hash < 0
+                ? verdict.shortName(implementation)
+                : verdict.shortName(implementation.substring(0, hash))
+                        + implementation.substring(hash);
     }
 
     /** What is asked for, and what it is wrapped in: {@code WeatherFeed, as List}. */
@@ -66,7 +75,7 @@ final class Words {
         if (answer.kind() == AnswerKind.ABSENT) {
             return "absent, by permission";
         }
-        Optional<String> name = answer.implementation().map(verdict::shortName);
+        Optional<String> name = answer.implementation().map(one -> maker(verdict, one));
         return answer.kind().word() + name.map(one -> " " + one).orElse("");
     }
 }
