@@ -23,8 +23,8 @@ import java.util.Locale;
  */
 public final class CheckRatio {
 
-    private static final int COLD_RUNS = 7;
-    private static final int WARM_RUNS = 15;
+    private static final int COLD_RUNS = 5;
+    private static final int WARM_RUNS = 9;
 
     private CheckRatio() {}
 

@@ -67,8 +67,8 @@ final class CycleRule implements Rule {
                         .orElseGet(
                                 () -> Where.classNamed(set.slots().slot(first).contract().text()));
         TreeSet<String> consumers = new TreeSet<>();
+        Set<Integer> inKnot = new HashSet<>(knot);
         for (int slot : knot) {
-            Set<Integer> inKnot = new HashSet<>(knot);
             wiring.eachNeed(
                     slot,
                     (consumer, need, asked) -> {

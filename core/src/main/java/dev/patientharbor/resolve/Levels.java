@@ -9,7 +9,7 @@ import java.util.Optional;
 
 /**
  * Where a need may look, as numbers. A level is the whole profile, an area, a consumer in some
- * area, or a limited way through these.
+ * area, a limited way through these, or one of them for what stands there without its layers.
  */
 public final class Levels {
 
@@ -20,7 +20,8 @@ public final class Levels {
         WHOLE,
         AREA,
         CONSUMER,
-        LIMITED
+        LIMITED,
+        CORE
     }
 
     /** What makes a level: two of the same making are one. */
@@ -76,6 +77,22 @@ public final class Levels {
                     levels.add(new Level(one, from.words(), search));
                     return levels.size() - 1;
                 });
+    }
+
+    /** Where what is bound at a level stands without its layers, to be put into others. */
+    int core(int level) {
+        Level of = levels.get(level);
+        Making making = new Making(Kind.CORE, of.making().name(), level, List.of());
+        return numbers.computeIfAbsent(
+                making,
+                one -> {
+                    levels.add(new Level(one, of.words(), of.search()));
+                    return levels.size() - 1;
+                });
+    }
+
+    boolean isCore(int level) {
+        return levels.get(level).making().kind() == Kind.CORE;
     }
 
     private int create(Making making, int words) {

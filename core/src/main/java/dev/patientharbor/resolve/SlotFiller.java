@@ -59,6 +59,11 @@ final class SlotFiller {
     /** What stands in a seat, which is a slot at a level. */
     Outcome fill(int seat, ResolvedProfile profile) {
         int level = slots.level(seat);
+        if (levels.isCore(level)) {
+            return profile.binding(slots.at(seat, levels.words(level)))
+                    .map(ResolvedBinding::bareOutcome)
+                    .orElseThrow();
+        }
         Optional<Found> found =
                 level == Levels.WHOLE
                         ? profile.binding(seat).map(one -> new Found(one, Levels.WHOLE))
@@ -140,7 +145,8 @@ final class SlotFiller {
         Outcome outcome = decorators.isEmpty() ? binding.bareOutcome() : bound(binding, decorators);
         return found.level() == slots.level(seat) || !outcome.isMet()
                 ? outcome
-                : outcome.inLayers(slots.at(seat, found.level()), outcome.decorators());
+                : outcome.inLayers(
+                        slots.at(seat, levels.core(found.level())), outcome.decorators());
     }
 
     /** Where an alias aims: looked up from the asker; the slot itself means the next level out. */

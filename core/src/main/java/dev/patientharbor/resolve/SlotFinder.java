@@ -43,7 +43,8 @@ final class SlotFinder {
      * consumer.
      */
     private int start(int seat, ClassFacts consumer, ResolvedProfile profile) {
-        int bound = slots.level(seat);
+        int level = slots.level(seat);
+        int bound = levels.isCore(level) ? levels.parent(level) : level;
         int own = areas.of(consumer);
         int area = levels.encloses(bound, own) ? own : bound;
         int words = levels.consumer(consumer.name());

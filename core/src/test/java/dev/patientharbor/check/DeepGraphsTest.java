@@ -1,0 +1,87 @@
+package dev.patientharbor.check;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTimeoutPreemptively;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import dev.patientharbor.code.ClassFacts;
+import dev.patientharbor.code.MadeUpCode;
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.Where;
+import dev.patientharbor.model.Lifetime;
+import dev.patientharbor.model.Profile;
+import dev.patientharbor.model.ProfileSet;
+import dev.patientharbor.model.Settings;
+import dev.patientharbor.model.Words;
+import dev.patientharbor.model.Written;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+/** Graphs as deep as no application's: no stack overflows, and no crawl. */
+class DeepGraphsTest {
+
+    private static final int LINKS = 100_000;
+    private static final Duration SOON = Duration.ofSeconds(60);
+
+    private static Verdict check(boolean circle) {
+        List<ClassFacts> classes = new ArrayList<>();
+        for (int i = 0; i < LINKS; i++) {
+            boolean last = i == LINKS - 1;
+            List<String> next =
+                    last && !circle ? List.of() : List.of("Lp/L" + (last ? 0 : i + 1) + ";");
+            classes.add(
+                    MadeUpCode.classOf(
+                            "p.L" + i, List.of(), next, next, next.isEmpty() ? next : List.of("")));
+        }
+        Where at = Where.startOf("f");
+        Profile profile =
+                new Profile(
+                        "test",
+                        false,
+                        List.of(),
+                        new Words(List.of(), List.of(), List.of()),
+                        List.of(),
+                        at);
+        ProfileSet set =
+                new ProfileSet(
+                        "deep",
+                        List.of(),
+                        List.of(),
+                        List.of(),
+                        List.of(new Written("p.L0", at)),
+                        Lifetime.SHARED,
+                        List.of(),
+                        List.of(),
+                        List.of(),
+                        List.of(profile),
+                        at);
+        return Checker.check(set, MadeUpCode.of(classes), Settings.NONE, List.of());
+    }
+
+    @Test
+    void a_chain_of_a_hundred_thousand_links_is_complete() {
+        assertTimeoutPreemptively(
+                SOON,
+                () -> {
+                    Verdict verdict = check(false);
+                    assertEquals(List.of(), verdict.allFindings());
+                    assertEquals(LINKS - 1, verdict.profiles().get(0).needs());
+                    assertEquals(LINKS - 1, verdict.plan("test").rows().size());
+                });
+    }
+
+    @Test
+    void a_circle_of_a_hundred_thousand_links_is_one_finding_with_a_path_that_can_be_read() {
+        assertTimeoutPreemptively(
+                SOON,
+                () -> {
+                    List<Finding> findings = check(true).allFindings();
+                    assertEquals(1, findings.size());
+                    assertEquals("cycle", findings.get(0).kind().id());
+                    assertEquals(LINKS, findings.get(0).consumers().size());
+                    assertTrue(findings.get(0).details().get(0).text().length() < 2000);
+                });
+    }
+}

@@ -1,0 +1,77 @@
+package dev.patientharbor.code;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.objectweb.asm.Opcodes;
+
+/** Classes that a test makes up, as facts. */
+public final class MadeUpCode {
+
+    private MadeUpCode() {}
+
+    public static CodeIndex of(List<ClassFacts> classes) {
+        return new CodeIndex(classes, Map.of(), List.of());
+    }
+
+    public static ClassFacts contract(String name) {
+        return facts(name, Opcodes.ACC_INTERFACE | Opcodes.ACC_ABSTRACT, List.of(), List.of());
+    }
+
+    /**
+     * A class with one constructor.
+     *
+     * @param implemented its interfaces
+     * @param parameters the generic types of the parameters, as in JVMS 4.7.9.1
+     * @param erased the same, erased
+     * @param keys the name of each parameter's key, empty for none
+     */
+    public static ClassFacts classOf(
+            String name,
+            List<String> implemented,
+            List<String> parameters,
+            List<String> erased,
+            List<String> keys) {
+        List<List<AnnotationFacts>> marks =
+                keys.stream()
+                        .map(
+                                key ->
+                                        key.isEmpty()
+                                                ? List.<AnnotationFacts>of()
+                                                : List.of(
+                                                        new AnnotationFacts(
+                                                                "jakarta.inject.Named",
+                                                                Map.of("value", key))))
+                        .toList();
+        List<String> names =
+                java.util.stream.IntStream.range(0, keys.size()).mapToObj(i -> "n" + i).toList();
+        ExecutableFacts made =
+                new ExecutableFacts(
+                        "<init>",
+                        Opcodes.ACC_PUBLIC,
+                        "(" + String.join("", erased) + ")V",
+                        Optional.of("(" + String.join("", parameters) + ")V"),
+                        names,
+                        List.of(),
+                        marks);
+        return facts(name, Opcodes.ACC_PUBLIC, implemented, List.of(made));
+    }
+
+    private static ClassFacts facts(
+            String name, int access, List<String> implemented, List<ExecutableFacts> made) {
+        return new ClassFacts(
+                name,
+                access,
+                Optional.empty(),
+                Optional.of("java.lang.Object"),
+                implemented,
+                List.of(),
+                made,
+                List.of(),
+                List.of(),
+                Set.of(),
+                Map.of(),
+                List.of());
+    }
+}

@@ -1,0 +1,340 @@
+package dev.patientharbor.resolve;
+
+import dev.patientharbor.resolve.World.Asks;
+import dev.patientharbor.resolve.World.Said;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+
+/**
+ * Who receives what, worked out slowly and plainly from the pages that say what a profile means;
+ * shares nothing with the engine. A way is the levels at which a need looks, nearest first:
+ * consumers and areas by name, the whole profile as the empty text.
+ */
+final class Reference {
+
+    private final World world;
+    private final String profile;
+    private final Set<String> done = new HashSet<>();
+    private final TreeSet<String> rows = new TreeSet<>();
+
+    /**
+     * A word for a slot, the profile that said it, and the one by which it counts: where parents
+     * disagree, the one in which they meet.
+     */
+    private record Word<T>(T what, String said, String by) {}
+
+    /** Where an object stands: its slot, and the way from the level at which it was found. */
+    private record Seat(String slot, List<String> way) {}
+
+    Reference(World world, String profile) {
+        this.world = world;
+        this.profile = profile;
+        for (String name : world.needs.keySet()) {
+            if (name.startsWith("p.D")) {
+                follow(name, name, List.of(""), true);
+            }
+        }
+    }
+
+    TreeSet<String> rows() {
+        return rows;
+    }
+
+    private void follow(String className, String slot, List<String> bound, boolean entry) {
+        if (!done.add(className + slot + bound)) {
+            return;
+        }
+        List<String> way = start(className, bound);
+        List<Asks> needs = world.needs.get(className);
+        boolean wraps = className.startsWith("p.W");
+        for (int i = wraps ? 1 : 0; i < needs.size(); i++) {
+            String asked = describe(needs.get(i), way);
+            rows.add(
+                    className
+                            + " "
+                            + i
+                            + " as "
+                            + (entry ? "entry" : slot)
+                            + " within "
+                            + bound.get(0)
+                            + ": "
+                            + asked);
+        }
+    }
+
+    /** An object starts where its binding stands, or at its class's own area if that is inside. */
+    private List<String> start(String className, List<String> bound) {
+        List<String> own = new ArrayList<>();
+        String area = world.areaOf.getOrDefault(className, "");
+        while (!area.isEmpty()) {
+            own.add(area);
+            area = world.areaInside.get(area);
+        }
+        own.add("");
+        boolean inside =
+                own.size() > bound.size()
+                        && own.subList(own.size() - bound.size(), own.size()).equals(bound);
+        List<String> way = new ArrayList<>(inside ? own : bound);
+        if (speaksAt(profile, className) && !way.get(0).startsWith("p.")) {
+            way.add(0, className);
+        }
+        return way;
+    }
+
+    private boolean speaksAt(String at, String level) {
+        Said said = world.said.get(at).get(level);
+        boolean here = said != null && !(said.bindings().isEmpty() && said.layers().isEmpty());
+        return here || world.parents.get(at).stream().anyMatch(one -> speaksAt(one, level));
+    }
+
+    private String describe(Asks asks, List<String> way) {
+        String slot = asks.contract() + (asks.key().isEmpty() ? "" : "@" + asks.key());
+        return switch (asks.carrier()) {
+            case "", "Supplier" -> answer(slot, way);
+            case "Optional" -> isNothing(slot, way) ? "absent" : answer(slot, way);
+            default -> collection(asks, way);
+        };
+    }
+
+    private String collection(Asks asks, List<String> way) {
+        boolean map = asks.carrier().equals("Map");
+        Map<String, long[]> found = new LinkedHashMap<>();
+        for (String key : List.of("", "@a", "@b")) {
+            String slot = asks.contract() + key;
+            Optional<Word<String>> word = nearest(slot, way);
+            if (word.isPresent() && !word.get().what().equals("none") && !(map && key.isEmpty())) {
+                found.put(slot, rank(slot, way));
+            }
+        }
+        List<String> slots = new ArrayList<>(found.keySet());
+        slots.sort((one, other) -> java.util.Arrays.compare(found.get(one), found.get(other)));
+        Set<String> direct = new LinkedHashSet<>(slots);
+        direct.removeIf(slot -> nearest(slot, way).orElseThrow().what().startsWith("same-as"));
+        List<String> members = new ArrayList<>();
+        for (String slot : slots) {
+            if (map || direct.contains(slot) || !leadsTo(slot, direct, way)) {
+                int at = slot.indexOf('@');
+                members.add((at < 0 ? "" : slot.substring(at)) + " " + answer(slot, way));
+            }
+        }
+        return "collection " + members;
+    }
+
+    private boolean leadsTo(String slot, Set<String> direct, List<String> way) {
+        String at = slot;
+        Set<String> seen = new HashSet<>();
+        while (seen.add(at)) {
+            if (direct.contains(at)) {
+                return true;
+            }
+            Optional<Word<String>> word = nearest(at, way);
+            if (word.isEmpty() || !word.get().what().startsWith("same-as ")) {
+                return false;
+            }
+            at = word.get().what().substring(8);
+        }
+        return false;
+    }
+
+    /** Broadest level first; in a level parents before children, as first said. */
+    private long[] rank(String slot, List<String> way) {
+        for (int i = way.size() - 1; i >= 0; i--) {
+            if (word(profile, way.get(i), slot)
+                    .filter(one -> !one.what().equals("removed"))
+                    .isPresent()) {
+                String first = firstSaidBy(profile, way.get(i), slot);
+                List<String> names = new ArrayList<>();
+                for (Said said : world.said.get(first).values()) {
+                    names.addAll(said.bindings().keySet());
+                }
+                long place = placeIn(first, way.get(i), slot);
+                return new long[] {way.size() - i, line(profile).indexOf(first), place};
+            }
+        }
+        throw new IllegalStateException(slot);
+    }
+
+    private long placeIn(String by, String level, String slot) {
+        long place = 0;
+        for (Map.Entry<String, Said> one : world.said.get(by).entrySet()) {
+            for (String bound : one.getValue().bindings().keySet()) {
+                if (one.getKey().equals(level) && bound.equals(slot)) {
+                    return place;
+                }
+                place++;
+            }
+        }
+        return place;
+    }
+
+    private List<String> line(String of) {
+        Set<String> all = new LinkedHashSet<>();
+        world.parents.get(of).forEach(parent -> all.addAll(line(parent)));
+        all.add(of);
+        return new ArrayList<>(all);
+    }
+
+    /** The profile that first filled a slot since it was last removed. */
+    private String firstSaidBy(String at, String level, String slot) {
+        String by = word(at, level, slot).orElseThrow().said();
+        Optional<Word<String>> over = inherited(by, level, slot);
+        return over.isPresent() && !over.get().what().equals("removed")
+                ? firstSaidBy(over.get().said(), level, slot)
+                : by;
+    }
+
+    private boolean isNothing(String slot, List<String> way) {
+        String at = slot;
+        Set<String> seen = new HashSet<>();
+        List<String> from = way;
+        while (seen.add(at + from)) {
+            Optional<Word<String>> word = nearest(at, from);
+            if (word.isEmpty() || word.get().what().equals("none")) {
+                return true;
+            }
+            if (!word.get().what().startsWith("same-as ")) {
+                return false;
+            }
+            String target = word.get().what().substring(8);
+            if (target.equals(at)) {
+                List<String> outside = from.subList(level(at, from) + 1, from.size());
+                if (outside.isEmpty()) {
+                    return false;
+                }
+                from = outside;
+            }
+            at = target;
+        }
+        return false;
+    }
+
+    private String answer(String slot, List<String> way) {
+        String at = slot;
+        List<String> from = way;
+        Set<String> seen = new HashSet<>();
+        while (true) {
+            Optional<Word<String>> word = nearest(at, from);
+            if (word.isEmpty() || word.get().what().equals("none") || !seen.add(at + from)) {
+                return "unmet";
+            }
+            String what = word.get().what();
+            if (!what.startsWith("same-as ")) {
+                return received(at, what, from);
+            }
+            String target = what.substring(8);
+            if (target.equals(at)) {
+                from = from.subList(level(at, from) + 1, from.size());
+                if (from.isEmpty()) {
+                    return "unmet";
+                }
+            }
+            at = target;
+        }
+    }
+
+    private String received(String slot, String what, List<String> way) {
+        int bound = level(slot, way);
+        List<String> core = way.subList(bound, way.size());
+        int layered = bound;
+        for (int i = 0; i < bound; i++) {
+            if (layersSaid(profile, way.get(i), slot).isPresent()) {
+                layered = i;
+                break;
+            }
+        }
+        List<String> seat = way.subList(layered, way.size());
+        List<String> layers = layers(slot, seat);
+        String number = slot.substring(3, 4);
+        List<String> distinct = new ArrayList<>(new LinkedHashSet<>(layers));
+        distinct.forEach(layer -> follow(layer, slot, seat, false));
+        if (!what.equals("mock")) {
+            follow(what, slot, core, false);
+        }
+        String instance = slot + "/" + String.join("/", seat);
+        return String.join(" > ", layers)
+                + (layers.isEmpty() ? "" : " > ")
+                + (what.equals("mock") ? "mock" : "real " + what)
+                + " is "
+                + instance
+                + (number.isEmpty() ? "?" : "");
+    }
+
+    /** The layers of a slot: what is said at a level replaces what is said around it. */
+    private List<String> layers(String slot, List<String> way) {
+        for (String level : way) {
+            Optional<Word<List<String>>> said = layersSaid(profile, level, slot);
+            if (said.isPresent()) {
+                return said.get().what();
+            }
+        }
+        return List.of();
+    }
+
+    private Optional<Word<String>> nearest(String slot, List<String> way) {
+        int level = level(slot, way);
+        return level < 0 ? Optional.empty() : word(profile, way.get(level), slot);
+    }
+
+    private int level(String slot, List<String> way) {
+        for (int i = 0; i < way.size(); i++) {
+            if (word(profile, way.get(i), slot)
+                    .filter(one -> !one.what().equals("removed"))
+                    .isPresent()) {
+                return i;
+            }
+        }
+        return -1;
+    }
+
+    private Optional<Word<String>> word(String at, String level, String slot) {
+        Said said = world.said.get(at).get(level);
+        if (said != null && said.bindings().containsKey(slot)) {
+            return Optional.of(new Word<>(said.bindings().get(slot), at, at));
+        }
+        return inherited(at, level, slot);
+    }
+
+    private Optional<Word<String>> inherited(String at, String level, String slot) {
+        List<Word<String>> words = new ArrayList<>();
+        world.parents.get(at).forEach(one -> word(one, level, slot).ifPresent(words::add));
+        return join(at, words);
+    }
+
+    private Optional<Word<List<String>>> layersSaid(String at, String level, String slot) {
+        Said said = world.said.get(at).get(level);
+        if (said != null && said.layers().containsKey(slot)) {
+            return Optional.of(new Word<>(said.layers().get(slot), at, at));
+        }
+        List<Word<List<String>>> words = new ArrayList<>();
+        world.parents.get(at).forEach(one -> layersSaid(one, level, slot).ifPresent(words::add));
+        return join(at, words);
+    }
+
+    /** A word is out if another one comes from a profile that extends its own; then the first. */
+    private <T> Optional<Word<T>> join(String at, List<Word<T>> words) {
+        List<Word<T>> left =
+                words.stream()
+                        .filter(
+                                one ->
+                                        words.stream()
+                                                .noneMatch(
+                                                        other -> extendsIt(other.by(), one.by())))
+                        .toList();
+        boolean agreed = left.stream().map(Word::what).distinct().count() < 2;
+        return left.stream()
+                .findFirst()
+                .map(one -> agreed ? one : new Word<>(one.what(), one.said(), at));
+    }
+
+    private boolean extendsIt(String one, String other) {
+        return world.parents.get(one).stream()
+                .anyMatch(parent -> parent.equals(other) || extendsIt(parent, other));
+    }
+}

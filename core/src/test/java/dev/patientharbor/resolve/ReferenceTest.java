@@ -1,0 +1,108 @@
+package dev.patientharbor.resolve;
+
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import dev.patientharbor.model.Settings;
+import dev.patientharbor.plan.Answer;
+import dev.patientharbor.plan.Plan;
+import dev.patientharbor.plan.Row;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.TreeSet;
+import org.junit.jupiter.api.Test;
+
+/** The engine and a slow, plain reference agree on thousands of random worlds. */
+class ReferenceTest {
+
+    private static final int WORLDS = 4000;
+
+    @Test
+    void the_engine_hands_out_what_the_reference_says_on_thousands_of_random_worlds() {
+        long first = Long.getLong("patientharbor.seed", 1);
+        int rows = 0;
+        for (long seed = first; seed < first + WORLDS; seed++) {
+            World world = new World(seed);
+            ResolvedSet set = Resolver.resolve(world.set(), world.code(), Settings.NONE);
+            for (Wiring wiring : set.checked()) {
+                String profile = wiring.profile().declared().name();
+                TreeSet<String> expected = named(new Reference(world, profile).rows());
+                TreeSet<String> engine = rows(PlanMaker.plan(set, wiring));
+                TreeSet<String> actual = named(engine);
+                TreeSet<String> lacks = new TreeSet<>(expected);
+                lacks.removeAll(actual);
+                TreeSet<String> more = new TreeSet<>(actual);
+                more.removeAll(expected);
+                assertTrue(
+                        lacks.isEmpty() && more.isEmpty(),
+                        "again with -Dpatientharbor.seed=%d, profile %s%nonly the reference: %s%nonly the engine: %s"
+                                .formatted(seed, profile, lacks, more));
+                rows += engine.size();
+            }
+        }
+        assertTrue(rows > 40_000, "rows compared: " + rows);
+    }
+
+    private static TreeSet<String> rows(Plan plan) {
+        TreeSet<String> rows = new TreeSet<>();
+        for (Row row : plan.rows()) {
+            rows.add(
+                    row.consumer()
+                            + " "
+                            + row.place().index()
+                            + " as "
+                            + row.as().map(slot -> slot.text()).orElse("entry")
+                            + " within "
+                            + row.within().orElse("")
+                            + ": "
+                            + text(row.answer()));
+        }
+        return rows;
+    }
+
+    private static String text(Answer answer) {
+        return switch (answer.kind()) {
+            case ABSENT -> "absent";
+            case UNMET -> "unmet";
+            case COLLECTION ->
+                    "collection "
+                            + answer.elements().stream()
+                                    .map(
+                                            one ->
+                                                    one.key()
+                                                                    .map(key -> "@" + key.text())
+                                                                    .orElse("")
+                                                            + " "
+                                                            + text(one.answer()))
+                                    .toList();
+            default ->
+                    answer.decorators().stream().map(one -> one + " > ").reduce("", String::concat)
+                            + answer.kind().word()
+                            + answer.implementation().map(one -> " " + one).orElse("")
+                            + " is "
+                            + answer.instance().orElseThrow();
+        };
+    }
+
+    /** The rows with instances named in the order in which they come: who shares, not what with. */
+    private static TreeSet<String> named(TreeSet<String> rows) {
+        Map<String, String> names = new HashMap<>();
+        TreeSet<String> sorted = new TreeSet<>();
+        // Sorted without the instances first, so that both sides name them in one order.
+        rows.stream()
+                .sorted(java.util.Comparator.comparing(row -> row.replaceAll(" is [^ \\]]+", "")))
+                .forEach(
+                        row -> {
+                            StringBuilder named = new StringBuilder();
+                            java.util.regex.Matcher instance =
+                                    java.util.regex.Pattern.compile(" is ([^ \\]]+)").matcher(row);
+                            while (instance.find()) {
+                                String label = instance.group(1).replaceAll(",$", "");
+                                String name =
+                                        names.computeIfAbsent(label, one -> "i" + names.size());
+                                instance.appendReplacement(named, " is " + name);
+                            }
+                            sorted.add(instance.appendTail(named).toString());
+                        });
+        return sorted;
+    }
+}

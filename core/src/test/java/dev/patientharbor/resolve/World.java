@@ -1,0 +1,296 @@
+package dev.patientharbor.resolve;
+
+import dev.patientharbor.code.ClassFacts;
+import dev.patientharbor.code.CodeIndex;
+import dev.patientharbor.code.MadeUpCode;
+import dev.patientharbor.finding.Where;
+import dev.patientharbor.model.Area;
+import dev.patientharbor.model.Binding;
+import dev.patientharbor.model.Decoration;
+import dev.patientharbor.model.ImplementationKind;
+import dev.patientharbor.model.Key;
+import dev.patientharbor.model.Lifetime;
+import dev.patientharbor.model.Profile;
+import dev.patientharbor.model.ProfileSet;
+import dev.patientharbor.model.Slot;
+import dev.patientharbor.model.Supply;
+import dev.patientharbor.model.TypeRef;
+import dev.patientharbor.model.With;
+import dev.patientharbor.model.Within;
+import dev.patientharbor.model.Words;
+import dev.patientharbor.model.Written;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+
+/**
+ * A random application with random profiles: contracts {@code p.C0…}, each with implementations and
+ * a decorator; consumers {@code p.D0…}; areas in a line or side by side; profiles that extend
+ * others.
+ */
+final class World {
+
+    private static final int CONTRACTS = 4;
+    private static final int CONSUMERS = 4;
+    private static final List<String> KEYS = List.of("", "a", "b");
+    static final List<String> CARRIERS = List.of("", "", "", "Optional", "List", "Map", "Supplier");
+
+    /** One need: a contract, a key, and a wrapping. */
+    record Asks(String contract, String key, String carrier) {}
+
+    /** What one profile says at one level: a supply for each slot, and layers. */
+    record Said(Map<String, String> bindings, Map<String, List<String>> layers) {}
+
+    final Random random;
+    final Map<String, List<Asks>> needs = new LinkedHashMap<>();
+    final Map<String, String> areaOf = new HashMap<>();
+    final Map<String, String> areaInside = new LinkedHashMap<>();
+    final List<String> profiles = new ArrayList<>();
+    final Map<String, List<String>> parents = new HashMap<>();
+    final Map<String, Map<String, Said>> said = new HashMap<>();
+    private final List<ClassFacts> classes = new ArrayList<>();
+    private int line = 10;
+
+    World(long seed) {
+        random = new Random(seed);
+        for (int i = 0; i < CONTRACTS; i++) {
+            classes.add(MadeUpCode.contract("p.C" + i));
+            // Needs point to contracts of a higher number, so that objects end somewhere.
+            addClass("p.I" + i + "x", "p.C" + i, asks(i + 1));
+            addClass("p.I" + i + "y", "p.C" + i, asks(i + 1));
+            List<Asks> wraps = new ArrayList<>(List.of(new Asks("p.C" + i, "", "")));
+            wraps.addAll(asks(i + 1));
+            addClass("p.W" + i, "p.C" + i, wraps);
+        }
+        for (int i = 0; i < CONSUMERS; i++) {
+            addClass("p.D" + i, "", asks(0));
+        }
+        areas();
+        int count = 1 + random.nextInt(4);
+        for (int i = 0; i < count; i++) {
+            profile("profile" + i);
+        }
+    }
+
+    private List<Asks> asks(int from) {
+        List<Asks> asks = new ArrayList<>();
+        for (int n = random.nextInt(4); n > 0 && from < CONTRACTS; n--) {
+            String contract = "p.C" + (from + random.nextInt(CONTRACTS - from));
+            asks.add(new Asks(contract, pick(KEYS), pick(CARRIERS)));
+        }
+        return asks;
+    }
+
+    private <T> T pick(List<T> list) {
+        return list.get(random.nextInt(list.size()));
+    }
+
+    private void addClass(String name, String contract, List<Asks> asks) {
+        needs.put(name, asks);
+        List<String> generic = new ArrayList<>();
+        List<String> erased = new ArrayList<>();
+        for (Asks one : asks) {
+            String type = 'L' + one.contract().replace('.', '/') + ';';
+            String wrapped =
+                    switch (one.carrier()) {
+                        case "" -> type;
+                        case "Map" -> "Ljava/util/Map<Ljava/lang/String;" + type + ">;";
+                        case "Supplier" -> "Ljava/util/function/Supplier<" + type + ">;";
+                        default -> "Ljava/util/" + one.carrier() + "<" + type + ">;";
+                    };
+            generic.add(wrapped);
+            erased.add(wrapped.replaceAll("<.*>", ""));
+        }
+        classes.add(
+                MadeUpCode.classOf(
+                        name,
+                        contract.isEmpty() ? List.of() : List.of(contract),
+                        generic,
+                        erased,
+                        asks.stream().map(Asks::key).toList()));
+    }
+
+    private void areas() {
+        int count = random.nextInt(4);
+        for (int i = 0; i < count; i++) {
+            areaInside.put("area" + i, i > 0 && random.nextBoolean() ? "area" + (i - 1) : "");
+        }
+        for (String name : needs.keySet()) {
+            if (count > 0 && random.nextInt(3) == 0) {
+                areaOf.put(name, "area" + random.nextInt(count));
+            }
+        }
+    }
+
+    private void profile(String name) {
+        List<String> extended = new ArrayList<>();
+        for (String earlier : profiles) {
+            if (random.nextInt(3) == 0 && extended.size() < 2) {
+                extended.add(earlier);
+            }
+        }
+        profiles.add(name);
+        parents.put(name, extended);
+        Map<String, Said> levels = new LinkedHashMap<>();
+        levels.put("", words(10));
+        for (String area : areaInside.keySet()) {
+            if (random.nextBoolean()) {
+                levels.put(area, words(3));
+            }
+        }
+        for (int i = 0; i < CONSUMERS; i++) {
+            if (random.nextInt(4) == 0) {
+                levels.put("p.D" + i, words(3));
+            }
+        }
+        said.put(name, levels);
+    }
+
+    private Said words(int most) {
+        Map<String, String> bindings = new LinkedHashMap<>();
+        for (int n = random.nextInt(most + 1); n > 0; n--) {
+            int contract = random.nextInt(CONTRACTS);
+            bindings.put(slot(contract, pick(KEYS)), supply(contract));
+        }
+        Map<String, List<String>> layers = new LinkedHashMap<>();
+        if (random.nextInt(3) == 0) {
+            int contract = random.nextInt(CONTRACTS);
+            layers.put(
+                    slot(contract, pick(KEYS)),
+                    random.nextInt(4) == 0 ? List.of() : List.of("p.W" + contract));
+        }
+        return new Said(bindings, layers);
+    }
+
+    private static String slot(int contract, String key) {
+        return "p.C" + contract + (key.isEmpty() ? "" : "@" + key);
+    }
+
+    private String supply(int contract) {
+        return switch (random.nextInt(9)) {
+            case 0 -> "mock";
+            case 1 -> "none";
+            case 2 -> "same-as " + slot(contract, pick(KEYS));
+            case 3 -> "removed";
+            case 4, 5 -> "p.I" + contract + "y";
+            default -> "p.I" + contract + "x";
+        };
+    }
+
+    CodeIndex code() {
+        return MadeUpCode.of(classes);
+    }
+
+    ProfileSet set() {
+        List<Area> areas = new ArrayList<>();
+        areaInside.forEach(
+                (name, outer) ->
+                        areas.add(
+                                new Area(
+                                        name,
+                                        outer.isEmpty()
+                                                ? Optional.empty()
+                                                : Optional.of(written(outer)),
+                                        areaOf.entrySet().stream()
+                                                .filter(one -> one.getValue().equals(name))
+                                                .map(one -> written(one.getKey()))
+                                                .sorted(
+                                                        java.util.Comparator.comparing(
+                                                                Written::text))
+                                                .toList(),
+                                        next())));
+        List<Profile> all = new ArrayList<>();
+        for (String name : profiles) {
+            List<Within> within = new ArrayList<>();
+            said.get(name)
+                    .forEach(
+                            (level, words) -> {
+                                if (!level.isEmpty()) {
+                                    within.add(new Within(written(level), words(words)));
+                                }
+                            });
+            all.add(
+                    new Profile(
+                            name,
+                            false,
+                            parents.get(name).stream().map(this::written).toList(),
+                            words(said.get(name).get("")),
+                            within,
+                            next()));
+        }
+        List<Written> entries = new ArrayList<>();
+        for (int i = 0; i < CONSUMERS; i++) {
+            entries.add(written("p.D" + i));
+        }
+        return new ProfileSet(
+                "world",
+                List.of(),
+                List.of(),
+                List.of(),
+                entries,
+                Lifetime.SHARED,
+                List.of(),
+                List.of(),
+                areas,
+                all,
+                next());
+    }
+
+    private Words words(Said said) {
+        List<Binding> bindings = new ArrayList<>();
+        said.bindings()
+                .forEach(
+                        (slot, supply) ->
+                                bindings.add(
+                                        new Binding(
+                                                slot(slot),
+                                                supply(supply),
+                                                With.NOTHING,
+                                                Optional.empty(),
+                                                Optional.empty(),
+                                                next())));
+        List<Decoration> layers = new ArrayList<>();
+        said.layers()
+                .forEach(
+                        (slot, names) ->
+                                layers.add(
+                                        Decoration.of(
+                                                slot(slot),
+                                                names.stream().map(this::written).toList(),
+                                                next())));
+        return new Words(bindings, layers, List.of());
+    }
+
+    private static Slot slot(String text) {
+        int at = text.indexOf('@');
+        return at < 0
+                ? Slot.of(text)
+                : new Slot(
+                        TypeRef.of(text.substring(0, at)),
+                        Optional.of(Key.named(text.substring(at + 1))));
+    }
+
+    private Supply supply(String text) {
+        return switch (text) {
+            case "mock" -> new Supply.Mock();
+            case "none" -> new Supply.None();
+            case "removed" -> new Supply.Removed();
+            default ->
+                    text.startsWith("same-as ")
+                            ? new Supply.SameAs(slot(text.substring(8)))
+                            : new Supply.OfClass(ImplementationKind.REAL, written(text));
+        };
+    }
+
+    private Written written(String text) {
+        return new Written(text, next());
+    }
+
+    private Where next() {
+        return new Where.InFile("w", line++, 1);
+    }
+}
