@@ -140,7 +140,7 @@ public final class CheckRatio {
         Verdict verdict =
                 Checker.check(
                         file.set(),
-                        CodeReader.read(file.codeRoots(), file.methodsOf()),
+                        CodeReader.read(file.codeRoots(), file.wanted()),
                         file.settings(),
                         file.findings());
         String text = CheckText.render(verdict, Layout.plain(100));

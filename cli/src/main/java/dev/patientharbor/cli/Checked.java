@@ -35,7 +35,7 @@ final class Checked {
         Verdict verdict =
                 Checker.check(
                         file.set(),
-                        CodeReader.read(roots, file.methodsOf()),
+                        CodeReader.read(roots, file.wanted()),
                         file.settings(),
                         file.findings());
         List<String> profiles = Options.profiles(parsed);

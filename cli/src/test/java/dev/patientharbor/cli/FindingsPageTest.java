@@ -135,7 +135,7 @@ class FindingsPageTest {
     private static Verdict check(String text) {
         ProfileFile file =
                 ProfileFiles.parse(text.getBytes(StandardCharsets.UTF_8), "it.harbor.yaml", ROOT);
-        CodeIndex code = CodeReader.read(file.codeRoots(), file.methodsOf());
+        CodeIndex code = CodeReader.read(file.codeRoots(), file.wanted());
         return Checker.check(file.set(), code, file.settings(), file.findings());
     }
 

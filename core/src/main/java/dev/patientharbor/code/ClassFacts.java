@@ -24,6 +24,7 @@ import java.util.Set;
  *     superclass and carry no mark
  * @param memberDefaults for an annotation, the members that have a default, as text
  * @param enumConstants for an enum, the names of its constants, in order
+ * @param lookups the lookups in its bodies, where these were wanted
  */
 public record ClassFacts(
         String name,
@@ -37,7 +38,8 @@ public record ClassFacts(
         List<ExecutableFacts> methods,
         Set<String> unmarkedMethods,
         Map<String, String> memberDefaults,
-        List<String> enumConstants) {
+        List<String> enumConstants,
+        List<LookupFacts> lookups) {
 
     private static final int ENUM = 0x4000;
 

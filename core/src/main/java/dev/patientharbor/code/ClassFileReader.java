@@ -15,7 +15,7 @@ final class ClassFileReader {
      *
      * @throws NotAClassFile if the bytes are none that can be read
      */
-    static ClassFacts read(byte[] bytes, MethodsOf methodsOf) {
+    static ClassFacts read(byte[] bytes, Wanted wanted) {
         if (bytes.length < 10) {
             throw new NotAClassFile(
                     bytes.length == 0 ? "it is empty" : "it ends after " + bytes.length + " bytes");
@@ -27,10 +27,15 @@ final class ClassFileReader {
                 != MAGIC) {
             throw new NotAClassFile("it does not start as a class file does");
         }
-        FactsCollector collector = new FactsCollector(methodsOf);
+        FactsCollector collector = new FactsCollector(wanted);
         try {
             ClassReader reader = new ClassReader(bytes);
             reader.accept(collector, DECLARATIONS);
+            if (wanted.wantsBodies()) {
+                reader.accept(
+                        new LookupCollector(wanted, collector.lookups()),
+                        ClassReader.SKIP_DEBUG | ClassReader.SKIP_FRAMES);
+            }
             if (collector.lacksParameterNames()) {
                 reader.accept(new ParameterNameCollector(collector), ClassReader.SKIP_FRAMES);
             }

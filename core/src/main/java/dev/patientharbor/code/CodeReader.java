@@ -33,8 +33,8 @@ public final class CodeReader {
      * Reads with as many threads as there are processors. A place that is missing becomes a
      * finding.
      */
-    public static CodeIndex read(List<CodeRoot> roots, MethodsOf methodsOf) {
-        return read(roots, methodsOf, Runtime.getRuntime().availableProcessors());
+    public static CodeIndex read(List<CodeRoot> roots, Wanted wanted) {
+        return read(roots, wanted, Runtime.getRuntime().availableProcessors());
     }
 
     /**
@@ -42,7 +42,7 @@ public final class CodeReader {
      *
      * @throws UncheckedIOException if a folder cannot be listed
      */
-    public static CodeIndex read(List<CodeRoot> roots, MethodsOf methodsOf, int threads) {
+    public static CodeIndex read(List<CodeRoot> roots, Wanted wanted, int threads) {
         List<Finding> findings = new ArrayList<>();
         List<ClassSource> places = new ArrayList<>();
         try {
@@ -55,7 +55,7 @@ public final class CodeReader {
             inParallel(
                     files.size() <= FEW ? 1 : threads,
                     files.size(),
-                    i -> read[i] = readOne(files.get(i), methodsOf));
+                    i -> read[i] = readOne(files.get(i), wanted));
             List<ClassFacts> facts = new ArrayList<>(files.size());
             for (Object one : read) {
                 if (one instanceof Finding finding) {
@@ -72,10 +72,10 @@ public final class CodeReader {
         }
     }
 
-    private static Object readOne(ClassFile file, MethodsOf methodsOf) {
+    private static Object readOne(ClassFile file, Wanted wanted) {
         String reason;
         try {
-            return ClassFileReader.read(file.bytes(), methodsOf);
+            return ClassFileReader.read(file.bytes(), wanted);
         } catch (NotAClassFile fault) {
             reason = fault.getMessage();
         } catch (IOException fault) {

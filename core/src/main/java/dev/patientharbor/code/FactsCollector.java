@@ -30,12 +30,13 @@ final class FactsCollector extends ClassVisitor {
     private final Set<String> unmarkedMethods = new HashSet<>(0);
     private final Map<String, String> memberDefaults = new HashMap<>(0);
     private final List<String> enumConstants = new ArrayList<>(0);
+    private final List<LookupFacts> lookups = new ArrayList<>(0);
 
-    private final MethodsOf methodsOf;
+    private final Wanted wanted;
 
-    FactsCollector(MethodsOf methodsOf) {
+    FactsCollector(Wanted wanted) {
         super(Opcodes.ASM9);
-        this.methodsOf = methodsOf;
+        this.wanted = wanted;
     }
 
     static String className(String internalName) {
@@ -126,7 +127,7 @@ final class FactsCollector extends ClassVisitor {
 
     private void keepMethod(ExecutableCollector method) {
         method.memberDefault().ifPresent(value -> memberDefaults.put(method.facts().name(), value));
-        if (method.isMarked() || methodsOf.contains(name)) {
+        if (method.isMarked() || wanted.wantsMethodsOf(name)) {
             methods.add(method);
         } else if (mayOverride(method)) {
             unmarkedMethods.add(method.overrideKey());
@@ -137,6 +138,11 @@ final class FactsCollector extends ClassVisitor {
         return !Modifier.isStatic(method.access())
                 && !Modifier.isPrivate(method.access())
                 && superName.filter(parent -> !parent.equals("java.lang.Object")).isPresent();
+    }
+
+    /** The lookups in the bodies of the class, to be added to. */
+    List<LookupFacts> lookups() {
+        return lookups;
     }
 
     /** Whether the names of some parameters that matter can only be had from the method bodies. */
@@ -166,7 +172,8 @@ final class FactsCollector extends ClassVisitor {
                 methods.stream().map(ExecutableCollector::facts).toList(),
                 Set.copyOf(unmarkedMethods),
                 Map.copyOf(memberDefaults),
-                List.copyOf(enumConstants));
+                List.copyOf(enumConstants),
+                List.copyOf(lookups));
     }
 
     /** The text of an annotation member's value. */

@@ -30,7 +30,7 @@ final class JdkClasses {
                 module.getResourceAsStream(binaryName.replace('.', '/') + ".class")) {
             return bytes == null
                     ? Optional.empty()
-                    : Optional.of(ClassFileReader.read(bytes.readAllBytes(), MethodsOf.NONE));
+                    : Optional.of(ClassFileReader.read(bytes.readAllBytes(), Wanted.NOTHING));
         } catch (IOException fault) {
             throw new UncheckedIOException(
                     "the JDK's class " + binaryName + " cannot be read", fault);

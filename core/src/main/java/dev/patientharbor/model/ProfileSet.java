@@ -16,6 +16,7 @@ import java.util.Set;
  * @param packages where short class names are looked up, in order
  * @param entry the entry consumers: class names and patterns
  * @param defaultLifetime what holds where neither a binding nor a mark says otherwise
+ * @param marks the house's own annotations and lookups
  * @param mayBeEmpty the slots of which a collection may have no member, as written
  * @param fillIn from where slots may be filled that nothing binds
  * @param areas the areas, in order; no two of one name
@@ -29,6 +30,7 @@ public record ProfileSet(
         List<Written> packages,
         List<Written> entry,
         Lifetime defaultLifetime,
+        HouseMarks marks,
         List<Written> mayBeEmpty,
         List<FillIn> fillIn,
         List<Area> areas,

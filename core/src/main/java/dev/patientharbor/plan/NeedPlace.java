@@ -22,6 +22,7 @@ public record NeedPlace(Kind kind, String member, int index) implements Comparab
         CONSTRUCTOR,
         DECLARED,
         FIELD,
+        LOOKUP,
         METHOD
     }
 
@@ -38,6 +39,11 @@ public record NeedPlace(Kind kind, String member, int index) implements Comparab
         return new NeedPlace(Kind.FIELD, name, 0);
     }
 
+    /** A lookup in the body of a method, counted from 0 in each method. */
+    public static NeedPlace lookup(String method, int index) {
+        return new NeedPlace(Kind.LOOKUP, method, index);
+    }
+
     /** A parameter of a method, the method given as {@code setGauge(p.Gauge)}. */
     public static NeedPlace method(String nameAndTypes, int index) {
         return new NeedPlace(Kind.METHOD, nameAndTypes, index);
@@ -49,6 +55,7 @@ public record NeedPlace(Kind kind, String member, int index) implements Comparab
             case CONSTRUCTOR -> "constructor:" + index;
             case DECLARED -> "declared:" + member;
             case FIELD -> "field:" + member;
+            case LOOKUP -> "lookup:" + member + ':' + index;
             case METHOD -> "method:" + member + ':' + index;
         };
     }
@@ -62,6 +69,7 @@ public record NeedPlace(Kind kind, String member, int index) implements Comparab
             case CONSTRUCTOR -> "constructor parameter " + (index + 1);
             case DECLARED -> "declared";
             case FIELD -> "field";
+            case LOOKUP -> "lookup " + (index + 1) + " in " + member;
             case METHOD ->
                     isSetter()
                             ? "setter " + methodName()

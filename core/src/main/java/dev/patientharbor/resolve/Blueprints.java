@@ -11,9 +11,11 @@ import java.util.Optional;
 final class Blueprints {
 
     private final NeedReader needs;
+    private final Marks marks;
     private final Map<ClassType, Blueprint> made = new HashMap<>();
 
-    Blueprints(NeedReader needs) {
+    Blueprints(NeedReader needs, Marks marks) {
+        this.marks = marks;
         this.needs = needs;
     }
 
@@ -29,7 +31,7 @@ final class Blueprints {
 
     /** The blueprint of a class, the constructor chosen by its erased parameter types. */
     Blueprint of(ClassFacts facts, ClassType type, Optional<List<String>> constructor) {
-        ConstructorChoice choice = ConstructorChoice.of(facts, constructor);
+        ConstructorChoice choice = ConstructorChoice.of(facts, constructor, marks);
         List<Need> all =
                 choice.constructor().map(one -> needs.needs(facts, type, one)).orElse(List.of());
         return Blueprint.byConstructor(facts, type, all, choice.fault());

@@ -30,17 +30,36 @@ record Carrier(Kind kind, TypeRef content, Optional<TypeRef> key, String word) {
         MAP
     }
 
+    /** What a mark of the house wraps a type in; no name of a class. */
+    private static final String MARKED = "(may be absent)";
+
     private static final Map<String, Kind> KINDS =
             Map.of(
-                    "java.util.Optional", Kind.OPTIONAL,
-                    "java.util.function.Supplier", Kind.DEFERRED,
-                    "jakarta.inject.Provider", Kind.DEFERRED,
-                    "javax.inject.Provider", Kind.DEFERRED,
-                    "java.util.List", Kind.COLLECTION,
-                    "java.util.Set", Kind.COLLECTION,
-                    "java.util.Collection", Kind.COLLECTION,
-                    "java.lang.Iterable", Kind.COLLECTION,
-                    "java.util.Map", Kind.MAP);
+                    MARKED,
+                    Kind.OPTIONAL,
+                    "java.util.Optional",
+                    Kind.OPTIONAL,
+                    "java.util.function.Supplier",
+                    Kind.DEFERRED,
+                    "jakarta.inject.Provider",
+                    Kind.DEFERRED,
+                    "javax.inject.Provider",
+                    Kind.DEFERRED,
+                    "java.util.List",
+                    Kind.COLLECTION,
+                    "java.util.Set",
+                    Kind.COLLECTION,
+                    "java.util.Collection",
+                    Kind.COLLECTION,
+                    "java.lang.Iterable",
+                    Kind.COLLECTION,
+                    "java.util.Map",
+                    Kind.MAP);
+
+    /** A type that a mark allows to be absent. */
+    static TypeRef mayBeAbsent(TypeRef type) {
+        return new ClassType(MARKED, List.of(type));
+    }
 
     /** The types that hand out an object when they are asked. */
     static final List<String> DEFERRED_TYPES =
@@ -66,7 +85,10 @@ record Carrier(Kind kind, TypeRef content, Optional<TypeRef> key, String word) {
         TypeRef content = named.arguments().get(named.arguments().size() - 1);
         Optional<TypeRef> key =
                 kind == Kind.MAP ? Optional.of(named.arguments().get(0)) : Optional.empty();
-        String word = named.name().substring(named.name().lastIndexOf('.') + 1);
+        String word =
+                named.name().equals(MARKED)
+                        ? ""
+                        : named.name().substring(named.name().lastIndexOf('.') + 1);
         return Optional.of(new Carrier(kind, inside(content), key, word));
     }
 
@@ -88,19 +110,21 @@ record Carrier(Kind kind, TypeRef content, Optional<TypeRef> key, String word) {
 
     /** All wrappings of a type as people and programs read them: {@code Map<String,Supplier>}. */
     static Optional<String> words(TypeRef type) {
-        return of(type).map(
-                        one -> {
-                            String inner = words(one.content()).orElse("");
-                            if (one.word().equals("[]")) {
-                                return inner + "[]";
-                            }
-                            String key = one.key().map(TypeRef::text).orElse("");
-                            key = key.substring(key.lastIndexOf('.') + 1);
-                            String both = key.isEmpty() || inner.isEmpty() ? "" : ",";
-                            String arguments = key + both + inner;
-                            return arguments.isEmpty()
-                                    ? one.word()
-                                    : one.word() + '<' + arguments + '>';
-                        });
+        Optional<Carrier> outer = of(type);
+        if (outer.filter(one -> one.word().isEmpty()).isPresent()) {
+            return words(outer.get().content());
+        }
+        return outer.map(
+                one -> {
+                    String inner = words(one.content()).orElse("");
+                    if (one.word().equals("[]")) {
+                        return inner + "[]";
+                    }
+                    String key = one.key().map(TypeRef::text).orElse("");
+                    key = key.substring(key.lastIndexOf('.') + 1);
+                    String both = key.isEmpty() || inner.isEmpty() ? "" : ",";
+                    String arguments = key + both + inner;
+                    return arguments.isEmpty() ? one.word() : one.word() + '<' + arguments + '>';
+                });
     }
 }

@@ -20,7 +20,7 @@ record ConstructorChoice(Optional<ExecutableFacts> constructor, Optional<BuildFa
      *
      * @param wanted the parameter types that the binding names, erased
      */
-    static ConstructorChoice of(ClassFacts facts, Optional<List<String>> wanted) {
+    static ConstructorChoice of(ClassFacts facts, Optional<List<String>> wanted, Marks marks) {
         if (facts.isInterface()) {
             return fault(Reason.INTERFACE, List.of());
         }
@@ -42,7 +42,7 @@ record ConstructorChoice(Optional<ExecutableFacts> constructor, Optional<BuildFa
             return fault(Reason.NO_CONSTRUCTOR, List.of());
         }
         List<ExecutableFacts> marked =
-                all.stream().filter(one -> StandardMarks.isInject(one.annotations())).toList();
+                all.stream().filter(one -> marks.isInject(one.annotations())).toList();
         if (!marked.isEmpty()) {
             return marked.size() == 1 ? of(marked.get(0)) : fault(Reason.SEVERAL_MARKED, marked);
         }

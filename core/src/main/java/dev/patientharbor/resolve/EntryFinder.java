@@ -14,10 +14,12 @@ final class EntryFinder {
 
     private final CodeIndex code;
     private final ClassNames names;
+    private final Marks marks;
     private final ValueTypes values;
     private final Set<String> supplied = new HashSet<>();
 
-    EntryFinder(CodeIndex code, ClassNames names, List<ResolvedProfile> profiles) {
+    EntryFinder(CodeIndex code, ClassNames names, Marks marks, List<ResolvedProfile> profiles) {
+        this.marks = marks;
         this.code = code;
         this.names = names;
         values = new ValueTypes(code);
@@ -58,11 +60,12 @@ final class EntryFinder {
                 && !facts.isPrivate()
                 && !facts.isEnum()
                 && !supplied.contains(facts.name())
-                && (facts.constructors().stream().anyMatch(this::asks)
+                && (!facts.lookups().isEmpty()
+                        || facts.constructors().stream().anyMatch(this::asks)
                         || facts.fields().stream()
-                                .anyMatch(field -> StandardMarks.isInject(field.annotations()))
+                                .anyMatch(field -> marks.isInject(field.annotations()))
                         || facts.methods().stream()
-                                .anyMatch(method -> StandardMarks.isInject(method.annotations())));
+                                .anyMatch(method -> marks.isInject(method.annotations())));
     }
 
     /** Values alone are no need: a line of data with a text and a number is no consumer. */

@@ -38,13 +38,18 @@ final class FilledIn {
     /**
      * @param decorators the classes that the file lists as decorators: they fill no slot
      */
-    FilledIn(CodeIndex code, Generics generics, Set<FillIn> allowed, Set<String> decorators) {
+    FilledIn(
+            CodeIndex code,
+            Generics generics,
+            Marks marks,
+            Set<FillIn> allowed,
+            Set<String> decorators) {
         this.code = code;
         this.allowed = allowed;
         this.decorators = decorators;
         this.generics = generics;
         fitting = new Fitting(generics);
-        qualifiers = new Qualifiers(code);
+        qualifiers = new Qualifiers(code, marks);
     }
 
     boolean isAllowed() {

@@ -5,6 +5,7 @@ import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.CodeIndex;
 import dev.patientharbor.code.ExecutableFacts;
 import dev.patientharbor.code.FieldFacts;
+import dev.patientharbor.code.LookupFacts;
 import dev.patientharbor.model.Key;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.TypeRef;
@@ -12,6 +13,7 @@ import dev.patientharbor.model.TypeRef.ClassType;
 import dev.patientharbor.plan.NeedPlace;
 import java.lang.reflect.Modifier;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -26,13 +28,15 @@ final class NeedReader {
     private final CodeIndex code;
     private final Generics generics;
     private final Qualifiers qualifiers;
+    private final Marks marks;
     private final SlotTable slots;
 
-    NeedReader(CodeIndex code, Generics generics, SlotTable slots) {
+    NeedReader(CodeIndex code, Generics generics, Marks marks, SlotTable slots) {
         this.code = code;
         this.generics = generics;
         this.slots = slots;
-        qualifiers = new Qualifiers(code);
+        this.marks = marks;
+        qualifiers = new Qualifiers(code, marks);
     }
 
     List<Need> needs(ClassFacts facts, ClassType type, ExecutableFacts constructor) {
@@ -43,8 +47,22 @@ final class NeedReader {
         for (int i = chain.size() - 1; i >= 0; i--) {
             addFields(chain.get(i), needs);
             addMethods(chain, i, needs);
+            addLookups(chain.get(i).facts(), needs);
         }
         return needs;
+    }
+
+    private void addLookups(ClassFacts facts, List<Need> needs) {
+        Map<String, Integer> counts = new HashMap<>();
+        for (LookupFacts lookup : facts.lookups()) {
+            int index = counts.merge(lookup.method(), 1, Integer::sum) - 1;
+            Slot slot = new Slot(TypeRef.of(lookup.contract()), lookup.key().map(Key::named));
+            needs.add(
+                    new Need(
+                            NeedPlace.lookup(lookup.method(), index),
+                            lookup.method(),
+                            slots.number(slot)));
+        }
     }
 
     /** The parameters of a factory method. */
@@ -81,7 +99,7 @@ final class NeedReader {
 
     private void addFields(Member member, List<Need> needs) {
         for (FieldFacts field : member.facts().fields()) {
-            if (StandardMarks.isInject(field.annotations()) && !Modifier.isStatic(field.access())) {
+            if (marks.isInject(field.annotations()) && !Modifier.isStatic(field.access())) {
                 add(
                         needs,
                         NeedPlace.field(field.name()),
@@ -95,7 +113,7 @@ final class NeedReader {
     private void addMethods(List<Member> chain, int index, List<Need> needs) {
         Member member = chain.get(index);
         for (ExecutableFacts method : member.facts().methods()) {
-            if (StandardMarks.isInject(method.annotations())
+            if (marks.isInject(method.annotations())
                     && !Modifier.isStatic(method.access())
                     && !isOverridden(method, chain, index)) {
                 String nameAndTypes = nameAndTypes(method);
@@ -149,8 +167,9 @@ final class NeedReader {
             NeedPlace place,
             String name,
             TypeRef type,
-            List<AnnotationFacts> marks) {
-        Optional<Key> key = qualifiers.key(marks);
-        needs.add(new Need(place, name, slots.number(new Slot(type, key))));
+            List<AnnotationFacts> found) {
+        Optional<Key> key = qualifiers.key(found);
+        TypeRef asked = marks.mayBeAbsent(found) ? Carrier.mayBeAbsent(type) : type;
+        needs.add(new Need(place, name, slots.number(new Slot(asked, key))));
     }
 }

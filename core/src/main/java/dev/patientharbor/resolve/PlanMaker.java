@@ -122,7 +122,7 @@ public final class PlanMaker {
         boolean singleton =
                 outcome.blueprint()
                         .filter(one -> one.method().isEmpty())
-                        .filter(one -> StandardMarks.isSingleton(one.facts().annotations()))
+                        .filter(one -> Marks.isSingleton(one.facts().annotations()))
                         .isPresent();
         return singleton
                 ? new LifetimeChoice(Lifetime.SHARED, By.MARK)

@@ -15,16 +15,18 @@ import java.util.stream.Collectors;
 final class Qualifiers {
 
     private final CodeIndex code;
+    private final Marks known;
     private final Map<String, Optional<ClassFacts>> qualifiers = new HashMap<>();
 
-    Qualifiers(CodeIndex code) {
+    Qualifiers(CodeIndex code, Marks known) {
+        this.known = known;
         this.code = code;
     }
 
     /** The key: a name, unless it is empty, or a qualifier with its members, defaults included. */
     Optional<Key> key(List<AnnotationFacts> marks) {
         for (AnnotationFacts mark : marks) {
-            if (StandardMarks.isNamed(mark)) {
+            if (known.isNamed(mark)) {
                 return Optional.of(mark.members().getOrDefault("value", ""))
                         .filter(name -> !name.isEmpty())
                         .map(Key::named);
@@ -42,17 +44,17 @@ final class Qualifiers {
      * Whether a class says by a mark that it is there to be supplied: a name, qualifier or scope.
      */
     boolean isMarked(List<AnnotationFacts> marks) {
-        if (StandardMarks.isSingleton(marks)) {
+        if (Marks.isSingleton(marks)) {
             return true;
         }
         for (AnnotationFacts mark : marks) {
-            boolean named = StandardMarks.isNamed(mark);
+            boolean named = known.isNamed(mark);
             if (named || qualifiers.computeIfAbsent(mark.type(), this::qualifier).isPresent()) {
                 return true;
             }
             boolean scope =
                     code.find(mark.type())
-                            .filter(facts -> StandardMarks.isScope(facts.annotations()))
+                            .filter(facts -> Marks.isScope(facts.annotations()))
                             .isPresent();
             if (scope) {
                 return true;
@@ -62,8 +64,7 @@ final class Qualifiers {
     }
 
     private Optional<ClassFacts> qualifier(String annotation) {
-        return code.find(annotation)
-                .filter(facts -> StandardMarks.isQualifier(facts.annotations()));
+        return code.find(annotation).filter(facts -> Marks.isQualifier(facts.annotations()));
     }
 
     private static Key key(AnnotationFacts mark, ClassFacts qualifier) {

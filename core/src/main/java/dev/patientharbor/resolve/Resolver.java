@@ -26,6 +26,7 @@ public final class Resolver {
     private final SlotTable slots = new SlotTable();
     private final Levels levels = new Levels();
     private final Areas areas;
+    private final Marks marks;
     private final SlotFiller filler;
     private final WordsResolver words;
 
@@ -34,13 +35,14 @@ public final class Resolver {
         this.code = code;
         names = new ClassNames(code, set.packages().stream().map(Written::text).toList());
         Generics generics = new Generics(code);
-        NeedReader needs = new NeedReader(code, generics, slots);
-        Blueprints blueprints = new Blueprints(needs);
+        marks = new Marks(set.marks(), names);
+        NeedReader needs = new NeedReader(code, generics, marks, slots);
+        Blueprints blueprints = new Blueprints(needs, marks);
         FactoryReader factories = new FactoryReader(needs, slots);
         areas = new Areas(set.areas(), names, code, levels);
         SlotFinder finder = new SlotFinder(slots, levels, areas);
         FilledIn filledIn =
-                new FilledIn(code, generics, Set.copyOf(set.fillIn()), listedDecorators());
+                new FilledIn(code, generics, marks, Set.copyOf(set.fillIn()), listedDecorators());
         filler =
                 new SlotFiller(
                         code, slots, levels, finder, generics, blueprints, factories, filledIn);
@@ -76,7 +78,7 @@ public final class Resolver {
             profiles[number] = profile(number, hierarchy, parents);
         }
         List<ResolvedProfile> all = Arrays.asList(profiles);
-        EntryFinder finder = new EntryFinder(code, names, all);
+        EntryFinder finder = new EntryFinder(code, names, marks, all);
         List<ResolvedEntry> entries = set.entry().stream().map(finder::find).toList();
         List<Integer> entrySlots = entrySlots(entries);
         List<Optional<Wiring>> wirings = new ArrayList<>();

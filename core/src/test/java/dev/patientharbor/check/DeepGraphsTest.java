@@ -8,6 +8,7 @@ import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.MadeUpCode;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.Where;
+import dev.patientharbor.model.HouseMarks;
 import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.Profile;
 import dev.patientharbor.model.ProfileSet;
@@ -52,6 +53,7 @@ class DeepGraphsTest {
                         List.of(),
                         List.of(new Written("p.L0", at)),
                         Lifetime.SHARED,
+                        HouseMarks.NONE,
                         List.of(),
                         List.of(),
                         List.of(),

@@ -51,7 +51,7 @@ class CodeReaderTest {
                                                         Where.startOf("here")),
                                                 path))
                         .toList(),
-                MethodsOf.NONE,
+                Wanted.NOTHING,
                 threads);
     }
 

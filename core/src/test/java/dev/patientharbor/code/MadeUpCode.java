@@ -72,6 +72,7 @@ public final class MadeUpCode {
                 List.of(),
                 Set.of(),
                 Map.of(),
+                List.of(),
                 List.of());
     }
 }

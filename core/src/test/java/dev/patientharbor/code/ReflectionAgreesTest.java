@@ -44,7 +44,7 @@ class ReflectionAgreesTest {
         CodeIndex code =
                 CodeReader.read(
                         RealClasses.ofTheBuild().stream().map(ReflectionAgreesTest::root).toList(),
-                        MethodsOf.NONE);
+                        Wanted.NOTHING);
         for (ClassFacts facts : code.sorted()) {
             compared += compare(facts, differences);
         }

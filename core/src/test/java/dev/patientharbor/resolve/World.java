@@ -7,6 +7,7 @@ import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.Area;
 import dev.patientharbor.model.Binding;
 import dev.patientharbor.model.Decoration;
+import dev.patientharbor.model.HouseMarks;
 import dev.patientharbor.model.ImplementationKind;
 import dev.patientharbor.model.Key;
 import dev.patientharbor.model.Lifetime;
@@ -233,6 +234,7 @@ final class World {
                 List.of(),
                 entries,
                 Lifetime.SHARED,
+                HouseMarks.NONE,
                 List.of(),
                 List.of(),
                 areas,

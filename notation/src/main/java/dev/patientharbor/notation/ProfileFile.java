@@ -1,14 +1,17 @@
 package dev.patientharbor.notation;
 
 import dev.patientharbor.code.CodeRoot;
-import dev.patientharbor.code.MethodsOf;
+import dev.patientharbor.code.Wanted;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.model.ProfileSet;
 import dev.patientharbor.model.Settings;
+import dev.patientharbor.model.Written;
 import java.nio.file.Path;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * What one profile file says, and what is wrong with its text.
@@ -25,9 +28,11 @@ public record ProfileFile(
         findings = List.copyOf(findings);
     }
 
-    /** The classes of which every method must be read: those that are named as factories. */
-    public MethodsOf methodsOf() {
-        return new MethodsOf(set.factoryClasses());
+    /** What must be read of the code for this file: methods of factories, and calls of lookups. */
+    public Wanted wanted() {
+        Set<String> lookups =
+                set.marks().lookup().stream().map(Written::text).collect(Collectors.toSet());
+        return new Wanted(set.factoryClasses(), lookups);
     }
 
     /** The settings of this process: system properties, its environment, then the listed files. */

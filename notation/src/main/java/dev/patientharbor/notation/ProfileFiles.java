@@ -2,6 +2,7 @@ package dev.patientharbor.notation;
 
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.Where;
+import dev.patientharbor.model.HouseMarks;
 import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.ProfileSet;
 import java.io.IOException;
@@ -62,6 +63,7 @@ public final class ProfileFiles {
                 List.of(),
                 List.of(),
                 Lifetime.SHARED,
+                HouseMarks.NONE,
                 List.of(),
                 List.of(),
                 List.of(),

@@ -2,6 +2,7 @@ package dev.patientharbor.notation;
 
 import dev.patientharbor.model.Area;
 import dev.patientharbor.model.FillIn;
+import dev.patientharbor.model.HouseMarks;
 import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.Profile;
 import dev.patientharbor.model.ProfileSet;
@@ -47,6 +48,7 @@ final class SetReader {
                 file.take("default-lifetime")
                         .flatMap(BindingReader::lifetime)
                         .orElse(Lifetime.SHARED);
+        HouseMarks marks = file.take("marks").map(SetReader::marks).orElse(HouseMarks.NONE);
         List<Written> mayBeEmpty = texts(file, "may-be-empty", "a slot, or a list of slots");
         List<FillIn> fillIn = fillIn(file);
         List<Area> areas = new ArrayList<>();
@@ -73,11 +75,33 @@ final class SetReader {
                 packages,
                 entry,
                 lifetime,
+                marks,
                 mayBeEmpty,
                 fillIn,
                 areas,
                 profiles,
                 root.at());
+    }
+
+    private static HouseMarks marks(Piece piece) {
+        Fields marks = piece.fields("marks");
+        List<Written> inject = texts(marks, "inject", "an annotation, or a list of them");
+        List<Written> key = texts(marks, "key", "an annotation, or a list of them");
+        List<Written> absent = texts(marks, "absent", "an annotation, or a list of them");
+        List<Written> lookup = new ArrayList<>();
+        for (Written method : texts(marks, "lookup", "a method: CLASS#METHOD")) {
+            if (method.text().matches("[^#]+#[^#]+")) {
+                lookup.add(method);
+            } else {
+                piece.faults()
+                        .malformed(
+                                method.at(),
+                                method.text() + " is not a method.",
+                                "write it as CLASS#METHOD");
+            }
+        }
+        marks.tellUnknown();
+        return new HouseMarks(inject, key, absent, lookup);
     }
 
     private static List<FillIn> fillIn(Fields file) {

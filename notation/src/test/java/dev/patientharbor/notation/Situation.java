@@ -48,7 +48,7 @@ final class Situation {
                 text,
                 Checker.check(
                         file.set(),
-                        CodeReader.read(List.of(root), file.methodsOf()),
+                        CodeReader.read(List.of(root), file.wanted()),
                         file.settings(),
                         file.findings()));
     }

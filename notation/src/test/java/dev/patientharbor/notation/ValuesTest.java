@@ -72,7 +72,7 @@ class ValuesTest {
         CodeRoot root = new CodeRoot(new Written("classes", Where.startOf("f")), classes);
         return Checker.check(
                 file.set(),
-                CodeReader.read(List.of(root), file.methodsOf()),
+                CodeReader.read(List.of(root), file.wanted()),
                 SETTINGS,
                 file.findings());
     }

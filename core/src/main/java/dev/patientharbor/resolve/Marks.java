@@ -1,14 +1,18 @@
 package dev.patientharbor.resolve;
 
 import dev.patientharbor.code.AnnotationFacts;
+import dev.patientharbor.code.ClassFacts;
+import dev.patientharbor.model.HouseMarks;
+import dev.patientharbor.model.Written;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 
 /**
  * The annotations of the open standard (Jakarta Dependency Injection 2.0), under both of its
- * package names.
+ * package names, and those of the house.
  */
-final class StandardMarks {
+final class Marks {
 
     private static final Set<String> INJECT = both("Inject");
     private static final Set<String> NAMED = both("Named");
@@ -16,18 +20,39 @@ final class StandardMarks {
     private static final Set<String> SINGLETON = both("Singleton");
     private static final Set<String> SCOPE = both("Scope");
 
-    private StandardMarks() {}
+    private final Set<String> inject;
+    private final Set<String> key;
+    private final Set<String> absent;
+
+    /** The standard's, and those of a house whose names are known. */
+    Marks(HouseMarks house, ClassNames names) {
+        inject = with(INJECT, house.inject(), names);
+        key = with(NAMED, house.key(), names);
+        absent = with(Set.of(), house.absent(), names);
+    }
+
+    private static Set<String> with(Set<String> standard, List<Written> house, ClassNames names) {
+        Set<String> all = new HashSet<>(standard);
+        for (Written name : house) {
+            all.add(names.lookup(name).facts().map(ClassFacts::name).orElse(name.text()));
+        }
+        return all;
+    }
 
     private static Set<String> both(String simpleName) {
         return Set.of("jakarta.inject." + simpleName, "javax.inject." + simpleName);
     }
 
-    static boolean isInject(List<AnnotationFacts> marks) {
-        return hasOneOf(INJECT, marks);
+    boolean isInject(List<AnnotationFacts> marks) {
+        return hasOneOf(inject, marks);
     }
 
-    static boolean isNamed(AnnotationFacts mark) {
-        return NAMED.contains(mark.type());
+    boolean isNamed(AnnotationFacts mark) {
+        return key.contains(mark.type());
+    }
+
+    boolean mayBeAbsent(List<AnnotationFacts> marks) {
+        return hasOneOf(absent, marks);
     }
 
     static boolean isQualifier(List<AnnotationFacts> marksOfTheAnnotation) {

@@ -1,0 +1,27 @@
+package dev.patientharbor.model;
+
+import java.util.List;
+
+/**
+ * The annotations and lookups of a house, beside the open standard's; names as written.
+ *
+ * @param inject annotations that mean "supply this"
+ * @param key annotations whose value is a key
+ * @param absent annotations that mean "may be absent"
+ * @param lookup methods that hand out an object for a class, and perhaps a key: {@code
+ *     CLASS#METHOD}
+ */
+public record HouseMarks(
+        List<Written> inject, List<Written> key, List<Written> absent, List<Written> lookup) {
+
+    /** Only the open standard's. */
+    public static final HouseMarks NONE =
+            new HouseMarks(List.of(), List.of(), List.of(), List.of());
+
+    public HouseMarks {
+        inject = List.copyOf(inject);
+        key = List.copyOf(key);
+        absent = List.copyOf(absent);
+        lookup = List.copyOf(lookup);
+    }
+}
