@@ -38,7 +38,7 @@ class ToolTest {
                     check BROKEN                                 | 1 | 12 of 12 profiles are not complete
                     check BROKEN --profile circle                | 1 | 1 of 1 profile is not complete
                     check PORT --fail-on note                    | 0 | All 4
-                    roster PORT --profile live                   | 0 | live  28 needs
+                    roster PORT --profile live                   | 0 | live  30 needs
                     roster PORT --profile live --format tree     | 0 | 1 rota PilotRota: real SeasonPilotRota
                     roster PORT --profile live --format json     | 0 | "patientHarborRoster" : 1
                     roster BROKEN --format json                  | 1 | "id" : "unmet-need"

@@ -10,20 +10,20 @@ import dev.patientharbor.resolve.Wiring;
 import java.util.List;
 
 /**
- * Tells words that remove what is not there, and slots that are left to be filled by a child and
- * never are.
+ * Tells words that remove or change what is not there, and slots that are left to be filled by a
+ * child and never are.
  */
 final class ChangeRule implements Rule {
 
     @Override
     public void check(ResolvedSet set, Reporter reporter) {
         for (ResolvedProfile owner : set.profiles()) {
-            for (ResolvedBinding binding : owner.removesNothing()) {
+            for (ResolvedBinding binding : owner.changesNothing()) {
                 reporter.report(
                         owner,
                         profile -> profile.isOrExtends(owner.number()),
                         List.of(),
-                        removesNothing(set, binding));
+                        changesNothing(set, binding));
             }
             for (ResolvedBinding binding : owner.own()) {
                 if (binding.declared().supply() instanceof Supply.ToFill) {
@@ -33,14 +33,18 @@ final class ChangeRule implements Rule {
         }
     }
 
-    private static Finding removesNothing(ResolvedSet set, ResolvedBinding binding) {
+    private static Finding changesNothing(ResolvedSet set, ResolvedBinding binding) {
         String slot = set.text(binding.slot().orElseThrow());
         return Finding.of(
                         FindingKinds.NOTHING_TO_CHANGE,
                         binding.declared().at(),
                         slot,
-                        slot + " is removed, and no binding of it is inherited.")
-                .with("do", "take the line out");
+                        slot
+                                + (binding.declared().supply() instanceof Supply.Removed
+                                        ? " is removed"
+                                        : " is changed")
+                                + ", and no binding of it is inherited at this level.")
+                .with("do", "take the line out, or name a supply");
     }
 
     private static void tellUnfilled(ResolvedSet set, Reporter reporter, ResolvedBinding binding) {

@@ -57,7 +57,9 @@ final class UnusedBindingRule implements Rule {
     /** What removes, or leaves open, is no binding that could be used. */
     private static boolean supplies(ResolvedBinding binding) {
         Supply supply = binding.declared().supply();
-        return !(supply instanceof Supply.Removed) && !(supply instanceof Supply.ToFill);
+        return !(supply instanceof Supply.Removed)
+                && !(supply instanceof Supply.ToFill)
+                && !(supply instanceof Supply.Inherited);
     }
 
     /** The profiles of which it is not known all that they would ask for. */

@@ -11,6 +11,7 @@ import java.util.Optional;
  * @param supply what fills it
  * @param with values for the constructor
  * @param lifetime how long an instance lives, if the binding says so
+ * @param keepsValues whether the values of the inherited binding hold where this one gives none
  * @param constructor the parameter types of the constructor to use, if the binding says so
  * @param at where it stands
  */
@@ -19,10 +20,32 @@ public record Binding(
         Supply supply,
         With with,
         Optional<Lifetime> lifetime,
+        boolean keepsValues,
         Optional<List<String>> constructor,
         Where at) {
     public Binding {
         constructor = constructor.map(List::copyOf);
+    }
+
+    /**
+     * This change put upon an inherited binding, or this replacement with the values that it keeps.
+     */
+    public Binding over(Binding inherited) {
+        boolean part = supply instanceof Supply.Inherited;
+        With values = part || keepsValues ? inherited.with.changedBy(with) : with;
+        return new Binding(
+                slot,
+                part ? inherited.supply : supply,
+                values,
+                part ? lifetime.or(inherited::lifetime) : lifetime,
+                false,
+                part ? constructor.or(inherited::constructor) : constructor,
+                at);
+    }
+
+    /** Whether it says only something upon an inherited binding. */
+    public boolean needsInherited() {
+        return keepsValues || supply instanceof Supply.Inherited;
     }
 
     /** Whether two bindings say the same, wherever they stand. */

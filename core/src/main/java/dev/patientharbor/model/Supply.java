@@ -135,6 +135,14 @@ public sealed interface Supply {
         }
     }
 
+    /** Whatever the inherited binding of the same level supplies; the rest of it is changed. */
+    record Inherited() implements Supply {
+        @Override
+        public String words() {
+            return "as inherited";
+        }
+    }
+
     /** Takes an inherited binding away, as if it had never been. */
     record Removed() implements Supply {
         @Override

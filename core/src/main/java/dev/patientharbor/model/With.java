@@ -21,6 +21,13 @@ public record With(Map<String, Given> named, List<Given> positional) {
         positional = List.copyOf(positional);
     }
 
+    /** These values with others put upon them: each by its name, a list in place of a list. */
+    public With changedBy(With other) {
+        Map<String, Given> all = new LinkedHashMap<>(named);
+        all.putAll(other.named);
+        return new With(all, other.positional.isEmpty() ? positional : other.positional);
+    }
+
     public boolean isEmpty() {
         return named.isEmpty() && positional.isEmpty();
     }

@@ -120,6 +120,12 @@ final class BindingResolver {
                 .toList();
     }
 
+    /** Resolves what stands in place of a binding: its slot at its level, but other words. */
+    ResolvedBinding again(ResolvedBinding inPlaceOf, Binding binding) {
+        int level = slots.level(inPlaceOf.slot().orElseThrow());
+        return resolve(binding, inPlaceOf.owner(), inPlaceOf.place(), level);
+    }
+
     /** The number of a slot that is written as text, if it is one and its names are known. */
     Optional<Integer> slot(Written text) {
         return SlotParser.slot(text.text())

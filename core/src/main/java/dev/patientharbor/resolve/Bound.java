@@ -1,5 +1,6 @@
 package dev.patientharbor.resolve;
 
+import dev.patientharbor.model.Binding;
 import dev.patientharbor.model.Supply;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -7,6 +8,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.BiFunction;
 
 /** The bindings that hold in one profile, its own and inherited, by slot and level. */
 final class Bound {
@@ -14,15 +16,45 @@ final class Bound {
     private final int profile;
     private final Hierarchy hierarchy;
     private final List<List<ResolvedBinding>> boundTwice = new ArrayList<>();
-    private final List<ResolvedBinding> removesNothing = new ArrayList<>();
+    private final List<ResolvedBinding> changesNothing = new ArrayList<>();
+    private final List<ResolvedBinding> changed = new ArrayList<>();
     private Said<ResolvedBinding>[] bindings;
 
-    Bound(int profile, Hierarchy hierarchy, List<Bound> parents, List<ResolvedBinding> own) {
+    /**
+     * @param again resolves a binding that was put together from an inherited one and a change of
+     *     it
+     */
+    Bound(
+            int profile,
+            Hierarchy hierarchy,
+            List<Bound> parents,
+            List<ResolvedBinding> own,
+            BiFunction<ResolvedBinding, Binding, ResolvedBinding> again) {
         this.profile = profile;
         this.hierarchy = hierarchy;
         int needed = own.stream().mapToInt(one -> one.slot().orElse(0) + 1).max().orElse(0);
         inherit(parents, needed);
-        bindOwn(own);
+        for (ResolvedBinding binding : own) {
+            changed.add(binding.declared().needsInherited() ? put(binding, again) : binding);
+        }
+        bindOwn(changed);
+    }
+
+    /** What the profile says itself, changes put upon what they change. */
+    List<ResolvedBinding> own() {
+        return changed;
+    }
+
+    private ResolvedBinding put(
+            ResolvedBinding change, BiFunction<ResolvedBinding, Binding, ResolvedBinding> again) {
+        Optional<ResolvedBinding> inherited = change.slot().flatMap(this::find);
+        if (inherited.isPresent()) {
+            return again.apply(change, change.declared().over(inherited.get().declared()));
+        }
+        if (change.slot().isPresent() && change.declared().supply() instanceof Supply.Inherited) {
+            changesNothing.add(change);
+        }
+        return change;
     }
 
     /** The binding that holds for a slot at its level. */
@@ -57,9 +89,9 @@ final class Bound {
         return boundTwice;
     }
 
-    /** Own words that remove what is not there. */
-    List<ResolvedBinding> removesNothing() {
-        return removesNothing;
+    /** Own words that remove or change what is not there. */
+    List<ResolvedBinding> changesNothing() {
+        return changesNothing;
     }
 
     List<ResolvedProfile.Clash> clashes() {
@@ -130,7 +162,7 @@ final class Bound {
                 (slot, all) -> {
                     if (all.get(0).declared().supply() instanceof Supply.Removed
                             && find(slot).isEmpty()) {
-                        removesNothing.add(all.get(0));
+                        changesNothing.add(all.get(0));
                     }
                     bindings[slot] =
                             Said.by(profile, all.get(0), Optional.ofNullable(bindings[slot]));

@@ -1,12 +1,14 @@
 package dev.patientharbor.resolve;
 
 import dev.patientharbor.finding.Where;
+import dev.patientharbor.model.Binding;
 import dev.patientharbor.model.Profile;
 import dev.patientharbor.model.Written;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.BiFunction;
 
 /** One profile with everything that it inherits, names looked up. */
 public final class ResolvedProfile {
@@ -29,11 +31,16 @@ public final class ResolvedProfile {
     /** Parents that say different things of a slot, and no word since. */
     public record Clash(int slot, int meet, List<Where> words) {}
 
-    /** What one profile says itself, names looked up. */
+    /**
+     * What one profile says itself, names looked up.
+     *
+     * @param again looks up the names of a binding that stands in place of another one
+     */
     record Own(
             List<ResolvedBinding> bindings,
             List<ResolvedDecoration> decorations,
-            List<ResolvedReach> reaches) {}
+            List<ResolvedReach> reaches,
+            BiFunction<ResolvedBinding, Binding, ResolvedBinding> again) {}
 
     ResolvedProfile(
             Profile declared,
@@ -46,12 +53,18 @@ public final class ResolvedProfile {
         this.declared = declared;
         this.number = number;
         this.hierarchy = hierarchy;
-        own = List.copyOf(words.bindings());
         ownDecorations = List.copyOf(words.decorations());
         lacksParents =
                 !hierarchy.unknownParents(number).isEmpty()
                         || parents.stream().anyMatch(ResolvedProfile::lacksParents);
-        bound = new Bound(number, hierarchy, parents.stream().map(one -> one.bound).toList(), own);
+        bound =
+                new Bound(
+                        number,
+                        hierarchy,
+                        parents.stream().map(one -> one.bound).toList(),
+                        words.bindings(),
+                        words.again());
+        own = List.copyOf(bound.own());
         layers =
                 new Layers(
                         number,
@@ -142,9 +155,9 @@ public final class ResolvedProfile {
         return bound.boundTwice();
     }
 
-    /** Words of its own that remove what is not there. */
-    public List<ResolvedBinding> removesNothing() {
-        return bound.removesNothing();
+    /** Words of its own that remove or change what is not there. */
+    public List<ResolvedBinding> changesNothing() {
+        return bound.changesNothing();
     }
 
     public List<DropsNothing> dropsNothing() {

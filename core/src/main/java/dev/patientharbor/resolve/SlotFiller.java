@@ -172,7 +172,7 @@ final class SlotFiller {
         if (supply instanceof Supply.None) {
             return Outcome.of(Outcome.Kind.NONE, Optional.of(binding));
         }
-        if (supply instanceof Supply.ToFill) {
+        if (supply instanceof Supply.ToFill || supply instanceof Supply.Inherited) {
             return Outcome.of(Outcome.Kind.UNMET, Optional.of(binding));
         }
         if (supply instanceof Supply.OfValue) {

@@ -40,7 +40,8 @@ final class WordsResolver {
 
     ResolvedProfile.Own resolve(Profile profile, int number) {
         ResolvedProfile.Own own =
-                new ResolvedProfile.Own(new ArrayList<>(), new ArrayList<>(), new ArrayList<>());
+                new ResolvedProfile.Own(
+                        new ArrayList<>(), new ArrayList<>(), new ArrayList<>(), bindings::again);
         add(profile.words(), number, Levels.WHOLE, own);
         for (Within within : profile.within()) {
             level(within.place()).ifPresent(level -> add(within.words(), number, level, own));

@@ -253,6 +253,7 @@ final class World {
                                                 supply(supply),
                                                 With.NOTHING,
                                                 Optional.empty(),
+                                                false,
                                                 Optional.empty(),
                                                 next())));
         List<Decoration> layers = new ArrayList<>();

@@ -32,6 +32,7 @@ final class BindingReader {
                                             inOneWord(text),
                                             With.NOTHING,
                                             Optional.empty(),
+                                            false,
                                             Optional.empty(),
                                             at));
         }
@@ -85,8 +86,15 @@ final class BindingReader {
                                                                         .stream())
                                                 .map(Written::text)
                                                 .toList());
+        boolean keepsValues =
+                fields.take("keep").map(keep -> keep(keep, piece.faults())).orElse(false);
         fields.tellUnknown();
-        if (said.size() != 1) {
+        boolean part =
+                said.isEmpty()
+                        && (!with.isEmpty() || lifetime.isPresent() || constructor.isPresent());
+        if (part) {
+            supplies.add(new Supply.Inherited());
+        } else if (said.size() != 1) {
             piece.faults()
                     .malformed(
                             at,
@@ -101,7 +109,16 @@ final class BindingReader {
         }
         return supplies.stream()
                 .findFirst()
-                .map(supply -> new Binding(slot, supply, with, lifetime, constructor, at));
+                .map(
+                        supply ->
+                                new Binding(
+                                        slot,
+                                        supply,
+                                        with,
+                                        lifetime,
+                                        keepsValues,
+                                        constructor,
+                                        at));
     }
 
     private static Optional<Supply> factory(Written text, Faults faults) {
@@ -113,6 +130,17 @@ final class BindingReader {
         }
         return Optional.of(
                 new Supply.Factory(new Written(parts[0].strip(), text.at()), parts[1].strip()));
+    }
+
+    /** What a replacement keeps of the inherited binding: its values. */
+    private static boolean keep(Piece piece, Faults faults) {
+        List<Written> words = piece.texts("[with]");
+        for (Written word : words) {
+            if (!word.text().equals("with")) {
+                faults.malformed(word.at(), word.text() + " cannot be kept.", "write keep: [with]");
+            }
+        }
+        return words.stream().anyMatch(word -> word.text().equals("with"));
     }
 
     private static With with(Piece values) {

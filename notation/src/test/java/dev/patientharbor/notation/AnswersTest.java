@@ -401,4 +401,41 @@ class AnswersTest {
             assertNotEquals(print, it.verdict().plan(other).fingerprint(), other);
         }
     }
+
+    @Test
+    void decision_9_a_binding_without_a_supply_changes_a_part_and_one_with_a_supply_replaces_all() {
+        Situation it =
+                Situation.of(
+                        """
+                        interface Radio {}
+                        class Vhf implements Radio { Vhf(int channel, String sign) {} }
+                        class Loud implements Radio { Loud(int channel, String sign) {} }
+                        class Desk { Desk(Radio radio) {} }
+                        """,
+                        """
+                        entry: [Desk]
+                        areas: { crane: { members: [] } }
+                        profiles:
+                          base: { bindings: { Radio: { class: Vhf, with: { channel: 12, sign: GULL } } } }
+                          value: { extends: base, bindings: { Radio: { with: { channel: 16 } } } }
+                          lifetime: { extends: value, bindings: { Radio: { lifetime: fresh } } }
+                          keep: { extends: base, bindings: { Radio: { class: Loud, keep: [with] } } }
+                          replaced:
+                            extends: base
+                            bindings:
+                              Radio: Loud                    # <- value-missing
+                          wrong: { extends: base, bindings: { Radio: { with: { channel: x } } } }  # <- value-unfit
+                          nothing:
+                            bindings:
+                              Radio: { lifetime: fresh }     # <- nothing-to-change
+                          level:
+                            extends: base
+                            within:
+                              crane: { bindings: { Radio: { lifetime: fresh } } }  # <- nothing-to-change
+                        """);
+        it.tellsWhatIsMarked();
+        assertEquals("fresh by the binding", it.lifetime("lifetime", "Desk.radio"));
+        assertEquals("real Vhf", it.received("lifetime", "Desk.radio"));
+        assertEquals("real Loud", it.received("keep", "Desk.radio"));
+    }
 }

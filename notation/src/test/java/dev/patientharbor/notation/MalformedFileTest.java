@@ -108,8 +108,7 @@ class MalformedFileTest {
                         "f.yaml:2:30 malformed-file: The binding of G names more than one supply:"
                                 + " fake, stub."),
                 Arguments.of(
-                        "patient-harbor: 1\nprofiles: { p: { bindings: { G: { lifetime: fresh } } }"
-                                + " }\n",
+                        "patient-harbor: 1\nprofiles: { p: { bindings: { G: {} } }" + " }\n",
                         "f.yaml:2:30 malformed-file: The binding of G names no supply."),
                 Arguments.of(
                         "patient-harbor: 1\npackages: [p]\npackags: [q]\n",
