@@ -1,0 +1,160 @@
+package dev.patientharbor.cli;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** The roster as other programs rely on it. */
+class RosterJsonTest {
+
+    private static final String PORT = "../examples/port.harbor.yaml";
+    private static final List<String> ROW =
+            List.of(
+                    "consumer",
+                    "need",
+                    "place",
+                    "as",
+                    "within",
+                    "contract",
+                    "carrier",
+                    "key",
+                    "kind",
+                    "implementation",
+                    "decorators",
+                    "lifetime",
+                    "instance",
+                    "origin");
+
+    private static JsonNode roster(String... more) throws IOException {
+        List<String> args = new ArrayList<>(List.of("roster", PORT, "--format", "json"));
+        args.addAll(List.of(more));
+        return new ObjectMapper().readTree(Ran.tool(args.toArray(String[]::new)).out());
+    }
+
+    private static List<String> names(JsonNode object) {
+        List<String> names = new ArrayList<>();
+        object.fieldNames().forEachRemaining(names::add);
+        return names;
+    }
+
+    @Test
+    void every_object_has_the_fields_that_the_page_promises_and_no_others() throws IOException {
+        JsonNode roster = roster();
+        assertEquals(
+                List.of("patientHarborRoster", "title", "profiles", "findings"), names(roster));
+        assertEquals(1, roster.get("patientHarborRoster").asInt());
+        for (JsonNode profile : roster.get("profiles")) {
+            assertEquals(
+                    List.of(
+                            "name",
+                            "extends",
+                            "partial",
+                            "complete",
+                            "fingerprint",
+                            "needs",
+                            "findings"),
+                    names(profile));
+            boolean partial = profile.get("partial").asBoolean();
+            assertEquals(partial, profile.get("complete").isNull());
+            assertEquals(partial, profile.get("needs").isEmpty());
+            for (JsonNode row : profile.get("needs")) {
+                row(row);
+            }
+        }
+        String page = Files.readString(Path.of("../docs/roster.md"));
+        ROW.forEach(field -> assertTrue(page.contains("`" + field + "`"), field));
+    }
+
+    private static void row(JsonNode row) {
+        List<String> fields = new ArrayList<>(ROW);
+        String kind = row.get("kind").asText();
+        if (kind.equals("collection")) {
+            fields.add("elements");
+            row.get("elements").forEach(RosterJsonTest::row);
+        }
+        assertEquals(fields, names(row));
+        boolean nothing = Set.of("absent", "unmet", "collection").contains(kind);
+        assertEquals(nothing, row.get("lifetime").isNull(), row.toString());
+        assertEquals(nothing, row.get("instance").isNull(), row.toString());
+        boolean named = Set.of("real", "fake", "stub", "factory").contains(kind);
+        assertEquals(named, !row.get("implementation").isNull(), row.toString());
+        assertEquals(kind.equals("factory"), row.get("implementation").asText().contains("#"));
+        assertFalse(row.get("contract").asText().contains(" "));
+    }
+
+    @Test
+    void rows_are_sorted_each_is_there_once_and_equal_labels_are_one_implementation()
+            throws IOException {
+        for (JsonNode profile : roster().get("profiles")) {
+            List<String> order = new ArrayList<>();
+            Map<String, Set<String>> byLabel = new HashMap<>();
+            for (JsonNode row : profile.get("needs")) {
+                String place = row.get("place").asText().replaceAll("\\b(\\d)\\b", "0$1");
+                order.add(
+                        String.join(
+                                " ",
+                                row.get("consumer").asText(),
+                                place,
+                                row.get("as").isNull() ? "" : row.get("as").asText(),
+                                row.get("within").isNull() ? "" : row.get("within").asText()));
+                byLabel.computeIfAbsent(row.get("instance").asText(), one -> new HashSet<>())
+                        .add(row.get("implementation") + " " + row.get("decorators"));
+            }
+            List<String> sorted = new ArrayList<>(order);
+            Collections.sort(sorted);
+            assertEquals(sorted, order);
+            assertEquals(order.size(), new HashSet<>(order).size());
+            byLabel.remove("null");
+            byLabel.forEach((label, what) -> assertEquals(1, what.size(), label + what));
+        }
+    }
+
+    @Test
+    void many_threads_and_other_orders_of_the_code_give_the_same_bytes(@TempDir Path temp)
+            throws Exception {
+        String expected = Ran.tool("roster", PORT, "--format", "json").out();
+        ExecutorService pool = Executors.newFixedThreadPool(8);
+        try {
+            List<Callable<String>> runs =
+                    Collections.nCopies(
+                            24, () -> Ran.tool("roster", PORT, "--format", "json").out());
+            for (Future<String> run : pool.invokeAll(runs)) {
+                assertEquals(expected, run.get());
+            }
+        } finally {
+            pool.shutdownNow();
+        }
+        Path classes = Path.of("../examples/target/classes");
+        Path half = Files.createDirectories(temp.resolve("gullwing/quay"));
+        try (var quay = Files.newDirectoryStream(classes.resolve("gullwing/quay"))) {
+            for (Path file : quay) {
+                Files.copy(file, half.resolve(file.getFileName()));
+            }
+        }
+        for (String code : List.of(temp + "," + classes, classes + "," + temp)) {
+            assertEquals(
+                    expected,
+                    Ran.tool("roster", PORT, "--format", "json", "--code", code).out(),
+                    code);
+        }
+    }
+}
