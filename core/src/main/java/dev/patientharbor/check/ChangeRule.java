@@ -26,7 +26,8 @@ final class ChangeRule implements Rule {
                         changesNothing(set, binding));
             }
             for (ResolvedBinding binding : owner.own()) {
-                if (binding.declared().supply() instanceof Supply.ToFill) {
+                boolean leftOpen = binding.declared().supply() instanceof Supply.ToFill;
+                if (leftOpen && binding.slot().isPresent()) {
                     tellUnfilled(set, reporter, binding);
                 }
             }
