@@ -18,5 +18,5 @@ for command in demo "roster $examples/port.harbor.yaml --format json" "check --h
 done
 cat "$work".list[0-9] >"$work.list"
 "$java" -Xshare:dump -XX:SharedClassListFile="$work.list" -XX:SharedArchiveFile="$work" \
-    -XX:+UseSerialGC -cp "$jar"
+    -XX:+UseG1GC -cp "$jar"
 mv "$work" "$archive"

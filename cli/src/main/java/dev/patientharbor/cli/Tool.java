@@ -2,7 +2,10 @@ package dev.patientharbor.cli;
 
 import java.io.PrintWriter;
 import java.io.UncheckedIOException;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.function.Supplier;
 import picocli.CommandLine;
 import picocli.CommandLine.Help.Ansi;
 import picocli.CommandLine.Model.CommandSpec;
@@ -25,10 +28,7 @@ public final class Tool {
      * @return the exit code: 0 clean, 1 findings, 2 unusable, 3 a fault of ours
      */
     public static int run(String[] args, Console console) {
-        CommandLine tool = new CommandLine(spec());
-        tool.addSubcommand(CheckCommand.NAME, CheckCommand.spec());
-        tool.addSubcommand(RosterCommand.NAME, RosterCommand.spec());
-        tool.addSubcommand(DemoCommand.NAME, DemoCommand.spec());
+        CommandLine tool = tool(args.length == 0 ? "" : args[0]);
         boolean debug = List.of(args).contains("--debug");
         try {
             ParseResult parsed = tool.parseArgs(args);
@@ -49,6 +49,22 @@ public final class Tool {
                                     + (debug ? "" : "\n  --debug shows where it happened"));
             return trace(fault, debug, console, ExitCode.OUR_FAULT);
         }
+    }
+
+    /** The tool with the command that is asked for, or with all: describing one takes its time. */
+    private static CommandLine tool(String wanted) {
+        Map<String, Supplier<CommandSpec>> commands = new LinkedHashMap<>();
+        commands.put(CheckCommand.NAME, CheckCommand::spec);
+        commands.put(RosterCommand.NAME, RosterCommand::spec);
+        commands.put(DemoCommand.NAME, DemoCommand::spec);
+        CommandLine tool = new CommandLine(spec());
+        commands.forEach(
+                (name, spec) -> {
+                    if (name.equals(wanted) || !commands.containsKey(wanted)) {
+                        tool.addSubcommand(name, spec.get());
+                    }
+                });
+        return tool;
     }
 
     private static CommandSpec spec() {

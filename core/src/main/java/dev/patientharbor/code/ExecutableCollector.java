@@ -21,7 +21,7 @@ final class ExecutableCollector extends MethodVisitor {
     private final List<List<AnnotationFacts>> parameterAnnotations = new ArrayList<>(0);
     private String memberDefault;
     private int annotable = -1;
-    private Runnable done = () -> {};
+    private FactsCollector keeper;
 
     ExecutableCollector(int access, String name, String descriptor, String signature) {
         super(Opcodes.ASM9);
@@ -31,8 +31,9 @@ final class ExecutableCollector extends MethodVisitor {
         this.signature = Optional.ofNullable(signature);
     }
 
-    void whenDone(Runnable done) {
-        this.done = done;
+    /** Hands itself over to a keeper when it has been read. */
+    void whenDone(FactsCollector keeper) {
+        this.keeper = keeper;
     }
 
     int access() {
@@ -103,7 +104,9 @@ final class ExecutableCollector extends MethodVisitor {
 
     @Override
     public void visitEnd() {
-        done.run();
+        if (keeper != null) {
+            keeper.keepMethod(this);
+        }
     }
 
     ExecutableFacts facts() {
@@ -115,6 +118,14 @@ final class ExecutableCollector extends MethodVisitor {
                 signature,
                 named ? List.copyOf(parameterNames) : List.of(),
                 List.copyOf(annotations),
-                parameterAnnotations.stream().map(List::copyOf).toList());
+                copies(parameterAnnotations));
+    }
+
+    private static List<List<AnnotationFacts>> copies(List<List<AnnotationFacts>> lists) {
+        List<List<AnnotationFacts>> copies = new ArrayList<>(lists.size());
+        for (List<AnnotationFacts> list : lists) {
+            copies.add(List.copyOf(list));
+        }
+        return List.copyOf(copies);
     }
 }

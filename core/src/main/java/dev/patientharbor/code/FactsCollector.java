@@ -15,7 +15,10 @@ import org.objectweb.asm.MethodVisitor;
 import org.objectweb.asm.Opcodes;
 import org.objectweb.asm.Type;
 
-/** Collects the declarations of one class file. */
+/**
+ * Collects the declarations of one class file. In loops: what subclasses the bytecode library gets
+ * no place for its lambdas in a class-data archive, and each would cost at every start.
+ */
 final class FactsCollector extends ClassVisitor {
 
     private String name;
@@ -63,7 +66,7 @@ final class FactsCollector extends ClassVisitor {
         name = className(internalName);
         access = flags & ~Opcodes.ACC_SUPER;
         signature = Optional.ofNullable(generic);
-        superName = Optional.ofNullable(superType).map(FactsCollector::className);
+        superName = superType == null ? Optional.empty() : Optional.of(className(superType));
         for (String interfaceType : interfaceTypes) {
             interfaces.add(className(interfaceType));
         }
@@ -121,12 +124,15 @@ final class FactsCollector extends ClassVisitor {
             constructors.add(collector);
             return collector;
         }
-        collector.whenDone(() -> keepMethod(collector));
+        collector.whenDone(this);
         return collector;
     }
 
-    private void keepMethod(ExecutableCollector method) {
-        method.memberDefault().ifPresent(value -> memberDefaults.put(method.facts().name(), value));
+    /** Keeps of a method that has been read what matters. */
+    void keepMethod(ExecutableCollector method) {
+        if (method.memberDefault().isPresent()) {
+            memberDefaults.put(method.facts().name(), method.memberDefault().get());
+        }
         if (method.isMarked() || wanted.wantsMethodsOf(name)) {
             methods.add(method);
         } else if (mayOverride(method)) {
@@ -137,7 +143,8 @@ final class FactsCollector extends ClassVisitor {
     private boolean mayOverride(ExecutableCollector method) {
         return !Modifier.isStatic(method.access())
                 && !Modifier.isPrivate(method.access())
-                && superName.filter(parent -> !parent.equals("java.lang.Object")).isPresent();
+                && superName.isPresent()
+                && !superName.get().equals("java.lang.Object");
     }
 
     /** The lookups in the bodies of the class, to be added to. */
@@ -147,16 +154,27 @@ final class FactsCollector extends ClassVisitor {
 
     /** Whether the names of some parameters that matter can only be had from the method bodies. */
     boolean lacksParameterNames() {
-        return constructors.stream().anyMatch(ExecutableCollector::lacksNames)
-                || methods.stream().anyMatch(ExecutableCollector::lacksNames);
+        return lacksParameterNames(constructors) || lacksParameterNames(methods);
+    }
+
+    private static boolean lacksParameterNames(List<ExecutableCollector> among) {
+        for (ExecutableCollector one : among) {
+            if (one.lacksNames()) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** The constructor or marked method whose parameter names are still wanted. */
     Optional<ExecutableCollector> wanting(String method, String descriptor) {
         List<ExecutableCollector> among = method.equals("<init>") ? constructors : methods;
-        return among.stream()
-                .filter(one -> one.lacksNames() && one.is(method, descriptor))
-                .findFirst();
+        for (ExecutableCollector one : among) {
+            if (one.lacksNames() && one.is(method, descriptor)) {
+                return Optional.of(one);
+            }
+        }
+        return Optional.empty();
     }
 
     ClassFacts facts() {
@@ -167,13 +185,21 @@ final class FactsCollector extends ClassVisitor {
                 superName,
                 List.copyOf(interfaces),
                 List.copyOf(annotations),
-                constructors.stream().map(ExecutableCollector::facts).toList(),
+                facts(constructors),
                 List.copyOf(fields),
-                methods.stream().map(ExecutableCollector::facts).toList(),
+                facts(methods),
                 Set.copyOf(unmarkedMethods),
                 Map.copyOf(memberDefaults),
                 List.copyOf(enumConstants),
                 List.copyOf(lookups));
+    }
+
+    private static List<ExecutableFacts> facts(List<ExecutableCollector> collected) {
+        List<ExecutableFacts> facts = new ArrayList<>(collected.size());
+        for (ExecutableCollector one : collected) {
+            facts.add(one.facts());
+        }
+        return List.copyOf(facts);
     }
 
     /** The text of an annotation member's value. */

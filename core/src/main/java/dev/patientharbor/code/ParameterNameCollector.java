@@ -3,6 +3,7 @@ package dev.patientharbor.code;
 import java.lang.reflect.Modifier;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import org.objectweb.asm.ClassVisitor;
 import org.objectweb.asm.Label;
 import org.objectweb.asm.MethodVisitor;
@@ -26,10 +27,10 @@ final class ParameterNameCollector extends ClassVisitor {
     public MethodVisitor visitMethod(
             int access, String name, String descriptor, String generic, String[] thrown) {
         // No visitor, no work: the bytecode library passes over the bodies of all other methods.
-        return facts.wanting(name, descriptor)
-                .<MethodVisitor>map(
-                        wanting -> new Names(wanting, Modifier.isStatic(access), descriptor))
-                .orElse(null);
+        Optional<ExecutableCollector> wanting = facts.wanting(name, descriptor);
+        return wanting.isPresent()
+                ? new Names(wanting.get(), Modifier.isStatic(access), descriptor)
+                : null;
     }
 
     private static final class Names extends MethodVisitor {

@@ -115,6 +115,16 @@ public sealed interface TypeRef {
         public boolean isExact() {
             return element.isExact();
         }
+
+        @Override
+        public boolean equals(Object other) {
+            return other instanceof ArrayType that && element.equals(that.element);
+        }
+
+        @Override
+        public int hashCode() {
+            return element.hashCode();
+        }
     }
 
     /** A type variable, such as the {@code T} of {@code Reader<T>}. */
@@ -132,6 +142,16 @@ public sealed interface TypeRef {
         @Override
         public boolean isExact() {
             return false;
+        }
+
+        @Override
+        public boolean equals(Object other) {
+            return other instanceof Variable that && name.equals(that.name);
+        }
+
+        @Override
+        public int hashCode() {
+            return name.hashCode();
         }
     }
 
@@ -156,6 +176,18 @@ public sealed interface TypeRef {
         public boolean isExact() {
             return false;
         }
+
+        @Override
+        public boolean equals(Object other) {
+            return other instanceof Wildcard that
+                    && word.equals(that.word)
+                    && bound.equals(that.bound);
+        }
+
+        @Override
+        public int hashCode() {
+            return word.hashCode() + 31 * bound.hashCode();
+        }
     }
 
     /** A primitive type, such as {@code int}. */
@@ -173,6 +205,16 @@ public sealed interface TypeRef {
         @Override
         public boolean isExact() {
             return true;
+        }
+
+        @Override
+        public boolean equals(Object other) {
+            return other instanceof Primitive that && name.equals(that.name);
+        }
+
+        @Override
+        public int hashCode() {
+            return name.hashCode();
         }
     }
 }

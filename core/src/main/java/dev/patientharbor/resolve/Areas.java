@@ -23,7 +23,7 @@ public final class Areas {
     private final Map<String, Integer> numbers = new HashMap<>();
     private final Map<String, Area> byName = new HashMap<>();
     private final Map<String, List<Area>> byClass = new HashMap<>();
-    private final Map<ClassPattern, Area> patterns = new HashMap<>();
+    private final List<Patterned> patterns = new ArrayList<>();
     private final Map<String, Integer> known = new HashMap<>();
     private final List<UnknownArea> unknown = new ArrayList<>();
     private final List<Lookup> unknownMembers = new ArrayList<>();
@@ -33,6 +33,9 @@ public final class Areas {
      * A name that should be an area's, or one that encloses itself; and the names that there are.
      */
     public record UnknownArea(Written written, List<String> near, boolean circle) {}
+
+    /** An area, and a pattern of its members. */
+    private record Patterned(ClassPattern pattern, Area area) {}
 
     /** A class that is a member of two areas of which neither encloses the other. */
     public record Overlap(String className, Area first, Area second) {}
@@ -103,12 +106,12 @@ public final class Areas {
 
     private List<Area> memberOf(ClassFacts facts) {
         List<Area> all = new ArrayList<>(byClass.getOrDefault(facts.name(), List.of()));
-        patterns.forEach(
-                (pattern, area) -> {
-                    if (pattern.fits(facts.packageName()) && !all.contains(area)) {
-                        all.add(area);
-                    }
-                });
+        for (Patterned one : patterns) {
+            boolean isNew = all.stream().noneMatch(known -> known == one.area());
+            if (isNew && one.pattern().fits(facts.packageName())) {
+                all.add(one.area());
+            }
+        }
         all.sort((one, other) -> one.at().compareTo(other.at()));
         return all;
     }
@@ -142,7 +145,7 @@ public final class Areas {
     private void addMembers(Area area) {
         for (Written member : area.members()) {
             if (ClassPattern.isPattern(member.text())) {
-                patterns.put(ClassPattern.of(member.text()), area);
+                patterns.add(new Patterned(ClassPattern.of(member.text()), area));
             } else {
                 Lookup lookup = names.lookup(member);
                 lookup.facts()

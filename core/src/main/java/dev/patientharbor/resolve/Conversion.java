@@ -19,32 +19,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.Consumer;
 import java.util.regex.Pattern;
 
 /** Tells whether given values convert to the types of parameters, from facts alone. */
 public final class Conversion {
 
     private static final Pattern SHORT_DURATION = Pattern.compile("\\d+(ms|s|m|h|d)");
-
-    private static final Map<String, Consumer<String>> PARSERS =
-            Map.ofEntries(
-                    Map.entry("byte", Byte::parseByte),
-                    Map.entry("short", Short::parseShort),
-                    Map.entry("int", Integer::parseInt),
-                    Map.entry("long", Long::parseLong),
-                    Map.entry("float", Float::parseFloat),
-                    Map.entry("double", Double::parseDouble),
-                    Map.entry("boolean", Conversion::parseBoolean),
-                    Map.entry("char", Conversion::parseCharacter),
-                    Map.entry("java.math.BigDecimal", BigDecimal::new),
-                    Map.entry("java.time.Duration", Conversion::parseDuration),
-                    Map.entry("java.time.Instant", Instant::parse),
-                    Map.entry("java.time.LocalDate", LocalDate::parse),
-                    Map.entry("java.net.URI", URI::create),
-                    Map.entry("java.nio.file.Path", text -> {}),
-                    Map.entry("java.lang.CharSequence", text -> {}),
-                    Map.entry("java.lang.String", text -> {}));
 
     private static final Map<String, String> UNBOXED =
             Map.of(
@@ -97,7 +77,7 @@ public final class Conversion {
     private void ofClass(Given given, ClassType type, List<Problem> problems) {
         Optional<ClassFacts> facts = code.find(type.name());
         String parser = UNBOXED.getOrDefault(type.name(), type.name());
-        if (PARSERS.containsKey(parser)) {
+        if (UNBOXED.containsKey(type.name()) || isParsed(parser)) {
             text(given, parser, type, problems);
         } else if (facts.filter(ClassFacts::isEnum).isPresent()) {
             constant(given, facts.get(), problems);
@@ -116,7 +96,7 @@ public final class Conversion {
         Optional<String> text = settled(given, type.text(), problems);
         if (text.isPresent()) {
             try {
-                PARSERS.get(parser).accept(text.get());
+                parse(parser, text.get());
             } catch (RuntimeException unfit) {
                 // Every parser says by an exception of its own that the text does not fit.
                 unfit(given, type.text(), problems);
@@ -199,6 +179,39 @@ public final class Conversion {
 
     private static void unfit(Given given, String wanted, List<Problem> problems) {
         problems.add(new Problem(given.at(), List.of(), given.says(), wanted));
+    }
+
+    private static boolean isParsed(String type) {
+        return type.equals("java.lang.CharSequence")
+                || type.equals("java.lang.String")
+                || type.equals("java.nio.file.Path")
+                || type.equals("java.math.BigDecimal")
+                || type.equals("java.time.Duration")
+                || type.equals("java.time.Instant")
+                || type.equals("java.time.LocalDate")
+                || type.equals("java.net.URI");
+    }
+
+    /** Ends by an exception if the text is no value of the type. */
+    private static void parse(String type, String text) {
+        switch (type) {
+            case "byte" -> Byte.parseByte(text);
+            case "short" -> Short.parseShort(text);
+            case "int" -> Integer.parseInt(text);
+            case "long" -> Long.parseLong(text);
+            case "float" -> Float.parseFloat(text);
+            case "double" -> Double.parseDouble(text);
+            case "boolean" -> parseBoolean(text);
+            case "char" -> parseCharacter(text);
+            case "java.math.BigDecimal" -> new BigDecimal(text);
+            case "java.time.Duration" -> parseDuration(text);
+            case "java.time.Instant" -> Instant.parse(text);
+            case "java.time.LocalDate" -> LocalDate.parse(text);
+            case "java.net.URI" -> URI.create(text);
+            default -> {
+                // Every text is a text, and a path.
+            }
+        }
     }
 
     private static void parseBoolean(String text) {

@@ -25,7 +25,11 @@ public final class Levels {
     }
 
     /** What makes a level: two of the same making are one. */
-    private record Making(Kind kind, String name, int parent, List<Integer> way) {}
+    private record Making(Kind kind, String name, int parent, List<Integer> way) {
+        String text() {
+            return kind.name() + ' ' + name + ' ' + parent + ' ' + way;
+        }
+    }
 
     /**
      * One level.
@@ -38,7 +42,7 @@ public final class Levels {
     private record Level(Making making, int words, int[] search) {}
 
     private final List<Level> levels = new ArrayList<>();
-    private final Map<Making, Integer> numbers = new HashMap<>();
+    private final Map<String, Integer> numbers = new HashMap<>();
 
     Levels() {
         levels.add(
@@ -48,7 +52,7 @@ public final class Levels {
     /** The level of an area; an enclosing one must be there already. */
     int addArea(String name, int parent) {
         Making making = new Making(Kind.AREA, name, parent, List.of());
-        return numbers.computeIfAbsent(making, one -> create(one, levels.size()));
+        return numbers.computeIfAbsent(making.text(), one -> create(making, levels.size()));
     }
 
     /** The level at which profiles say what holds for a consumer, whatever its area. */
@@ -60,10 +64,10 @@ public final class Levels {
     int consumerIn(String className, int area) {
         Making making = new Making(Kind.CONSUMER, className, area, List.of());
         if (area == WHOLE) {
-            return numbers.computeIfAbsent(making, one -> create(one, levels.size()));
+            return numbers.computeIfAbsent(making.text(), one -> create(making, levels.size()));
         }
         int words = consumer(className);
-        return numbers.computeIfAbsent(making, one -> create(one, words));
+        return numbers.computeIfAbsent(making.text(), one -> create(making, words));
     }
 
     /** A way from a level that looks at some levels only. */
@@ -71,10 +75,10 @@ public final class Levels {
         Level from = levels.get(start);
         Making making = new Making(Kind.LIMITED, from.making().name(), start, way);
         return numbers.computeIfAbsent(
-                making,
+                making.text(),
                 one -> {
                     int[] search = way.stream().mapToInt(Integer::intValue).toArray();
-                    levels.add(new Level(one, from.words(), search));
+                    levels.add(new Level(making, from.words(), search));
                     return levels.size() - 1;
                 });
     }
@@ -84,9 +88,9 @@ public final class Levels {
         Level of = levels.get(level);
         Making making = new Making(Kind.CORE, of.making().name(), level, List.of());
         return numbers.computeIfAbsent(
-                making,
+                making.text(),
                 one -> {
-                    levels.add(new Level(one, of.words(), of.search()));
+                    levels.add(new Level(making, of.words(), of.search()));
                     return levels.size() - 1;
                 });
     }
