@@ -60,7 +60,7 @@ final class Bound {
     /** The binding that holds for a slot at its level. */
     Optional<ResolvedBinding> find(int slot) {
         Said<ResolvedBinding> said = said(slot);
-        return said == null || isRemoved(said) ? Optional.empty() : Optional.of(said.what());
+        return said == null ? Optional.empty() : said.what().binds();
     }
 
     /** The inherited bindings of a slot that no longer hold here, nearest first. */
@@ -116,7 +116,7 @@ final class Bound {
     }
 
     private static boolean isRemoved(Said<ResolvedBinding> said) {
-        return said.what().declared().supply() instanceof Supply.Removed;
+        return said.what().binds().isEmpty();
     }
 
     @SuppressWarnings("unchecked")

@@ -1,6 +1,7 @@
 package dev.patientharbor.resolve;
 
 import dev.patientharbor.model.Binding;
+import dev.patientharbor.model.Supply;
 import java.util.List;
 import java.util.Optional;
 
@@ -18,6 +19,7 @@ public final class ResolvedBinding {
     private final Optional<Blueprint> blueprint;
     private final List<ValueFault> valueFaults;
     private final Outcome bareOutcome;
+    private final Optional<ResolvedBinding> binds;
 
     ResolvedBinding(
             Binding declared,
@@ -41,11 +43,17 @@ public final class ResolvedBinding {
         this.fit = fit;
         this.blueprint = blueprint;
         bareOutcome = SlotFiller.bound(this, List.of());
+        binds = declared.supply() instanceof Supply.Removed ? Optional.empty() : Optional.of(this);
     }
 
     /** What fills the slot by it where nothing decorates it: the same in every profile. */
     Outcome bareOutcome() {
         return bareOutcome;
+    }
+
+    /** Itself; empty if it takes a binding away. */
+    Optional<ResolvedBinding> binds() {
+        return binds;
     }
 
     public Binding declared() {

@@ -22,6 +22,7 @@ public final class ResolvedProfile {
     private final List<ResolvedReach> reaches = new ArrayList<>();
     private final List<Integer> lineInOrder = new ArrayList<>();
     private final BitSet speaksAt = new BitSet();
+    private final boolean plain;
     private final Bound bound;
     private final Layers layers;
 
@@ -86,6 +87,7 @@ public final class ResolvedProfile {
         ownDecorations.forEach(
                 one -> one.slot().ifPresent(slot -> speaksAt.set(slots.level(slot))));
         reaches.forEach(one -> speaksAt.set(one.level()));
+        plain = speaksAt.length() <= 1;
     }
 
     public Profile declared() {
@@ -173,7 +175,12 @@ public final class ResolvedProfile {
 
     /** Whether nothing is said but for the profile as a whole. */
     boolean isPlain() {
-        return speaksAt.length() <= 1;
+        return plain;
+    }
+
+    /** Whether no slot has decorators. */
+    boolean isUndecorated() {
+        return layers.isEmpty();
     }
 
     /** Whether anything is said at a level. */

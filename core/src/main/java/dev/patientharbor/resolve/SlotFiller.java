@@ -64,6 +64,13 @@ final class SlotFiller {
                     .map(ResolvedBinding::bareOutcome)
                     .orElseThrow();
         }
+        if (level == Levels.WHOLE && profile.isUndecorated()) {
+            // The usual case, once for each slot of each profile: nothing is made anew.
+            Optional<ResolvedBinding> binding = profile.binding(seat);
+            if (binding.isPresent() && binding.get().target().isEmpty()) {
+                return binding.get().bareOutcome();
+            }
+        }
         Optional<Found> found =
                 level == Levels.WHOLE
                         ? profile.binding(seat).map(one -> new Found(one, Levels.WHOLE))
