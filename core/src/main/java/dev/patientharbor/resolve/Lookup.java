@@ -18,10 +18,6 @@ public record Lookup(Written written, List<ClassFacts> found) {
         return found.size() == 1 ? Optional.of(found.get(0)) : Optional.empty();
     }
 
-    public boolean isUnknown() {
-        return found.isEmpty();
-    }
-
     public boolean isAmbiguous() {
         return found.size() > 1;
     }

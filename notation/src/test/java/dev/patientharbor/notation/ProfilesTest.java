@@ -1,0 +1,211 @@
+package dev.patientharbor.notation;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertNotEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+/** What a profile makes of what it inherits: bindings, layers, parts, and parents that disagree. */
+class ProfilesTest {
+
+    private static final String FEES =
+            """
+            import jakarta.inject.*;
+            interface Fee {}
+            class Tonnage implements Fee {}
+            class Flat implements Fee {}
+            class Levy implements Fee { Levy(Fee inner) {} }
+            class Night implements Fee { Night(Fee inner) {} }
+            class Tally implements Fee { Tally(Book book, Fee inner, @Named("old") Fee former) {} }
+            class Book {}
+            interface Clock {}
+            class Wall implements Clock {}
+            class Booth { Booth(Fee fee) {} }
+            class Hall { Hall(Fee fee) {} }
+            """;
+
+    @Test
+    void n41_a_child_replaces_one_binding_and_keeps_the_rest_with_the_layers_on_it() {
+        Situation it =
+                Situation.of(
+                                FEES,
+                                """
+                                entry: [Booth]
+                                profiles:
+                                  base: { bindings: { Fee: Tonnage }, decorators: { Fee: [Night, Levy] } }
+                                  child: { extends: base, bindings: { Fee: { stub: Flat } } }
+                                  grandchild: { extends: child, bindings: { Fee: mock } }
+                                """)
+                        .tellsWhatIsMarked();
+        assertEquals("Night > Levy > real Tonnage", it.received("base", "Booth.fee"));
+        assertEquals("Night > Levy > stub Flat", it.received("child", "Booth.fee"));
+        assertEquals("Night > Levy > mock", it.received("grandchild", "Booth.fee"));
+        assertEquals(
+                List.of("Flat f:6", "Tonnage f:5"),
+                it.row("grandchild", "Booth.fee").answer().hides().stream()
+                        .map(one -> one.supply() + " " + one.at().text().replaceAll(":\\d+$", ""))
+                        .toList());
+    }
+
+    @Test
+    void decision_20_drops_come_first_then_innermost_then_outermost_and_twice_is_legal() {
+        Situation it =
+                Situation.of(
+                                FEES,
+                                """
+                                entry: [Booth]
+                                profiles:
+                                  base: { bindings: { Fee: Tonnage }, decorators: { Fee: [Night, Levy, Night] } }
+                                  child:
+                                    extends: base
+                                    decorators: { Fee: { drop: [Night], innermost: [Night, Levy], outermost: [Levy] } }
+                                  whole: { extends: base, decorators: { Fee: [Levy] } }
+                                  none: { extends: base, decorators: { Fee: [] } }
+                                """)
+                        .tellsWhatIsMarked();
+        assertEquals("Night > Levy > Night > real Tonnage", it.received("base", "Booth.fee"));
+        assertEquals(
+                "Levy > Levy > Night > Levy > real Tonnage", it.received("child", "Booth.fee"));
+        assertEquals("Levy > real Tonnage", it.received("whole", "Booth.fee"));
+        assertEquals("real Tonnage", it.received("none", "Booth.fee"));
+    }
+
+    @Test
+    void decision_8_the_most_specific_of_several_parents_wins_and_real_disagreement_is_told_once() {
+        Situation.of(
+                        FEES,
+                        """
+                        entry: [Booth]
+                        profiles:
+                          base: { bindings: { Fee: Tonnage } }
+                          a: { extends: base, bindings: { Fee: Flat } }
+                          b: { extends: base }
+                          fine: { extends: [b, a] }
+                          c: { partial: true, bindings: { Fee: Flat } }
+                          same: { extends: [a, c] }
+                          d: { partial: true, bindings: { Fee: mock } }
+                          unfinished: { partial: true, extends: [a, d] }
+                          bad: { extends: [a, d] }            # <- parents-disagree
+                          settled: { extends: bad, bindings: { Fee: Tonnage } }
+                        """)
+                .tellsWhatIsMarked();
+        Situation layers =
+                Situation.of(
+                        FEES,
+                        """
+                        entry: [Booth]
+                        profiles:
+                          base: { bindings: { Fee: Tonnage } }
+                          a: { extends: base, decorators: { Fee: [Levy] } }
+                          b: { extends: base, decorators: { Fee: [Night] } }
+                          both: { extends: [a, b] }            # <- parents-disagree
+                          heir: { extends: both }
+                          settled: { extends: [a, b], decorators: { Fee: [Night, Levy] } }
+                        """);
+        assertEquals(List.of("8 parents-disagree"), List.copyOf(layers.told()));
+        assertFalse(layers.verdict().complete("heir"), "an heir inherits the disagreement");
+        assertTrue(layers.verdict().complete("settled"));
+        assertEquals("Levy > real Tonnage", layers.received("heir", "Booth.fee"));
+    }
+
+    @Test
+    void decision_5_every_binding_must_be_buildable_but_only_reached_needs_are_followed() {
+        Situation.of(
+                        FEES
+                                + "abstract class Half implements Fee {}"
+                                + "class Deep implements Clock { Deep(Unbound u) {} }"
+                                + "interface Unbound {}",
+                        """
+                        entry: [Booth]
+                        profiles:
+                          test:
+                            bindings:
+                              Fee: Tonnage
+                              Clock: Deep            # <- unused-binding
+                              Fee@x: Half            # <- cannot-be-built, unused-binding
+                        """)
+                .tellsWhatIsMarked();
+    }
+
+    @Test
+    void decision_39_a_binding_is_unused_only_if_no_checked_heir_uses_it() {
+        Situation.of(
+                        FEES,
+                        """
+                        entry: [Booth]
+                        profiles:
+                          base:
+                            partial: true
+                            bindings:
+                              Fee: Tonnage
+                              Clock: Wall            # <- unused-binding
+                              Fee@old: Flat
+                          a: { extends: base }
+                          b: { extends: base, decorators: { Fee: [Tally] } }
+                        """)
+                .tellsWhatIsMarked();
+    }
+
+    @Test
+    void fingerprints_are_equal_for_equal_decisions_and_for_nothing_else() {
+        Situation it =
+                Situation.of(
+                        FEES,
+                        """
+                        entry: [Booth]
+                        profiles:
+                          one: { bindings: { Fee: Tonnage } }
+                          same: { bindings: { gullwing.Fee: Tonnage, Fee: Tonnage } }
+                          heir: { extends: one }
+                          fresh: { bindings: { Fee: { class: Tonnage, lifetime: fresh } } }
+                          fake: { bindings: { Fee: { fake: Tonnage } } }
+                          layer: { extends: one, decorators: { Fee: [Levy] } }
+                        """);
+        String print = it.verdict().plan("one").fingerprint();
+        assertEquals(print, it.verdict().plan("same").fingerprint());
+        assertEquals(print, it.verdict().plan("heir").fingerprint());
+        for (String other : List.of("fresh", "fake", "layer")) {
+            assertNotEquals(print, it.verdict().plan(other).fingerprint(), other);
+        }
+    }
+
+    @Test
+    void decision_9_a_binding_without_a_supply_changes_a_part_and_one_with_a_supply_replaces_all() {
+        Situation it =
+                Situation.of(
+                        """
+                        interface Radio {}
+                        class Vhf implements Radio { Vhf(int channel, String sign) {} }
+                        class Loud implements Radio { Loud(int channel, String sign) {} }
+                        class Desk { Desk(Radio radio) {} }
+                        """,
+                        """
+                        entry: [Desk]
+                        areas: { crane: { members: [] } }
+                        profiles:
+                          base: { bindings: { Radio: { class: Vhf, with: { channel: 12, sign: GULL } } } }
+                          value: { extends: base, bindings: { Radio: { with: { channel: 16 } } } }
+                          lifetime: { extends: value, bindings: { Radio: { lifetime: fresh } } }
+                          keep: { extends: base, bindings: { Radio: { class: Loud, keep: [with] } } }
+                          replaced:
+                            extends: base
+                            bindings:
+                              Radio: Loud                    # <- value-missing
+                          wrong: { extends: base, bindings: { Radio: { with: { channel: x } } } }  # <- value-unfit
+                          nothing:
+                            bindings:
+                              Radio: { lifetime: fresh }     # <- nothing-to-change
+                          level:
+                            extends: base
+                            within:
+                              crane: { bindings: { Radio: { lifetime: fresh } } }  # <- nothing-to-change
+                        """);
+        it.tellsWhatIsMarked();
+        assertEquals("fresh by the binding", it.lifetime("lifetime", "Desk.radio"));
+        assertEquals("real Vhf", it.received("lifetime", "Desk.radio"));
+        assertEquals("real Loud", it.received("keep", "Desk.radio"));
+    }
+}
