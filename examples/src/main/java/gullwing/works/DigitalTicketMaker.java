@@ -13,6 +13,11 @@ public final class DigitalTicketMaker implements TicketMaker {
     }
 
     @Override
+    public String kind() {
+        return "digital";
+    }
+
+    @Override
     public String make(String passenger) {
         return "code " + (passenger.length() * 37 + clock.now().getHour()) + " for " + passenger;
     }

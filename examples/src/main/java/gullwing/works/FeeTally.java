@@ -1,14 +1,15 @@
 package gullwing.works;
 
 import gullwing.port.FeeSchedule;
+import java.util.function.Supplier;
 
 /** A layer that writes every fee into the tally book. */
 public final class FeeTally implements FeeSchedule {
 
     private final FeeSchedule counted;
-    private final TallyBook book;
+    private final Supplier<TallyBook> book;
 
-    public FeeTally(FeeSchedule counted, TallyBook book) {
+    public FeeTally(FeeSchedule counted, Supplier<TallyBook> book) {
         this.counted = counted;
         this.book = book;
     }
@@ -16,7 +17,7 @@ public final class FeeTally implements FeeSchedule {
     @Override
     public int feeFor(String ship) {
         int fee = counted.feeFor(ship);
-        book.write(ship, fee);
+        book.get().write(ship, fee);
         return fee;
     }
 }

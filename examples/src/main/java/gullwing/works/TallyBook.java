@@ -1,9 +1,11 @@
 package gullwing.works;
 
+import gullwing.port.PerTide;
 import java.util.ArrayList;
 import java.util.List;
 
 /** What was charged, in order. */
+@PerTide
 public final class TallyBook {
 
     private final List<String> lines = new ArrayList<>();

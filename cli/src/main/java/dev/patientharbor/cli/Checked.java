@@ -30,14 +30,19 @@ final class Checked {
         Path path = file(Options.file(parsed));
         ProfileFile file = ProfileFiles.read(path);
         List<String> code = Options.code(parsed);
-        List<CodeRoot> roots =
-                code.isEmpty() ? file.codeRoots() : given(code, Where.startOf(path.toString()));
         Verdict verdict =
-                Checker.check(
-                        file.set(),
-                        CodeReader.read(roots, file.wanted()),
-                        file.settings(),
-                        file.findings());
+                code.isEmpty()
+                        ? Checker.check(
+                                file.set(),
+                                CodeReader.readPlaces(file.codeRoots(), file.wanted()),
+                                file.settings(),
+                                file.findings())
+                        : Checker.check(
+                                file.set(),
+                                CodeReader.read(
+                                        given(code, Where.startOf(path.toString())), file.wanted()),
+                                file.settings(),
+                                file.findings());
         List<String> profiles = Options.profiles(parsed);
         return profiles.isEmpty() ? verdict : only(verdict, profiles);
     }

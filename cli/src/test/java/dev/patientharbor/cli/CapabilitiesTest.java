@@ -27,10 +27,12 @@ class CapabilitiesTest {
      *
      * @param number the capability
      * @param edits replacements in the port's file, {@code before => after}
+     * @param file which of the port's files
      * @param command the command with its options
      * @param answers what stands in the output, spaces folded
      */
-    record Case(String number, List<String> edits, String command, List<String> answers) {
+    record Case(
+            String number, String file, List<String> edits, String command, List<String> answers) {
         @Override
         public String toString() {
             return number;
@@ -49,9 +51,11 @@ class CapabilitiesTest {
         List<String> edits = new ArrayList<>();
         List<String> answers = new ArrayList<>();
         String command = "";
+        String file = "port";
         for (String line : text.lines().skip(1).toList()) {
             String rest = line.length() > 6 ? line.substring(6).strip() : "";
             switch (line.isBlank() ? "" : line.substring(0, 6).strip()) {
+                case "file" -> file = rest;
                 case "edit" -> edits.add(rest);
                 case "run" -> command = rest;
                 case "says" -> answers.add(rest);
@@ -59,26 +63,29 @@ class CapabilitiesTest {
                 default -> throw new IllegalArgumentException(line);
             }
         }
-        return new Case(text.lines().findFirst().orElseThrow(), edits, command, answers);
+        return new Case(text.lines().findFirst().orElseThrow(), file, edits, command, answers);
     }
 
     @ParameterizedTest
     @MethodSource("cases")
     void holds_on_the_port(Case one) throws IOException {
-        String text = Files.readString(Path.of("../examples/port.harbor.yaml"));
+        String name = one.file() + ".harbor.yaml";
+        for (String other : List.of("quay.harbor.yaml", "port.properties")) {
+            Files.copy(Path.of("../examples", other), temp.resolve(other));
+        }
+        String text = Files.readString(Path.of("../examples", name));
         for (String edit : one.edits()) {
             String[] sides = edit.split(" => ", -1);
             String before = sides[0].replace("\\n", "\n");
             assertTrue(text.contains(before), "nothing to edit: " + before);
             text = text.replace(before, sides[1].replace("\\n", "\n"));
         }
-        Path file = temp.resolve("port.harbor.yaml");
-        Files.writeString(file, text);
-        Files.copy(Path.of("../examples/port.properties"), temp.resolve("port.properties"));
+        Path file = temp.resolve(name);
+        String classes = Path.of("../examples/target/classes").toRealPath().toString();
+        Files.writeString(file, text.replace("target/classes", classes));
         String[] words = one.command().split(" ");
         List<String> args = new ArrayList<>(List.of(words));
         args.add(1, file.toString());
-        args.addAll(List.of("--code", "../examples/target/classes"));
         Ran ran = Ran.tool(args.toArray(String[]::new));
         String out = (ran.out() + ran.err()).replaceAll("\\s+", " ");
         for (String answer : one.answers()) {

@@ -41,6 +41,10 @@ class ProfileFilePageTest {
                         "profiles: { p: { x: 1 } }",
                         "profiles: { p: { within: { a: { x: 1 } } } }",
                         "profiles: { p: { bindings: { G: { stub: A, x: 1 } } } }",
+                        "profiles: { p: { bindings: { G: { stub: { m: { answer: 1, x: 1 } } } } }"
+                                + " }",
+                        "consumers: { A#b: { x: 1 } }",
+                        "consumers: { a: { needs: {}, x: 1 } }",
                         "profiles: { p: { decorators: { G: { x: [] } } } }")) {
             String known = known("patient-harbor: 1\n" + place + "\n");
             for (String key : known.split(", ")) {

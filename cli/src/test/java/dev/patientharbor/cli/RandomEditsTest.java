@@ -30,7 +30,9 @@ class RandomEditsTest {
                 List.of(
                         Files.readString(Path.of("../examples/port.harbor.yaml")),
                         Files.readString(Path.of("../examples/broken.harbor.yaml")));
-        Files.copy(Path.of("../examples/port.properties"), temp.resolve("port.properties"));
+        for (String other : List.of("quay.harbor.yaml", "port.properties")) {
+            Files.copy(Path.of("../examples", other), temp.resolve(other));
+        }
         Path file = temp.resolve("edited.harbor.yaml");
         Map<Integer, Integer> codes = new TreeMap<>();
         for (int seed = 0; seed < edits; seed++) {

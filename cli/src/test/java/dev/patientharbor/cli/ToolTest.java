@@ -22,6 +22,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 class ToolTest {
 
     private static final String PORT = "../examples/port.harbor.yaml";
+    private static final String SIDES = "../examples/sides.harbor.yaml";
     private static final String BROKEN = "../examples/broken.harbor.yaml";
 
     @BeforeAll
@@ -34,11 +35,13 @@ class ToolTest {
             delimiter = '|',
             textBlock =
                     """
-                    check PORT                                   | 0 | All 4 profiles are complete.
+                    check PORT                                   | 0 | All 4 profiles are complete: 5 notes.
                     check BROKEN                                 | 1 | 12 of 12 profiles are not complete
                     check BROKEN --profile circle                | 1 | 1 of 1 profile is not complete
-                    check PORT --fail-on note                    | 0 | All 4
-                    roster PORT --profile live                   | 0 | live  30 needs
+                    check PORT --fail-on warning                 | 0 | All 4
+                    check PORT --fail-on note                    | 1 | All 4
+                    check SIDES                                  | 0 | Both profiles are complete.
+                    roster PORT --profile live                   | 0 | live  34 needs
                     roster PORT --profile live --format tree     | 0 | 1 rota PilotRota: real SeasonPilotRota
                     roster PORT --profile live --format json     | 0 | "patientHarborRoster" : 1
                     roster BROKEN --format json                  | 1 | "id" : "unmet-need"
@@ -48,7 +51,11 @@ class ToolTest {
                     --version                                    | 0 | patient-harbor
                     """)
     void what_was_asked_for_goes_to_standard_output(String line, int code, String text) {
-        Ran ran = Ran.line(line.replace("PORT", PORT).replace("BROKEN", BROKEN));
+        Ran ran =
+                Ran.line(
+                        line.replace("PORT", PORT)
+                                .replace("SIDES", SIDES)
+                                .replace("BROKEN", BROKEN));
         assertEquals(code, ran.code(), ran.out() + ran.err());
         assertTrue(ran.out().contains(text), ran.out());
     }
@@ -73,7 +80,11 @@ class ToolTest {
                     check PORT --profile             | --profile
                     """)
     void what_cannot_be_used_ends_with_2_and_says_why_on_standard_error(String line, String text) {
-        Ran ran = Ran.line(line.replace("PORT", PORT).replace("BROKEN", BROKEN));
+        Ran ran =
+                Ran.line(
+                        line.replace("PORT", PORT)
+                                .replace("SIDES", SIDES)
+                                .replace("BROKEN", BROKEN));
         assertEquals(2, ran.code(), ran.out() + ran.err());
         assertEquals("", ran.out());
         assertTrue(ran.err().startsWith("patient-harbor: "), ran.err());
@@ -106,6 +117,7 @@ class ToolTest {
             throws IOException {
         Path file = temp.resolve("port.harbor.yaml");
         String text = Files.readString(Path.of(PORT));
+        Files.copy(Path.of("../examples/quay.harbor.yaml"), temp.resolve("quay.harbor.yaml"));
         Files.writeString(file, text);
         String code = "../examples/target/classes";
         String ask = "roster " + file + " --code " + code + " --profile live";

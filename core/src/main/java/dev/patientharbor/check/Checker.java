@@ -1,14 +1,17 @@
 package dev.patientharbor.check;
 
 import dev.patientharbor.code.CodeIndex;
+import dev.patientharbor.code.CodePlaces;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.model.ProfileSet;
 import dev.patientharbor.model.Settings;
 import dev.patientharbor.model.Written;
 import dev.patientharbor.plan.AnswerKind;
+import dev.patientharbor.resolve.ClassNames;
 import dev.patientharbor.resolve.ResolvedProfile;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.resolve.Resolver;
+import dev.patientharbor.resolve.Side;
 import dev.patientharbor.resolve.Wiring;
 import java.util.ArrayList;
 import java.util.List;
@@ -24,7 +27,7 @@ public final class Checker {
     private Checker() {}
 
     /**
-     * Checks a set.
+     * Checks a set of which all profiles see the same code.
      *
      * @param set what was declared
      * @param code what was read
@@ -34,33 +37,67 @@ public final class Checker {
      */
     public static Verdict check(
             ProfileSet set, CodeIndex code, Settings settings, List<Finding> earlier) {
-        ResolvedSet resolved = Resolver.resolve(set, code, settings);
-        Reporter reporter = new Reporter(resolved);
-        earlier.forEach(reporter::report);
-        code.findings().forEach(reporter::report);
-        for (Rule rule : RuleCatalog.all()) {
-            rule.check(resolved, reporter);
+        return check(set, code, List.of(Side.ofAll(set, code)), settings, earlier);
+    }
+
+    /**
+     * Checks a set of which each profile sees the code that it names: the set's and its own.
+     *
+     * @param set what was declared
+     * @param places what was read, place by place
+     * @param settings what {@code ${NAME}} stands for
+     * @param earlier findings made before
+     */
+    public static Verdict check(
+            ProfileSet set, CodePlaces places, Settings settings, List<Finding> earlier) {
+        return check(set, places.whole(), Side.of(set, places), settings, earlier);
+    }
+
+    private static Verdict check(
+            ProfileSet set,
+            CodeIndex whole,
+            List<Side> sides,
+            Settings settings,
+            List<Finding> earlier) {
+        List<Reporter> reporters = new ArrayList<>();
+        for (Side side : sides) {
+            Reporter reporter = new Reporter(Resolver.resolve(set, side, settings));
+            earlier.forEach(reporter::report);
+            side.code().findings().forEach(reporter::report);
+            for (Rule rule : RuleCatalog.all()) {
+                rule.check(reporter.set(), reporter);
+            }
+            reporters.add(reporter);
         }
-        List<Finding> ofSet = reporter.ofSet();
+        Told told = new Told(reporters);
+        List<Finding> ofSet = told.ofSet();
         boolean setIsWhole = ofSet.stream().noneMatch(one -> one.kind().breaksCompleteness());
         List<ProfileVerdict> profiles = new ArrayList<>();
-        for (ResolvedProfile profile : resolved.profiles()) {
-            profiles.add(verdict(resolved, profile, reporter, setIsWhole));
+        List<ResolvedSet> resolved = reporters.stream().map(Reporter::set).toList();
+        for (ResolvedProfile profile : resolved.get(0).profiles()) {
+            Optional<Wiring> wiring =
+                    resolved.stream()
+                            .flatMap(one -> one.wirings().get(profile.number()).stream())
+                            .findFirst();
+            profiles.add(verdict(profile, wiring, told, setIsWhole));
         }
-        return new Verdict(resolved, ofSet, profiles, profiles);
+        return new Verdict(resolved, names(set, whole, resolved), ofSet, profiles, profiles);
+    }
+
+    private static ClassNames names(ProfileSet set, CodeIndex whole, List<ResolvedSet> sides) {
+        return sides.size() == 1 ? sides.get(0).names() : new ClassNames(whole, set);
     }
 
     private static ProfileVerdict verdict(
-            ResolvedSet set, ResolvedProfile profile, Reporter reporter, boolean setIsWhole) {
-        List<Finding> findings = reporter.of(profile);
+            ResolvedProfile profile, Optional<Wiring> wiring, Told told, boolean setIsWhole) {
+        List<Finding> findings = told.of(profile);
         List<String> parents = profile.declared().parents().stream().map(Written::text).toList();
-        Optional<Wiring> wiring = set.wirings().get(profile.number());
         Map<AnswerKind, Integer> answers = wiring.map(Wiring::answers).orElse(Map.of());
         Optional<Boolean> complete =
                 wiring.map(
                         one ->
                                 setIsWhole
-                                        && !reporter.isBrokenByParent(profile)
+                                        && !told.isBrokenByParent(profile)
                                         && findings.stream()
                                                 .noneMatch(f -> f.kind().breaksCompleteness()));
         int needs = answers.values().stream().mapToInt(Integer::intValue).sum();

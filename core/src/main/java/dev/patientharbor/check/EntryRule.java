@@ -33,7 +33,7 @@ final class EntryRule implements Rule {
                             "There is no profile to check.",
                             "add a profile that is not partial under profiles"));
         }
-        if (set.entries().isEmpty()) {
+        if (set.entries().isEmpty() && set.consumers().isEmpty()) {
             reporter.report(
                     nothing(
                             set,
@@ -76,6 +76,7 @@ final class EntryRule implements Rule {
         Finding unknown = NamesRule.finding(set, new Lookup(entry.written(), List.of()));
         return new Finding(
                 FindingKinds.UNKNOWN_ENTRY,
+                FindingKinds.UNKNOWN_ENTRY.severity(),
                 unknown.at(),
                 unknown.cause(),
                 "The entry consumer " + text + " is not on the code path.",

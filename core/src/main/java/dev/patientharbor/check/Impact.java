@@ -1,5 +1,6 @@
 package dev.patientharbor.check;
 
+import dev.patientharbor.finding.Finding;
 import dev.patientharbor.resolve.Levels;
 import dev.patientharbor.resolve.Outcome;
 import dev.patientharbor.resolve.ResolvedBinding;
@@ -29,7 +30,11 @@ final class Impact {
      * Those whom a failing slot touches, sorted: the consumers that ask for it, and the entry
      * consumers above them.
      */
-    record Touched(List<String> consumers, List<String> entries) {}
+    record Touched(List<String> consumers, List<String> entries) {
+        Finding in(Finding finding) {
+            return finding.touching(consumers, entries);
+        }
+    }
 
     /**
      * Where an arrow comes from; the consumer is empty where one slot stands in for another or

@@ -62,6 +62,16 @@ final class NamesRule implements Rule {
                     .with("classes", String.join(", ", classes))
                     .with("write", "the full name of the one that is meant");
         }
+        List<String> elsewhere = set.side().whoSees(name.written());
+        if (!elsewhere.isEmpty()) {
+            return Finding.of(
+                            FindingKinds.UNKNOWN_CLASS,
+                            name.written().at(),
+                            text,
+                            "The class " + text + " is not present on this side.")
+                    .with("it is there for", String.join(", ", elsewhere))
+                    .with("do", "bind a class that this side has, or add its code to the profile");
+        }
         Finding finding =
                 Finding.of(
                         FindingKinds.UNKNOWN_CLASS,

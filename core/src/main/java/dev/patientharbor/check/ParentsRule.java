@@ -39,7 +39,10 @@ final class ParentsRule implements Rule {
                                         "what it needs and does not find is not told: the missing"
                                                 + " parent may have it"));
             }
-            if (!owner.declared().partial()) {
+            if (set.isChecked(owner)) {
+                for (String term : owner.termsInDispute()) {
+                    reporter.report(owner, disputed(owner, term));
+                }
                 owner.clashes()
                         .forEach(
                                 clash ->
@@ -55,6 +58,16 @@ final class ParentsRule implements Rule {
                     List.of(),
                     cycleFinding(cycle.stream().map(names::get).toList(), first.declared().at()));
         }
+    }
+
+    private static Finding disputed(ResolvedProfile owner, String term) {
+        String name = owner.declared().name();
+        return Finding.of(
+                        FindingKinds.PARENTS_DISAGREE,
+                        owner.declared().at(),
+                        term,
+                        "The parents of " + name + " say different things of " + term + ".")
+                .with("write", term + ": …     under " + name + "; until then the first one holds");
     }
 
     private static Finding cycleFinding(List<String> cycle, Where at) {

@@ -6,11 +6,10 @@ import dev.patientharbor.resolve.ResolvedProfile;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.resolve.Wiring;
 import java.util.ArrayList;
-import java.util.BitSet;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.TreeSet;
 import java.util.function.Predicate;
 
 /**
@@ -22,8 +21,16 @@ final class Reporter {
     private final ResolvedSet set;
     private final List<Finding> ofSet = new ArrayList<>();
     private final List<List<Finding>> ofProfile = new ArrayList<>();
-    private final BitSet brokenByParent = new BitSet();
+    private final List<OfPartial> ofPartial = new ArrayList<>();
     private final Map<Wiring, Impact> impacts = new HashMap<>();
+
+    /**
+     * What is wrong with something that a partial profile says.
+     *
+     * @param touched whom it touches, by the checked profiles that it holds for
+     */
+    record OfPartial(
+            ResolvedProfile owner, Finding finding, Map<ResolvedProfile, Impact.Touched> touched) {}
 
     Reporter(ResolvedSet set) {
         this.set = set;
@@ -59,25 +66,16 @@ final class Reporter {
             Predicate<ResolvedProfile> holdsFor,
             List<Integer> slots,
             Finding finding) {
-        TreeSet<String> consumers = new TreeSet<>();
-        TreeSet<String> entries = new TreeSet<>();
+        Map<ResolvedProfile, Impact.Touched> touched = new LinkedHashMap<>();
         for (Wiring wiring : set.checked()) {
-            if (!holdsFor.test(wiring.profile())) {
-                continue;
-            }
-            Impact.Touched touched = impact(wiring).of(slots);
-            if (owner.declared().partial()) {
-                consumers.addAll(touched.consumers());
-                entries.addAll(touched.entries());
-                if (finding.kind().breaksCompleteness()) {
-                    brokenByParent.set(wiring.profile().number());
-                }
-            } else {
-                report(wiring.profile(), finding.touching(touched.consumers(), touched.entries()));
+            if (holdsFor.test(wiring.profile())) {
+                touched.put(wiring.profile(), impact(wiring).of(slots));
             }
         }
         if (owner.declared().partial()) {
-            report(owner, finding.touching(List.copyOf(consumers), List.copyOf(entries)));
+            ofPartial.add(new OfPartial(owner, finding, touched));
+        } else {
+            touched.forEach((heir, whom) -> report(heir, whom.in(finding)));
         }
     }
 
@@ -86,24 +84,22 @@ final class Reporter {
         return impacts.computeIfAbsent(wiring, one -> new Impact(set, one));
     }
 
-    /** The findings of the set, sorted, each once. */
+    ResolvedSet set() {
+        return set;
+    }
+
+    /** What was reported of no profile alone. */
     List<Finding> ofSet() {
-        return sorted(ofSet);
+        return ofSet;
     }
 
-    /** The findings of a profile, sorted, each once. */
-    List<Finding> of(ResolvedProfile profile) {
-        return sorted(ofProfile.get(profile.number()));
+    /** What was reported of one profile. */
+    List<Finding> of(int profile) {
+        return ofProfile.get(profile);
     }
 
-    /** Whether a profile is not whole because of what a partial profile says that it inherits. */
-    boolean isBrokenByParent(ResolvedProfile profile) {
-        return brokenByParent.get(profile.number());
-    }
-
-    private static List<Finding> sorted(List<Finding> findings) {
-        Map<String, Finding> once = new HashMap<>();
-        findings.forEach(finding -> once.putIfAbsent(finding.identity(), finding));
-        return once.values().stream().sorted(Finding.ORDER).toList();
+    /** What was reported of partial profiles, for those that inherit it. */
+    List<OfPartial> ofPartial() {
+        return ofPartial;
     }
 }

@@ -13,6 +13,7 @@ final class RuleCatalog {
     static List<Rule> all() {
         return List.of(
                 new EntryRule(),
+                new ConsumerRule(),
                 new ParentsRule(),
                 new AreasRule(),
                 new NamesRule(),
@@ -26,7 +27,15 @@ final class RuleCatalog {
                 new EmptyCollectionRule(),
                 new ValueMissingRule(),
                 new ValueRule(),
+                new AnswerRule(),
+                new StatedKeyRule(),
                 new CycleRule(),
-                new UnusedBindingRule());
+                new UnusedBindingRule(),
+                new HiddenRule(),
+                new OutlivesRule(),
+                new ScopeRule(),
+                new TwoKindsRule(),
+                new SharedTwiceRule(),
+                new CannotSwapRule());
     }
 }

@@ -3,8 +3,10 @@ package dev.patientharbor.check;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.NearNames;
+import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.Key;
 import dev.patientharbor.model.Slot;
+import dev.patientharbor.model.Written;
 import dev.patientharbor.resolve.Outcome;
 import dev.patientharbor.resolve.ResolvedProfile;
 import dev.patientharbor.resolve.ResolvedSet;
@@ -131,7 +133,10 @@ final class UnmetNeedRule implements Rule {
         }
         Slot slot = set.slots().slot(number);
         if (set.code().find(SlotTable.className(slot.contract())).isEmpty()) {
-            return "class absent: " + slot.contract().text() + " is not on the code path";
+            return "class absent: "
+                    + slot.contract().text()
+                    + " is not on the code path"
+                    + where(set, slot);
         }
         List<String> otherKeys = otherKeys(set, wiring.profile(), number);
         if (!otherKeys.isEmpty()) {
@@ -153,6 +158,15 @@ final class UnmetNeedRule implements Rule {
         return elsewhere.isEmpty()
                 ? "never bound"
                 : "bound in another profile: " + String.join(", ", elsewhere);
+    }
+
+    private static String where(ResolvedSet set, Slot slot) {
+        String contract = SlotTable.className(slot.contract());
+        List<String> elsewhere =
+                set.side().whoSees(new Written(contract, Where.classNamed(contract)));
+        return elsewhere.isEmpty()
+                ? ""
+                : " of this side; it is on that of " + String.join(", ", elsewhere);
     }
 
     /** Where the profile binds the slot, and the need does not look. */

@@ -71,13 +71,27 @@ final class ValueMissingRule implements Rule {
                                         + wording.place(need)
                                         + "), and there is no value for it.")
                         .with("reached by", wording.path(wiring, slot))
-                        .with(
-                                "do",
-                                "bind "
-                                        + type
-                                        + ", or put a class that asks for no such value in its"
-                                        + " place")
+                        .with("do", remedy(set, consumer, need, type))
                         .touching(List.of(consumer.className()), touched.entries()));
+    }
+
+    private static String remedy(ResolvedSet set, Blueprint consumer, Need need, String type) {
+        Optional<String> handler =
+                set.consumers().stream()
+                        .filter(one -> one.blueprint().filter(own -> own == consumer).isPresent())
+                        .map(one -> one.declared().name().text())
+                        .findFirst();
+        return handler.map(
+                        name ->
+                                "if its caller passes it: "
+                                        + name
+                                        + ": { passed: ["
+                                        + need.name()
+                                        + "] }     under consumers")
+                .orElse(
+                        "bind "
+                                + type
+                                + ", or put a class that asks for no such value in its place");
     }
 
     private static boolean isOf(ResolvedBinding binding, Blueprint consumer) {

@@ -5,6 +5,7 @@ import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.Severity;
 import dev.patientharbor.finding.Where;
 import dev.patientharbor.plan.Plan;
+import dev.patientharbor.resolve.ClassNames;
 import dev.patientharbor.resolve.PlanMaker;
 import dev.patientharbor.resolve.ResolvedProfile;
 import dev.patientharbor.resolve.ResolvedSet;
@@ -12,6 +13,7 @@ import dev.patientharbor.resolve.Wiring;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 
 /**
@@ -20,17 +22,22 @@ import java.util.stream.Stream;
  */
 public final class Verdict {
 
+    private final List<ResolvedSet> sides;
     private final ResolvedSet set;
+    private final ClassNames names;
     private final List<Finding> findings;
     private final List<ProfileVerdict> profiles;
     private final List<ProfileVerdict> shown;
 
     Verdict(
-            ResolvedSet set,
+            List<ResolvedSet> sides,
+            ClassNames names,
             List<Finding> findings,
             List<ProfileVerdict> profiles,
             List<ProfileVerdict> shown) {
-        this.set = set;
+        this.sides = List.copyOf(sides);
+        this.names = names;
+        set = sides.get(0);
         this.findings = List.copyOf(findings);
         this.profiles = List.copyOf(profiles);
         this.shown = List.copyOf(shown);
@@ -49,16 +56,18 @@ public final class Verdict {
     /** The number of distinct entry consumers. */
     public int entryConsumers() {
         return (int)
-                set.entries().stream()
-                        .flatMap(entry -> entry.classes().stream())
-                        .map(ClassFacts::name)
-                        .distinct()
-                        .count();
+                        sides.stream()
+                                .flatMap(side -> side.entries().stream())
+                                .flatMap(entry -> entry.classes().stream())
+                                .map(ClassFacts::name)
+                                .distinct()
+                                .count()
+                + set.declared().consumers().size();
     }
 
     /** The number of classes that were read. */
     public int classesRead() {
-        return set.code().size();
+        return names.known();
     }
 
     /** What concerns no profile alone, in order of place. */
@@ -83,8 +92,7 @@ public final class Verdict {
 
     /** Whether any finding is as grave as that, or graver. */
     public boolean hasAtLeast(Severity severity) {
-        return allFindings().stream()
-                .anyMatch(one -> one.kind().severity().compareTo(severity) >= 0);
+        return allFindings().stream().anyMatch(one -> one.severity().compareTo(severity) >= 0);
     }
 
     /**
@@ -108,25 +116,24 @@ public final class Verdict {
      */
     public Plan plan(String profile) {
         int number = profiles.indexOf(find(profile));
-        Wiring wiring =
-                set.wirings()
-                        .get(number)
-                        .orElseThrow(
-                                () ->
-                                        new IllegalArgumentException(
-                                                "the profile " + profile + " is partial"));
-        return PlanMaker.plan(set, wiring);
+        for (ResolvedSet side : sides) {
+            Optional<Wiring> wiring = side.wirings().get(number);
+            if (wiring.isPresent()) {
+                return PlanMaker.plan(side, wiring.get());
+            }
+        }
+        throw new IllegalArgumentException("the profile " + profile + " is partial");
     }
 
     /**
      * The verdict with some profiles alone, in the order of the file, and with the partial profiles
      * that they extend where something is wrong with those; what is not among them is not shown.
      */
-    public Verdict only(Collection<String> names) {
-        names.forEach(this::find);
+    public Verdict only(Collection<String> wantedNames) {
+        wantedNames.forEach(this::find);
         List<ResolvedProfile> wanted =
                 set.profiles().stream()
-                        .filter(one -> names.contains(one.declared().name()))
+                        .filter(one -> wantedNames.contains(one.declared().name()))
                         .toList();
         List<ProfileVerdict> some = new ArrayList<>();
         for (int i = 0; i < profiles.size(); i++) {
@@ -136,18 +143,18 @@ public final class Verdict {
                     profile.isPartial()
                             && !profile.findings().isEmpty()
                             && wanted.stream().anyMatch(one -> one.isOrExtends(number));
-            if (atFault || names.contains(profile.name())) {
+            if (atFault || wantedNames.contains(profile.name())) {
                 some.add(profile);
             }
         }
-        return new Verdict(set, findings, profiles, some);
+        return new Verdict(sides, names, findings, profiles, some);
     }
 
     /**
      * A class name as people read it: short, unless two classes of the code share the short name.
      */
     public String shortName(String binaryName) {
-        return set.names().shortName(binaryName);
+        return names.shortName(binaryName);
     }
 
     private ProfileVerdict find(String profile) {

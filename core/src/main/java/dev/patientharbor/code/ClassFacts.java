@@ -25,6 +25,8 @@ import java.util.Set;
  * @param memberDefaults for an annotation, the members that have a default, as text
  * @param enumConstants for an enum, the names of its constants, in order
  * @param lookups the lookups in its bodies, where these were wanted
+ * @param constants the constants that its methods return, by the name of the method, where these
+ *     were wanted
  */
 public record ClassFacts(
         String name,
@@ -39,9 +41,29 @@ public record ClassFacts(
         Set<String> unmarkedMethods,
         Map<String, String> memberDefaults,
         List<String> enumConstants,
-        List<LookupFacts> lookups) {
+        List<LookupFacts> lookups,
+        Map<String, String> constants) {
 
     private static final int ENUM = 0x4000;
+
+    /** What is known of a thing that is no class: its name. */
+    public static ClassFacts named(String name) {
+        return new ClassFacts(
+                name,
+                Modifier.PUBLIC,
+                Optional.empty(),
+                Optional.empty(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                Set.of(),
+                Map.of(),
+                List.of(),
+                List.of(),
+                Map.of());
+    }
 
     /** The names of its type parameters, in order. */
     public List<String> typeParameters() {

@@ -36,6 +36,11 @@ final class ClassFileReader {
                         new LookupCollector(wanted, collector.lookups()),
                         ClassReader.SKIP_DEBUG | ClassReader.SKIP_FRAMES);
             }
+            if (collector.mayHaveConstants()) {
+                reader.accept(
+                        new ConstantCollector(wanted, collector.constants()),
+                        ClassReader.SKIP_DEBUG | ClassReader.SKIP_FRAMES);
+            }
             if (collector.lacksParameterNames()) {
                 reader.accept(new ParameterNameCollector(collector), ClassReader.SKIP_FRAMES);
             }

@@ -72,8 +72,13 @@ final class ClassSource {
         }
     }
 
-    /** Opens what a root names: one source, or one for each file that a pattern fits. */
-    static List<ClassSource> open(CodeRoot root, List<Finding> findings) {
+    /**
+     * Opens what a root names: one source, or one for each file that a pattern fits.
+     *
+     * @param opened the sources that are open already, by path; to be added to
+     */
+    static List<ClassSource> open(
+            CodeRoot root, Map<Path, ClassSource> opened, List<Finding> findings) {
         String written = root.written().text();
         try {
             List<Path> paths = expand(root.path());
@@ -84,11 +89,16 @@ final class ClassSource {
             for (Path path : paths) {
                 boolean pattern = !path.equals(root.path());
                 String place = pattern ? sibling(written, path) : written;
-                if (Files.isDirectory(path)) {
-                    sources.add(folder(path, place));
+                Path known = path.toAbsolutePath().normalize();
+                if (opened.containsKey(known)) {
+                    sources.add(opened.get(known));
+                } else if (Files.isDirectory(path)) {
+                    opened.put(known, folder(path, place));
+                    sources.add(opened.get(known));
                 } else {
                     try {
-                        sources.add(jar(path, place));
+                        opened.put(known, jar(path, place));
+                        sources.add(opened.get(known));
                     } catch (ZipException fault) {
                         findings.add(
                                 missing(

@@ -19,7 +19,7 @@ public final class CodeIndex {
 
     private final Map<String, ClassFacts> byName;
     private final List<Finding> findings;
-    private final JdkClasses jdk = new JdkClasses();
+    private final JdkClasses jdk;
     private volatile Map<String, List<String>> direct;
     private volatile Map<String, List<ClassFacts>> byPackage;
 
@@ -28,8 +28,10 @@ public final class CodeIndex {
     CodeIndex(
             Collection<ClassFacts> classes,
             Map<String, List<String>> services,
-            List<Finding> findings) {
+            List<Finding> findings,
+            Wanted wanted) {
         this.services = Map.copyOf(services);
+        jdk = new JdkClasses(wanted.ofJdk());
         byName = new HashMap<>(classes.size() * 2);
         // As in a class path, the first of two classes of one name wins.
         classes.forEach(facts -> byName.putIfAbsent(facts.name(), facts));

@@ -6,9 +6,10 @@ import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.Where;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -34,7 +35,7 @@ public final class CodeReader {
      * finding.
      */
     public static CodeIndex read(List<CodeRoot> roots, Wanted wanted) {
-        return read(roots, wanted, Runtime.getRuntime().availableProcessors());
+        return readPlaces(roots, wanted).whole();
     }
 
     /**
@@ -43,32 +44,41 @@ public final class CodeReader {
      * @throws UncheckedIOException if a folder cannot be listed
      */
     public static CodeIndex read(List<CodeRoot> roots, Wanted wanted, int threads) {
-        List<Finding> findings = new ArrayList<>();
-        List<ClassSource> places = new ArrayList<>();
+        return readPlaces(roots, wanted, threads).whole();
+    }
+
+    /** Reads each place once, so that profiles may see some of them only. */
+    public static CodePlaces readPlaces(List<CodeRoot> roots, Wanted wanted) {
+        return readPlaces(roots, wanted, Runtime.getRuntime().availableProcessors());
+    }
+
+    private static CodePlaces readPlaces(List<CodeRoot> roots, Wanted wanted, int threads) {
+        List<Finding> missing = new ArrayList<>();
+        Map<Path, ClassSource> opened = new LinkedHashMap<>();
         try {
+            List<List<ClassSource>> ofRoots = new ArrayList<>();
             for (CodeRoot root : roots) {
-                places.addAll(ClassSource.open(root, findings));
+                ofRoots.add(ClassSource.open(root, opened, missing));
             }
+            List<ClassSource> sources = List.copyOf(opened.values());
             List<ClassFile> files =
-                    places.stream().flatMap(place -> place.classFiles().stream()).toList();
+                    sources.stream().flatMap(source -> source.classFiles().stream()).toList();
             Object[] read = new Object[files.size()];
             inParallel(
                     files.size() <= FEW ? 1 : threads,
                     files.size(),
                     i -> read[i] = readOne(files.get(i), wanted));
-            List<ClassFacts> facts = new ArrayList<>(files.size());
-            for (Object one : read) {
-                if (one instanceof Finding finding) {
-                    findings.add(finding);
-                } else {
-                    facts.add((ClassFacts) one);
-                }
+            CodePlaces places = new CodePlaces(roots, missing, wanted);
+            int next = 0;
+            for (ClassSource source : sources) {
+                int end = next + source.classFiles().size();
+                places.add(source, Arrays.asList(read).subList(next, end));
+                next = end;
             }
-            Map<String, List<String>> services = new HashMap<>();
-            places.forEach(place -> place.readServices(services));
-            return new CodeIndex(facts, services, findings);
+            ofRoots.forEach(places::addRoot);
+            return places;
         } finally {
-            places.forEach(ClassSource::close);
+            opened.values().forEach(ClassSource::close);
         }
     }
 

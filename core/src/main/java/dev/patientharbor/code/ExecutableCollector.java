@@ -12,6 +12,8 @@ import org.objectweb.asm.Type;
 /** Collects one constructor or method: its marks, and the names of its parameters. */
 final class ExecutableCollector extends MethodVisitor {
 
+    private static final String[] NOTHING = {};
+
     private final int access;
     private final String name;
     private final String descriptor;
@@ -19,16 +21,19 @@ final class ExecutableCollector extends MethodVisitor {
     private List<String> parameterNames = new ArrayList<>(0);
     private final List<AnnotationFacts> annotations = new ArrayList<>(0);
     private final List<List<AnnotationFacts>> parameterAnnotations = new ArrayList<>(0);
+    private final String[] thrown;
     private String memberDefault;
     private int annotable = -1;
     private FactsCollector keeper;
 
-    ExecutableCollector(int access, String name, String descriptor, String signature) {
+    ExecutableCollector(
+            int access, String name, String descriptor, String signature, String[] thrown) {
         super(Opcodes.ASM9);
         this.access = access;
         this.name = name;
         this.descriptor = descriptor;
         this.signature = Optional.ofNullable(signature);
+        this.thrown = thrown == null ? NOTHING : thrown;
     }
 
     /** Hands itself over to a keeper when it has been read. */
@@ -118,7 +123,16 @@ final class ExecutableCollector extends MethodVisitor {
                 signature,
                 named ? List.copyOf(parameterNames) : List.of(),
                 List.copyOf(annotations),
-                copies(parameterAnnotations));
+                copies(parameterAnnotations),
+                classNames(thrown));
+    }
+
+    private static List<String> classNames(String[] internalNames) {
+        List<String> names = new ArrayList<>(internalNames.length);
+        for (String one : internalNames) {
+            names.add(FactsCollector.className(one));
+        }
+        return List.copyOf(names);
     }
 
     private static List<List<AnnotationFacts>> copies(List<List<AnnotationFacts>> lists) {

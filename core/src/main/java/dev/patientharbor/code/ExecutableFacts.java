@@ -15,6 +15,7 @@ import java.util.Optional;
  * @param parameterNames one for each parameter, or none if the class file does not tell
  * @param annotations the marks on it
  * @param parameterAnnotations the marks on each parameter, or empty if no parameter has any
+ * @param thrown the binary names of the exceptions that it declares
  */
 public record ExecutableFacts(
         String name,
@@ -23,7 +24,8 @@ public record ExecutableFacts(
         Optional<String> signature,
         List<String> parameterNames,
         List<AnnotationFacts> annotations,
-        List<List<AnnotationFacts>> parameterAnnotations) {
+        List<List<AnnotationFacts>> parameterAnnotations,
+        List<String> thrown) {
 
     /** The generic types of the parameters, one for each parameter of the descriptor. */
     public List<TypeRef> parameterTypes() {

@@ -34,6 +34,8 @@ final class FactsCollector extends ClassVisitor {
     private final Map<String, String> memberDefaults = new HashMap<>(0);
     private final List<String> enumConstants = new ArrayList<>(0);
     private final List<LookupFacts> lookups = new ArrayList<>(0);
+    private final Map<String, String> constants = new HashMap<>(0);
+    private boolean mayHaveConstants;
 
     private final Wanted wanted;
 
@@ -119,7 +121,9 @@ final class FactsCollector extends ClassVisitor {
         if (method.equals("<clinit>") || (flags & Opcodes.ACC_SYNTHETIC) != 0) {
             return null;
         }
-        ExecutableCollector collector = new ExecutableCollector(flags, method, descriptor, generic);
+        mayHaveConstants |= wanted.isConstant(method, descriptor);
+        ExecutableCollector collector =
+                new ExecutableCollector(flags, method, descriptor, generic, thrown);
         if (method.equals("<init>")) {
             constructors.add(collector);
             return collector;
@@ -133,7 +137,7 @@ final class FactsCollector extends ClassVisitor {
         if (method.memberDefault().isPresent()) {
             memberDefaults.put(method.facts().name(), method.memberDefault().get());
         }
-        if (method.isMarked() || wanted.wantsMethodsOf(name)) {
+        if (method.isMarked() || wanted.wantsMethodsOf(name, Modifier.isAbstract(access))) {
             methods.add(method);
         } else if (mayOverride(method)) {
             unmarkedMethods.add(method.overrideKey());
@@ -150,6 +154,16 @@ final class FactsCollector extends ClassVisitor {
     /** The lookups in the bodies of the class, to be added to. */
     List<LookupFacts> lookups() {
         return lookups;
+    }
+
+    /** The constants that its methods return, to be added to. */
+    Map<String, String> constants() {
+        return constants;
+    }
+
+    /** Whether a method is there whose constant answer is wanted. */
+    boolean mayHaveConstants() {
+        return mayHaveConstants;
     }
 
     /** Whether the names of some parameters that matter can only be had from the method bodies. */
@@ -191,7 +205,8 @@ final class FactsCollector extends ClassVisitor {
                 Set.copyOf(unmarkedMethods),
                 Map.copyOf(memberDefaults),
                 List.copyOf(enumConstants),
-                List.copyOf(lookups));
+                List.copyOf(lookups),
+                Map.copyOf(constants));
     }
 
     private static List<ExecutableFacts> facts(List<ExecutableCollector> collected) {

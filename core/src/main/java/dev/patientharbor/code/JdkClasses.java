@@ -12,7 +12,12 @@ import java.util.concurrent.ConcurrentHashMap;
 final class JdkClasses {
 
     private final Map<String, Optional<ClassFacts>> known = new ConcurrentHashMap<>();
+    private final Wanted wanted;
     private volatile Map<String, Module> modules;
+
+    JdkClasses(Wanted wanted) {
+        this.wanted = wanted;
+    }
 
     Optional<ClassFacts> find(String binaryName) {
         return known.computeIfAbsent(binaryName, this::read);
@@ -30,7 +35,7 @@ final class JdkClasses {
                 module.getResourceAsStream(binaryName.replace('.', '/') + ".class")) {
             return bytes == null
                     ? Optional.empty()
-                    : Optional.of(ClassFileReader.read(bytes.readAllBytes(), Wanted.NOTHING));
+                    : Optional.of(ClassFileReader.read(bytes.readAllBytes(), wanted));
         } catch (IOException fault) {
             throw new UncheckedIOException(
                     "the JDK's class " + binaryName + " cannot be read", fault);

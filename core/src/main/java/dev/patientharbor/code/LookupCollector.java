@@ -17,7 +17,6 @@ final class LookupCollector extends ClassVisitor {
 
     private static final Pattern LAMBDA = Pattern.compile("lambda\\$(.+)\\$\\d+");
     private static final String CLASS = "java.lang.Class";
-    private static final String STRING = "java.lang.String";
 
     private final Wanted wanted;
     private final List<LookupFacts> found;
@@ -56,13 +55,18 @@ final class LookupCollector extends ClassVisitor {
         }
 
         @Override
+        public void visitFieldInsn(int opcode, String owner, String name, String descriptor) {
+            boolean constant = opcode == Opcodes.GETSTATIC && descriptor.equals('L' + owner + ';');
+            key = constant ? name : null;
+        }
+
+        @Override
         public void visitMethodInsn(
                 int opcode, String owner, String name, String descriptor, boolean ofInterface) {
             if (contract != null && wanted.isLookup(owner.replace('/', '.'), name)) {
                 Type[] types = Type.getArgumentTypes(descriptor);
                 boolean byClass = types.length > 0 && types[0].getClassName().equals(CLASS);
-                boolean byKey =
-                        types.length == 2 && types[1].getClassName().equals(STRING) && key != null;
+                boolean byKey = types.length == 2 && key != null;
                 if (byClass && (types.length == 1 || byKey)) {
                     found.add(
                             new LookupFacts(

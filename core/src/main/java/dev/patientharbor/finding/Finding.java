@@ -8,6 +8,7 @@ import java.util.List;
  * One thing that is wrong, or worth knowing.
  *
  * @param kind what kind of finding it is
+ * @param severity how grave it is: as its kind, or less
  * @param at where it stands
  * @param cause what it is about, without positions: equal id, place and cause is the same finding,
  *     in whatever profile
@@ -18,6 +19,7 @@ import java.util.List;
  */
 public record Finding(
         FindingKind kind,
+        Severity severity,
         Where at,
         String cause,
         String message,
@@ -39,14 +41,15 @@ public record Finding(
 
     /** A finding that touches no consumer. */
     public static Finding of(FindingKind kind, Where at, String cause, String message) {
-        return new Finding(kind, at, cause, message, List.of(), List.of(), List.of());
+        return new Finding(
+                kind, kind.severity(), at, cause, message, List.of(), List.of(), List.of());
     }
 
     /** The same with one more fact. */
     public Finding with(String label, String text) {
         List<Detail> more = new ArrayList<>(details);
         more.add(new Detail(label, text));
-        return new Finding(kind, at, cause, message, more, consumers, entries);
+        return new Finding(kind, severity, at, cause, message, more, consumers, entries);
     }
 
     /** The same with the fact only if there is one. */
@@ -54,9 +57,14 @@ public record Finding(
         return texts.isEmpty() ? this : with(label, String.join(", ", texts));
     }
 
+    /** The same, told as a note: worth knowing, and nothing wrong. */
+    public Finding asNote() {
+        return new Finding(kind, Severity.NOTE, at, cause, message, details, consumers, entries);
+    }
+
     /** The same with those whom it touches. */
     public Finding touching(List<String> consumers, List<String> entries) {
-        return new Finding(kind, at, cause, message, details, consumers, entries);
+        return new Finding(kind, severity, at, cause, message, details, consumers, entries);
     }
 
     /** What is told once, however many profiles meet it. */

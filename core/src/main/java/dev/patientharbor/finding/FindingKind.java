@@ -15,6 +15,15 @@ public record FindingKind(String id, Severity severity, boolean breaksCompletene
         return new FindingKind(id, Severity.ERROR, true, title);
     }
 
+    /** Grave, and all is built and met nevertheless. */
+    static FindingKind lifetime(String id, String title) {
+        return new FindingKind(id, Severity.ERROR, false, title);
+    }
+
+    static FindingKind note(String id, String title) {
+        return new FindingKind(id, Severity.NOTE, false, title);
+    }
+
     static FindingKind warning(String id, String title) {
         return new FindingKind(id, Severity.WARNING, false, title);
     }

@@ -1,6 +1,8 @@
 package dev.patientharbor.finding;
 
 import static dev.patientharbor.finding.FindingKind.error;
+import static dev.patientharbor.finding.FindingKind.lifetime;
+import static dev.patientharbor.finding.FindingKind.note;
 import static dev.patientharbor.finding.FindingKind.warning;
 
 import java.util.List;
@@ -20,6 +22,11 @@ public final class FindingKinds {
     public static final FindingKind REPEATED_KEY =
             error("repeated-key", "The same key twice in one place");
 
+    public static final FindingKind INCLUDE_CYCLE =
+            error("include-cycle", "Files that include each other in a circle");
+    public static final FindingKind DEFINED_TWICE =
+            error("defined-twice", "A profile, area or consumer that two files define");
+
     // what is read and what is checked
     public static final FindingKind CODE_MISSING =
             error("code-missing", "Compiled code that is listed and not there");
@@ -29,6 +36,9 @@ public final class FindingKinds {
             error("nothing-to-check", "No profile or no entry consumer: nothing would be checked");
     public static final FindingKind UNKNOWN_ENTRY =
             error("unknown-entry", "An entry consumer or pattern that no class answers to");
+
+    public static final FindingKind HANDLER_UNFIT =
+            error("handler-unfit", "A handler that is no method, or has no such parameter");
 
     // profiles among themselves
     public static final FindingKind UNKNOWN_PROFILE =
@@ -60,6 +70,10 @@ public final class FindingKinds {
             error("cannot-be-built", "A class of which no object can be made");
     public static final FindingKind WHICH_CONSTRUCTOR =
             error("which-constructor", "Several constructors, and nothing says which");
+    public static final FindingKind ANSWER_UNFIT =
+            error("answer-unfit", "A canned answer that the contract cannot take");
+    public static final FindingKind KEY_UNSTATED =
+            error("key-unstated", "A class that does not state its key by a constant");
     public static final FindingKind NOTHING_TO_CHANGE =
             error("nothing-to-change", "A change of a binding that is not inherited");
     public static final FindingKind UNUSED_BINDING =
@@ -85,6 +99,22 @@ public final class FindingKinds {
     public static final FindingKind CYCLE =
             error("cycle", "Objects that need each other in a circle");
 
+    // which one, and how long it lives
+    public static final FindingKind HIDDEN_BY_NARROWER =
+            warning("hidden-by-narrower", "A binding that does not reach everyone it seems to");
+    public static final FindingKind OUTLIVES =
+            lifetime("outlives", "A shared object that holds one made to live less long");
+    public static final FindingKind SCOPE_UNMAPPED =
+            warning("scope-unmapped", "A scope mark for which the file has no lifetime");
+    public static final FindingKind TWO_KINDS =
+            warning(
+                    "two-kinds",
+                    "The same class called real in one place and a stand-in in another");
+    public static final FindingKind SHARED_TWICE =
+            note("shared-twice", "One class in two slots: two instances");
+    public static final FindingKind CANNOT_SWAP =
+            note("cannot-swap", "A consumer that asks for a class, not for a contract");
+
     private FindingKinds() {}
 
     /** Every kind, in the order of the reference page. */
@@ -93,10 +123,13 @@ public final class FindingKinds {
                 MALFORMED_FILE,
                 UNKNOWN_WORD,
                 REPEATED_KEY,
+                INCLUDE_CYCLE,
+                DEFINED_TWICE,
                 CODE_MISSING,
                 UNREADABLE_CLASS,
                 NOTHING_TO_CHECK,
                 UNKNOWN_ENTRY,
+                HANDLER_UNFIT,
                 UNKNOWN_PROFILE,
                 EXTENDS_CYCLE,
                 PARENTS_DISAGREE,
@@ -109,6 +142,8 @@ public final class FindingKinds {
                 DOES_NOT_FIT,
                 CANNOT_BE_BUILT,
                 WHICH_CONSTRUCTOR,
+                ANSWER_UNFIT,
+                KEY_UNSTATED,
                 NOTHING_TO_CHANGE,
                 UNUSED_BINDING,
                 NOT_A_DECORATOR,
@@ -118,6 +153,12 @@ public final class FindingKinds {
                 EMPTY_COLLECTION,
                 VALUE_MISSING,
                 VALUE_UNFIT,
-                CYCLE);
+                CYCLE,
+                HIDDEN_BY_NARROWER,
+                OUTLIVES,
+                SCOPE_UNMAPPED,
+                TWO_KINDS,
+                SHARED_TWICE,
+                CANNOT_SWAP);
     }
 }

@@ -10,18 +10,27 @@ import java.util.List;
  * @param absent annotations that mean "may be absent"
  * @param lookup methods that hand out an object for a class, and perhaps a key: {@code
  *     CLASS#METHOD}
+ * @param scopes what scope marks stand for
  */
 public record HouseMarks(
-        List<Written> inject, List<Written> key, List<Written> absent, List<Written> lookup) {
+        List<Written> inject,
+        List<Written> key,
+        List<Written> absent,
+        List<Written> lookup,
+        List<ScopeMark> scopes) {
 
     /** Only the open standard's. */
     public static final HouseMarks NONE =
-            new HouseMarks(List.of(), List.of(), List.of(), List.of());
+            new HouseMarks(List.of(), List.of(), List.of(), List.of(), List.of());
 
     public HouseMarks {
         inject = List.copyOf(inject);
         key = List.copyOf(key);
         absent = List.copyOf(absent);
         lookup = List.copyOf(lookup);
+        scopes = List.copyOf(scopes);
     }
+
+    /** The lifetime for which a scope mark stands. */
+    public record ScopeMark(Written mark, Lifetime lifetime) {}
 }

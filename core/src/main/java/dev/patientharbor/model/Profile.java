@@ -9,7 +9,8 @@ import java.util.List;
  * @param name its name, as written
  * @param partial whether it is only there to be extended: never checked for completeness by itself
  * @param parents what it extends, in order
- * @param words what it says for itself as a whole
+ * @param terms what it says of itself
+ * @param words what it binds and decorates for itself as a whole
  * @param within what it says for areas and single consumers, in order
  * @param at where it stands
  */
@@ -17,6 +18,7 @@ public record Profile(
         String name,
         boolean partial,
         List<Written> parents,
+        Terms terms,
         Words words,
         List<Within> within,
         Where at) {

@@ -1,10 +1,10 @@
 package dev.patientharbor.model;
 
 import dev.patientharbor.finding.Where;
-import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * Everything that one profile file says.
@@ -15,6 +15,7 @@ import java.util.Set;
  * @param settings the files of settings, as written
  * @param packages where short class names are looked up, in order
  * @param entry the entry consumers: class names and patterns
+ * @param consumers the consumers that the set itself states; entry consumers, all of them
  * @param defaultLifetime what holds where neither a binding nor a mark says otherwise
  * @param marks the house's own annotations and lookups
  * @param mayBeEmpty the slots of which a collection may have no member, as written
@@ -29,6 +30,7 @@ public record ProfileSet(
         List<Written> settings,
         List<Written> packages,
         List<Written> entry,
+        List<StatedConsumer> consumers,
         Lifetime defaultLifetime,
         HouseMarks marks,
         List<Written> mayBeEmpty,
@@ -41,6 +43,7 @@ public record ProfileSet(
         settings = List.copyOf(settings);
         packages = List.copyOf(packages);
         entry = List.copyOf(entry);
+        consumers = List.copyOf(consumers);
         mayBeEmpty = List.copyOf(mayBeEmpty);
         fillIn = List.copyOf(fillIn);
         areas = List.copyOf(areas);
@@ -53,20 +56,14 @@ public record ProfileSet(
         }
     }
 
-    /** The classes that are named as factories, as written. */
-    public Set<String> factoryClasses() {
-        Set<String> names = new HashSet<>();
-        for (Profile profile : profiles) {
-            List<Words> all = new ArrayList<>(List.of(profile.words()));
-            profile.within().forEach(within -> all.add(within.words()));
-            for (Words words : all) {
-                for (Binding binding : words.bindings()) {
-                    if (binding.supply() instanceof Supply.Factory factory) {
-                        names.add(factory.holder().text());
-                    }
-                }
-            }
-        }
-        return names;
+    /** Everything that its profiles bind, at whatever level. */
+    public Stream<Binding> bindings() {
+        return profiles.stream()
+                .flatMap(
+                        profile ->
+                                Stream.concat(
+                                        profile.words().bindings().stream(),
+                                        profile.within().stream()
+                                                .flatMap(one -> one.words().bindings().stream())));
     }
 }

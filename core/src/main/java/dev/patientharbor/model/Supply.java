@@ -1,5 +1,6 @@
 package dev.patientharbor.model;
 
+import java.util.List;
 import java.util.Optional;
 
 /** What fills a slot. Each kind says for itself what the rest of the street asks of it. */
@@ -73,8 +74,34 @@ public sealed interface Supply {
         }
     }
 
-    /** A value, converted to the contract. */
-    record OfValue(Given given) implements Supply {
+    /** A stub with canned answers, made from the contract and these. */
+    record OfAnswers(List<Canned> answers) implements Supply {
+        public OfAnswers {
+            answers = List.copyOf(answers);
+        }
+
+        @Override
+        public String words() {
+            return "canned answers";
+        }
+
+        @Override
+        public Optional<ImplementationKind> kind() {
+            return Optional.of(ImplementationKind.STUB);
+        }
+
+        @Override
+        public String says() {
+            return "stub " + answers.stream().map(Canned::says).toList();
+        }
+    }
+
+    /**
+     * A value, converted to the contract.
+     *
+     * @param of what it is for its contract
+     */
+    record OfValue(ImplementationKind of, Given given) implements Supply {
         @Override
         public String words() {
             return "a value";
@@ -82,22 +109,47 @@ public sealed interface Supply {
 
         @Override
         public Optional<ImplementationKind> kind() {
-            return Optional.of(ImplementationKind.REAL);
+            return Optional.of(of);
         }
 
         @Override
         public String says() {
-            return "value " + given.says();
+            return of.word() + " value " + given.says();
+        }
+    }
+
+    /**
+     * Several classes, each under the key that a method of it states by returning a constant.
+     *
+     * @param of what the classes are for their contract
+     * @param method the name of the method
+     * @param names the classes, in order
+     */
+    record ByStatedKey(ImplementationKind of, String method, List<Written> names)
+            implements Supply {
+        public ByStatedKey {
+            names = List.copyOf(names);
+        }
+
+        @Override
+        public String words() {
+            return "classes by their " + method;
+        }
+
+        @Override
+        public Optional<ImplementationKind> kind() {
+            return Optional.of(of);
         }
     }
 
     /**
      * What a method returns.
      *
+     * @param of what it is for its contract
      * @param holder the class whose method it is; for a method that is not static, the slot of it
      * @param method the name of the method
      */
-    record Factory(Written holder, String method) implements Supply {
+    record Factory(ImplementationKind of, Written holder, String method) implements Supply {
         @Override
         public String words() {
             return holder.text() + '#' + method;
@@ -105,7 +157,7 @@ public sealed interface Supply {
 
         @Override
         public Optional<ImplementationKind> kind() {
-            return Optional.of(ImplementationKind.REAL);
+            return Optional.of(of);
         }
 
         @Override

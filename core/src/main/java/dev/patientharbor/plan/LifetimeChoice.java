@@ -14,6 +14,7 @@ public record LifetimeChoice(Lifetime lifetime, By by) {
     public enum By {
         BINDING,
         MARK,
+        PROFILE,
         DEFAULT;
 
         /** The words that people read, such as {@code by default}. */
@@ -21,6 +22,7 @@ public record LifetimeChoice(Lifetime lifetime, By by) {
             return switch (this) {
                 case BINDING -> "by the binding";
                 case MARK -> "by its mark";
+                case PROFILE -> "by the profile";
                 case DEFAULT -> "by default";
             };
         }

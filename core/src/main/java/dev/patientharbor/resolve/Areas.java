@@ -146,6 +146,8 @@ public final class Areas {
         for (Written member : area.members()) {
             if (ClassPattern.isPattern(member.text())) {
                 patterns.add(new Patterned(ClassPattern.of(member.text()), area));
+            } else if (names.isThing(member.text())) {
+                byClass.computeIfAbsent(member.text(), one -> new ArrayList<>(1)).add(area);
             } else {
                 Lookup lookup = names.lookup(member);
                 lookup.facts()

@@ -3,6 +3,7 @@ package dev.patientharbor.resolve;
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.Binding;
+import dev.patientharbor.model.Canned;
 import dev.patientharbor.model.Decoration;
 import dev.patientharbor.model.Key;
 import dev.patientharbor.model.Slot;
@@ -17,6 +18,7 @@ import dev.patientharbor.model.Written;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** Looks up the names of bindings and decorations, each once, in the profile in which it stands. */
 final class BindingResolver {
@@ -29,6 +31,7 @@ final class BindingResolver {
     private final FactoryReader factories;
     private final ValueTypes types;
     private final Conversion conversion;
+    private final AnswerCheck answers;
 
     BindingResolver(
             ClassNames names,
@@ -37,7 +40,9 @@ final class BindingResolver {
             Blueprints blueprints,
             FactoryReader factories,
             ValueTypes types,
-            Conversion conversion) {
+            Conversion conversion,
+            AnswerCheck answers) {
+        this.answers = answers;
         this.factories = factories;
         this.types = types;
         this.conversion = conversion;
@@ -55,6 +60,7 @@ final class BindingResolver {
                 binding.supply().target().flatMap(one -> slot(one, binding.at(), lookups));
         Optional<Lookup> implementation = binding.supply().className().map(names::lookup);
         implementation.ifPresent(lookups::add);
+        failures(binding.supply()).map(names::lookup).forEach(lookups::add);
         Optional<ClassFacts> facts = implementation.flatMap(Lookup::facts);
         Optional<Fit> fit =
                 slot.flatMap(known -> facts.flatMap(one -> fit(binding.supply(), one, known)));
@@ -82,7 +88,27 @@ final class BindingResolver {
                 implementation,
                 fit,
                 valued.map(ValuedBlueprint::blueprint).or(() -> blueprint),
-                faults);
+                faults,
+                answerFaults(binding.supply(), slot));
+    }
+
+    /** The exceptions that canned answers name. */
+    private static Stream<Written> failures(Supply supply) {
+        return supply instanceof Supply.OfAnswers canned
+                ? canned.answers().stream()
+                        .flatMap(one -> one.cases().stream())
+                        .map(Canned.Case::answer)
+                        .filter(one -> one instanceof Canned.Response.Fails)
+                        .map(one -> ((Canned.Response.Fails) one).type())
+                : Stream.empty();
+    }
+
+    private List<AnswerFault> answerFaults(Supply supply, Optional<Slot> slot) {
+        return supply instanceof Supply.OfAnswers canned
+                        && slot.isPresent()
+                        && slot.get().contract() instanceof ClassType contract
+                ? answers.faults(canned.answers(), contract)
+                : List.of();
     }
 
     /** A class is held against the contract, and a factory by what it returns. */
@@ -180,7 +206,8 @@ final class BindingResolver {
                         || generics.allows(decorated.contract(), asked.contract()));
     }
 
-    private Optional<Slot> slot(Slot written, Where at, List<Lookup> lookups) {
+    /** A slot with its names looked up; empty if one of them is not known. */
+    Optional<Slot> slot(Slot written, Where at, List<Lookup> lookups) {
         int before = lookups.size();
         TypeRef contract = type(written.contract(), at, lookups);
         Optional<Key> key = written.key().map(one -> key(one, at, lookups));

@@ -61,6 +61,14 @@ record Carrier(Kind kind, TypeRef content, Optional<TypeRef> key, String word) {
         return new ClassType(MARKED, List.of(type));
     }
 
+    /** The full name of a type that wraps needs, by its simple name. */
+    static Optional<String> named(String simpleName) {
+        return KINDS.keySet().stream()
+                .filter(name -> name.endsWith('.' + simpleName))
+                .sorted()
+                .findFirst();
+    }
+
     /** The types that hand out an object when they are asked. */
     static final List<String> DEFERRED_TYPES =
             KINDS.entrySet().stream()

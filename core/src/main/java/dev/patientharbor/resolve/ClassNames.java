@@ -3,10 +3,13 @@ package dev.patientharbor.resolve;
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.CodeIndex;
 import dev.patientharbor.finding.NearNames;
+import dev.patientharbor.model.ProfileSet;
 import dev.patientharbor.model.SlotParser;
+import dev.patientharbor.model.StatedConsumer;
 import dev.patientharbor.model.Written;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -20,16 +23,24 @@ public final class ClassNames {
     private final CodeIndex code;
     private final List<String> packages;
     private final Map<String, List<ClassFacts>> known = new ConcurrentHashMap<>();
+    private final Set<String> things = new HashSet<>();
     private volatile Map<String, List<String>> bySimpleName;
 
-    public ClassNames(CodeIndex code, List<String> packages) {
+    /** The names of a set: those of the classes that are seen, and of what it states itself. */
+    public ClassNames(CodeIndex code, ProfileSet set) {
         this.code = code;
-        this.packages = List.copyOf(packages);
+        packages = set.packages().stream().map(Written::text).toList();
+        for (StatedConsumer consumer : set.consumers()) {
+            if (consumer instanceof StatedConsumer.Thing thing) {
+                things.add(thing.name().text());
+            }
+        }
     }
 
     /**
      * Looks up a name: as a full name first, then in the listed packages, then in {@code
-     * java.lang}. Nested classes may be written with {@code .} or {@code $}.
+     * java.lang}, then among the types that wrap needs, such as {@code Optional}. Nested classes
+     * may be written with {@code .} or {@code $}.
      */
     public Lookup lookup(Written name) {
         return new Lookup(name, known.computeIfAbsent(name.text(), this::find));
@@ -50,7 +61,9 @@ public final class ClassNames {
                     .ifPresent(found::add);
         }
         if (found.isEmpty()) {
-            findNested("java.lang." + name).ifPresent(found::add);
+            findNested("java.lang." + name)
+                    .or(() -> Carrier.named(name).flatMap(code::find))
+                    .ifPresent(found::add);
         }
         return found;
     }
@@ -67,11 +80,24 @@ public final class ClassNames {
         }
     }
 
+    /** Whether a name is one of what the set states as a consumer, and no class. */
+    boolean isThing(String name) {
+        return things.contains(name);
+    }
+
+    /** The number of classes of the code. */
+    public int known() {
+        return code.size();
+    }
+
     /**
      * The class as people read it: its simple name, or the full one where two classes of the code
      * share the simple one.
      */
     public String shortName(String binaryName) {
+        if (things.contains(binaryName)) {
+            return binaryName;
+        }
         String simple = simpleName(binaryName);
         List<String> same = bySimpleName().getOrDefault(simple, List.of());
         return same.isEmpty() || same.equals(List.of(binaryName)) ? simple : binaryName;

@@ -3,9 +3,14 @@ package dev.patientharbor.resolve;
 import dev.patientharbor.code.AnnotationFacts;
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.model.HouseMarks;
+import dev.patientharbor.model.HouseMarks.ScopeMark;
+import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.Written;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -23,24 +28,37 @@ final class Marks {
     private final Set<String> inject;
     private final Set<String> key;
     private final Set<String> absent;
+    private final Map<String, Lifetime> scopes = new HashMap<>();
 
     /** The standard's, and those of a house whose names are known. */
     Marks(HouseMarks house, ClassNames names) {
         inject = with(INJECT, house.inject(), names);
         key = with(NAMED, house.key(), names);
         absent = with(Set.of(), house.absent(), names);
+        for (ScopeMark scope : house.scopes()) {
+            scopes.put(fullName(scope.mark(), names), scope.lifetime());
+        }
     }
 
     private static Set<String> with(Set<String> standard, List<Written> house, ClassNames names) {
         Set<String> all = new HashSet<>(standard);
         for (Written name : house) {
-            all.add(names.lookup(name).facts().map(ClassFacts::name).orElse(name.text()));
+            all.add(fullName(name, names));
         }
         return all;
     }
 
+    private static String fullName(Written name, ClassNames names) {
+        return names.lookup(name).facts().map(ClassFacts::name).orElse(name.text());
+    }
+
     private static Set<String> both(String simpleName) {
         return Set.of("jakarta.inject." + simpleName, "javax.inject." + simpleName);
+    }
+
+    /** The lifetime for which a mark stands, if the house says so. */
+    Optional<Lifetime> scope(AnnotationFacts mark) {
+        return Optional.ofNullable(scopes.get(mark.type()));
     }
 
     boolean isInject(List<AnnotationFacts> marks) {

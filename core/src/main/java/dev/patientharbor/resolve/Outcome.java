@@ -1,7 +1,9 @@
 package dev.patientharbor.resolve;
 
 import dev.patientharbor.model.FillIn;
+import dev.patientharbor.model.ImplementationKind;
 import dev.patientharbor.plan.AnswerKind;
+import dev.patientharbor.plan.LifetimeChoice;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -25,6 +27,9 @@ public final class Outcome {
     private final Optional<Integer> core;
     private final Aim aim;
     private final int[] asks;
+
+    /** What its binding or a mark says of its lifetime, once that has been asked. */
+    private Optional<LifetimeChoice> ownLifetime;
 
     /** The kinds of outcome. */
     public enum Kind {
@@ -248,6 +253,15 @@ public final class Outcome {
         };
     }
 
+    /** What its binding or a mark says of its lifetime; null if nobody has asked yet. */
+    Optional<LifetimeChoice> ownLifetime() {
+        return ownLifetime;
+    }
+
+    void ownLifetime(Optional<LifetimeChoice> choice) {
+        ownLifetime = choice;
+    }
+
     /** The slots that the object and its decorators ask for, one for each need. */
     int[] asks() {
         return asks;
@@ -282,15 +296,22 @@ public final class Outcome {
         return numbers;
     }
 
+    /** What the binding calls it, where that is not the real thing. */
+    private Optional<AnswerKind> standIn() {
+        return binding.flatMap(one -> one.declared().supply().kind())
+                .filter(kind -> kind != ImplementationKind.REAL)
+                .map(AnswerKind::of);
+    }
+
     private AnswerKind answerKind() {
         return switch (kind) {
             case OBJECT, MOCK ->
-                    blueprint.filter(one -> one.method().isPresent()).isPresent()
-                            ? AnswerKind.FACTORY
-                            : binding.flatMap(one -> one.declared().supply().kind())
-                                    .map(AnswerKind::of)
-                                    .orElse(AnswerKind.REAL);
-            case VALUE -> AnswerKind.VALUE;
+                    standIn()
+                            .orElse(
+                                    blueprint.filter(one -> one.method().isPresent()).isPresent()
+                                            ? AnswerKind.FACTORY
+                                            : AnswerKind.REAL);
+            case VALUE -> standIn().orElse(AnswerKind.VALUE);
             case ABSENT -> AnswerKind.ABSENT;
             case COLLECTION -> AnswerKind.COLLECTION;
             case ALIAS, BROKEN, UNMET, VALUE_MISSING, SEVERAL, NONE, OPTIONAL, DEFERRED ->

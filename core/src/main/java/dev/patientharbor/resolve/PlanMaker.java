@@ -59,7 +59,11 @@ public final class PlanMaker {
         for (Row draft : drafts) {
             rows.add(draft.with(numbered(draft.answer())));
         }
-        return new Plan(wiring.profile().declared().name(), List.copyOf(rows));
+        return new Plan(
+                wiring.profile().declared().name(),
+                List.copyOf(rows),
+                set.consumers().stream().flatMap(one -> one.passed().stream()).toList(),
+                wiring.profile().isEager());
     }
 
     private Row row(
@@ -84,7 +88,9 @@ public final class PlanMaker {
         Optional<Integer> end = wiring.received(asked);
         Outcome outcome = end.map(wiring::outcome).orElseGet(() -> Outcome.nothing(Kind.BROKEN));
         Optional<LifetimeChoice> lifetime =
-                outcome.isMet() ? Optional.of(lifetime(outcome)) : Optional.empty();
+                outcome.isMet()
+                        ? Optional.of(set.lifetimes().of(outcome, wiring.profile()))
+                        : Optional.empty();
         return new Answer(
                 outcome.answer(),
                 outcome.blueprint().map(Blueprint::maker),
@@ -111,22 +117,6 @@ public final class PlanMaker {
 
     private Seat seat(int number) {
         return new Seat(set.slots().slot(number), set.levels().name(set.slots().level(number)));
-    }
-
-    private LifetimeChoice lifetime(Outcome outcome) {
-        Optional<Lifetime> bound =
-                outcome.binding().flatMap(binding -> binding.declared().lifetime());
-        if (bound.isPresent()) {
-            return new LifetimeChoice(bound.get(), By.BINDING);
-        }
-        boolean singleton =
-                outcome.blueprint()
-                        .filter(one -> one.method().isEmpty())
-                        .filter(one -> Marks.isSingleton(one.facts().annotations()))
-                        .isPresent();
-        return singleton
-                ? new LifetimeChoice(Lifetime.SHARED, By.MARK)
-                : new LifetimeChoice(set.declared().defaultLifetime(), By.DEFAULT);
     }
 
     /**

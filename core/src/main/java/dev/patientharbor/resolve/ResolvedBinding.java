@@ -18,6 +18,7 @@ public final class ResolvedBinding {
     private final Optional<Fit> fit;
     private final Optional<Blueprint> blueprint;
     private final List<ValueFault> valueFaults;
+    private final List<AnswerFault> answerFaults;
     private final Outcome bareOutcome;
     private final Optional<ResolvedBinding> binds;
 
@@ -31,7 +32,9 @@ public final class ResolvedBinding {
             Optional<Lookup> implementation,
             Optional<Fit> fit,
             Optional<Blueprint> blueprint,
-            List<ValueFault> valueFaults) {
+            List<ValueFault> valueFaults,
+            List<AnswerFault> answerFaults) {
+        this.answerFaults = List.copyOf(answerFaults);
         this.valueFaults = List.copyOf(valueFaults);
         this.declared = declared;
         this.owner = owner;
@@ -103,6 +106,11 @@ public final class ResolvedBinding {
     /** What is wrong with the values that it gives. */
     public List<ValueFault> valueFaults() {
         return valueFaults;
+    }
+
+    /** What is wrong with its canned answers. */
+    public List<AnswerFault> answerFaults() {
+        return answerFaults;
     }
 
     /** Whether it cannot fill its slot at all. */

@@ -2,6 +2,7 @@ package dev.patientharbor.resolve;
 
 import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.Binding;
+import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.Profile;
 import dev.patientharbor.model.Written;
 import java.util.ArrayList;
@@ -9,6 +10,7 @@ import java.util.BitSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BiFunction;
+import java.util.function.Function;
 
 /** One profile with everything that it inherits, names looked up. */
 public final class ResolvedProfile {
@@ -24,6 +26,8 @@ public final class ResolvedProfile {
     private final BitSet speaksAt = new BitSet();
     private final boolean plain;
     private final Bound bound;
+    private final Optional<Said<Lifetime>> lifetime;
+    private final Optional<Said<Boolean>> eager;
     private final Layers layers;
 
     /** A decorator that is dropped where it is not. */
@@ -74,6 +78,8 @@ public final class ResolvedProfile {
                         ownDecorations,
                         slots,
                         levels);
+        lifetime = term(declared.terms().lifetime(), parents, one -> one.lifetime);
+        eager = term(declared.terms().eager(), parents, one -> one.eager);
         reaches.addAll(words.reaches());
         for (ResolvedProfile parent : parents) {
             reaches.addAll(parent.reaches);
@@ -88,6 +94,42 @@ public final class ResolvedProfile {
                 one -> one.slot().ifPresent(slot -> speaksAt.set(slots.level(slot))));
         reaches.forEach(one -> speaksAt.set(one.level()));
         plain = speaksAt.length() <= 1;
+    }
+
+    /** What it says of itself, or else what its parents say. */
+    private <T> Optional<Said<T>> term(
+            Optional<T> own,
+            List<ResolvedProfile> parents,
+            Function<ResolvedProfile, Optional<Said<T>>> inherited) {
+        List<Said<T>> above =
+                parents.stream().flatMap(parent -> inherited.apply(parent).stream()).toList();
+        Optional<Said<T>> joined =
+                above.isEmpty()
+                        ? Optional.empty()
+                        : Optional.of(Said.join(number, above, hierarchy, Object::equals));
+        return own.isPresent() ? Optional.of(Said.by(number, own.get(), joined)) : joined;
+    }
+
+    /** The lifetime that holds in it where neither a binding nor a mark says otherwise. */
+    Optional<Lifetime> lifetime() {
+        return lifetime.map(Said::what);
+    }
+
+    /** Whether everything is made at the start. */
+    boolean isEager() {
+        return eager.map(Said::what).orElse(false);
+    }
+
+    /** The terms of which its parents, or theirs, say different things: the keys of the file. */
+    public List<String> termsInDispute() {
+        List<String> disputed = new ArrayList<>();
+        if (lifetime.flatMap(Said::disagreement).isPresent()) {
+            disputed.add("lifetime");
+        }
+        if (eager.flatMap(Said::disagreement).isPresent()) {
+            disputed.add("eager");
+        }
+        return disputed;
     }
 
     public Profile declared() {
@@ -174,7 +216,7 @@ public final class ResolvedProfile {
     }
 
     /** Whether nothing is said but for the profile as a whole. */
-    boolean isPlain() {
+    public boolean isPlain() {
         return plain;
     }
 

@@ -14,30 +14,37 @@ import java.util.Set;
  * All profiles, decided.
  *
  * @param declared what was declared
- * @param code the code that was read
+ * @param side the code that is seen, and by which profiles
  * @param names class names as people write and read them
  * @param slots the numbers of the slots
  * @param levels the numbers of the levels
  * @param areas the areas and their members
+ * @param lifetimes how long what fills a slot lives
  * @param unknownPlaces names under {@code within} that are no area and no class, looked up
+ * @param unstatedKeys classes that should state their keys and do not
  * @param profiles each profile with what it inherits, in the order of the file
  * @param extendsCycles profiles that extend each other in a circle, by number
  * @param emptyAllowed the contracts of which a collection may have no member
  * @param entries the entry consumers
- * @param wirings one for each profile, in the order of the file; empty for a partial one
+ * @param consumers the consumers that the set states
+ * @param wirings one for each profile, in the order of the file; empty for a partial one and one of
+ *     another side
  */
 public record ResolvedSet(
         ProfileSet declared,
-        CodeIndex code,
+        Side side,
         ClassNames names,
         SlotTable slots,
         Levels levels,
         Areas areas,
+        Lifetimes lifetimes,
         List<Lookup> unknownPlaces,
+        List<StatedKeys.Unstated> unstatedKeys,
         List<ResolvedProfile> profiles,
         List<List<Integer>> extendsCycles,
         Set<TypeRef> emptyAllowed,
         List<ResolvedEntry> entries,
+        List<ResolvedConsumer> consumers,
         List<Optional<Wiring>> wirings) {
     public ResolvedSet {
         unknownPlaces = List.copyOf(unknownPlaces);
@@ -45,7 +52,18 @@ public record ResolvedSet(
         extendsCycles = List.copyOf(extendsCycles);
         emptyAllowed = Set.copyOf(emptyAllowed);
         entries = List.copyOf(entries);
+        consumers = List.copyOf(consumers);
         wirings = List.copyOf(wirings);
+    }
+
+    /** The code that the profiles of this side see. */
+    public CodeIndex code() {
+        return side.code();
+    }
+
+    /** Whether a profile is checked on this side. */
+    public boolean isChecked(ResolvedProfile profile) {
+        return wirings.get(profile.number()).isPresent();
     }
 
     /** The wirings of the profiles that are checked, in the order of the file. */
@@ -53,9 +71,27 @@ public record ResolvedSet(
         return wirings.stream().flatMap(Optional::stream).toList();
     }
 
+    /** Receives seats. */
+    public interface SeatVisitor {
+        void visit(Wiring wiring, int seat);
+    }
+
+    /** Hands over each seat once, and again where another profile fills it in another way. */
+    public void eachDistinctSeat(SeatVisitor visitor) {
+        Optional<Wiring> first = Optional.empty();
+        for (Wiring wiring : checked()) {
+            for (int place : wiring.unlike(first)) {
+                visitor.visit(wiring, wiring.reached(place));
+            }
+            if (first.isEmpty()) {
+                first = Optional.of(wiring);
+            }
+        }
+    }
+
     /** Whether a type fits a contract. */
     public Fit fit(ClassType type, TypeRef contract) {
-        return new Fitting(new Generics(code)).fit(type, contract);
+        return new Fitting(new Generics(code())).fit(type, contract);
     }
 
     /** The levels at which a need that starts at a level looks, nearest first, in words. */
@@ -76,6 +112,13 @@ public record ResolvedSet(
     public String maker(Blueprint blueprint) {
         String name = names.shortName(blueprint.className());
         return blueprint.method().map(method -> name + '#' + method).orElse(name);
+    }
+
+    /** The slot of a seat at each level at which a need that starts there looks, nearest first. */
+    public List<Integer> outward(int seat) {
+        return Arrays.stream(levels.search(slots.level(seat)))
+                .mapToObj(level -> slots.at(seat, levels.words(level)))
+                .toList();
     }
 
     /** The slot at the level at which profiles say what fills a seat. */

@@ -7,7 +7,6 @@ import dev.patientharbor.model.Settings;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.Words;
-import dev.patientharbor.model.Written;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashSet;
@@ -21,6 +20,7 @@ import java.util.stream.Collectors;
 public final class Resolver {
 
     private final ProfileSet set;
+    private final Side side;
     private final CodeIndex code;
     private final ClassNames names;
     private final SlotTable slots = new SlotTable();
@@ -28,12 +28,15 @@ public final class Resolver {
     private final Areas areas;
     private final Marks marks;
     private final SlotFiller filler;
+    private final StatedKeys statedKeys;
     private final WordsResolver words;
+    private final ConsumerReader consumers;
 
-    private Resolver(ProfileSet set, CodeIndex code, Settings settings) {
+    private Resolver(ProfileSet set, Side side, Settings settings) {
         this.set = set;
-        this.code = code;
-        names = new ClassNames(code, set.packages().stream().map(Written::text).toList());
+        this.side = side;
+        code = side.code();
+        names = new ClassNames(code, set);
         Generics generics = new Generics(code);
         marks = new Marks(set.marks(), names);
         NeedReader needs = new NeedReader(code, generics, marks, slots);
@@ -46,27 +49,28 @@ public final class Resolver {
         filler =
                 new SlotFiller(
                         code, slots, levels, finder, generics, blueprints, factories, filledIn);
-        words =
-                new WordsResolver(
-                        new BindingResolver(
-                                names,
-                                slots,
-                                generics,
-                                blueprints,
-                                factories,
-                                new ValueTypes(code),
-                                new Conversion(code, settings)),
+        Conversion conversion = new Conversion(code, settings);
+        BindingResolver bindings =
+                new BindingResolver(
                         names,
-                        levels,
-                        areas);
+                        slots,
+                        generics,
+                        blueprints,
+                        factories,
+                        new ValueTypes(code),
+                        conversion,
+                        new AnswerCheck(code, names, generics, conversion));
+        statedKeys = new StatedKeys(code, names);
+        words = new WordsResolver(bindings, names, statedKeys, levels, areas);
+        consumers = new ConsumerReader(names, needs, bindings, slots);
     }
 
     /**
-     * Decides what every slot of every profile receives. Loads no class of the user's and runs
-     * none.
+     * Decides what every slot of every profile of a side receives. Loads no class of the user's and
+     * runs none.
      */
-    public static ResolvedSet resolve(ProfileSet set, CodeIndex code, Settings settings) {
-        return new Resolver(set, code, settings).resolve();
+    public static ResolvedSet resolve(ProfileSet set, Side side, Settings settings) {
+        return new Resolver(set, side, settings).resolve();
     }
 
     private ResolvedSet resolve() {
@@ -80,26 +84,30 @@ public final class Resolver {
         List<ResolvedProfile> all = Arrays.asList(profiles);
         EntryFinder finder = new EntryFinder(code, names, marks, all);
         List<ResolvedEntry> entries = set.entry().stream().map(finder::find).toList();
-        List<Integer> entrySlots = entrySlots(entries);
+        List<ResolvedConsumer> stated = set.consumers().stream().map(consumers::read).toList();
+        List<Integer> entrySlots = entrySlots(entries, stated);
         List<Optional<Wiring>> wirings = new ArrayList<>();
         for (ResolvedProfile profile : all) {
             wirings.add(
-                    profile.declared().partial()
+                    profile.declared().partial() || !side.profiles().get(profile.number())
                             ? Optional.empty()
                             : Optional.of(new Wiring(profile, slots, filler, entrySlots)));
         }
         return new ResolvedSet(
                 set,
-                code,
+                side,
                 names,
                 slots,
                 levels,
                 areas,
+                new Lifetimes(code, marks, set.defaultLifetime()),
                 words.unknownPlaces(),
+                statedKeys.unstated(),
                 all,
                 hierarchy.cycles(),
                 emptyAllowed(),
                 entries,
+                stated,
                 wirings);
     }
 
@@ -139,10 +147,21 @@ public final class Resolver {
                 .collect(Collectors.toSet());
     }
 
-    private List<Integer> entrySlots(List<ResolvedEntry> entries) {
+    private List<Integer> entrySlots(List<ResolvedEntry> entries, List<ResolvedConsumer> stated) {
         Set<Integer> distinct = new LinkedHashSet<>();
         for (ResolvedEntry entry : entries) {
             entry.classes().forEach(facts -> distinct.add(slots.number(Slot.of(facts.name()))));
+        }
+        for (ResolvedConsumer consumer : stated) {
+            consumer.sound()
+                    .ifPresent(
+                            blueprint -> {
+                                filler.state(consumer.entryName(), blueprint);
+                                distinct.add(slots.number(Slot.of(consumer.entryName())));
+                                if (consumer.needsObject()) {
+                                    distinct.add(slots.number(Slot.of(blueprint.className())));
+                                }
+                            });
         }
         return List.copyOf(distinct);
     }

@@ -8,7 +8,9 @@ import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.TypeRef.ClassType;
 import dev.patientharbor.resolve.SlotFinder.Found;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -27,6 +29,9 @@ final class SlotFiller {
     private final Variants variants;
     private final FactoryReader factories;
     private final FilledIn filledIn;
+
+    /** What the stated consumers ask for, by their names. */
+    private final Map<String, Blueprint> stated = new HashMap<>();
 
     /** What fills a slot that nothing binds and nothing decorates: the same in every profile. */
     private final List<Outcome> bare = new ArrayList<>();
@@ -50,6 +55,11 @@ final class SlotFiller {
         this.blueprints = blueprints;
         values = new ValueTypes(code);
         variants = new Variants(slots, levels, finder, filledIn, code);
+    }
+
+    /** Has a consumer stand for itself under its name. */
+    void state(String name, Blueprint consumer) {
+        stated.put(name, consumer);
     }
 
     SlotFinder finder() {
@@ -260,6 +270,10 @@ final class SlotFiller {
         }
         if (!(contract instanceof ClassType type)) {
             return Outcome.nothing(Outcome.Kind.UNMET);
+        }
+        Blueprint consumer = stated.get(type.name());
+        if (consumer != null) {
+            return Outcome.object(Optional.empty(), consumer, decorators);
         }
         Optional<ClassFacts> facts = code.find(type.name()).filter(SlotFiller::isConcrete);
         if (facts.isEmpty()) {

@@ -108,6 +108,24 @@ public final class Wiring {
         return reached[place];
     }
 
+    /**
+     * The places in line of what another profile does not have in the same way: all of them for
+     * none.
+     */
+    public int[] unlike(Optional<Wiring> other) {
+        int[] places = new int[count];
+        int found = 0;
+        for (int i = 0; i < count; i++) {
+            int seat = reached[i];
+            if (other.isEmpty()
+                    || seat >= other.get().outcomes.length
+                    || other.get().outcomes[seat] != outcomes[seat]) {
+                places[found++] = i;
+            }
+        }
+        return Arrays.copyOf(places, found);
+    }
+
     /** The reached seats with which something is wrong, in that order. */
     public List<Integer> unsound() {
         return unsound;

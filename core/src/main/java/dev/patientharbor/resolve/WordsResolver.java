@@ -19,9 +19,16 @@ final class WordsResolver {
     private final ClassNames names;
     private final Levels levels;
     private final Areas areas;
+    private final StatedKeys statedKeys;
     private final List<Lookup> unknownPlaces = new ArrayList<>();
 
-    WordsResolver(BindingResolver bindings, ClassNames names, Levels levels, Areas areas) {
+    WordsResolver(
+            BindingResolver bindings,
+            ClassNames names,
+            StatedKeys statedKeys,
+            Levels levels,
+            Areas areas) {
+        this.statedKeys = statedKeys;
         this.bindings = bindings;
         this.names = names;
         this.levels = levels;
@@ -54,6 +61,9 @@ final class WordsResolver {
         if (area.isPresent()) {
             return area;
         }
+        if (names.isThing(place.text())) {
+            return Optional.of(levels.consumer(place.text()));
+        }
         Lookup lookup = names.lookup(place);
         if (lookup.facts().isEmpty()) {
             unknownPlaces.add(lookup);
@@ -63,7 +73,9 @@ final class WordsResolver {
 
     private void add(Words words, int number, int level, ResolvedProfile.Own own) {
         for (Binding binding : words.bindings()) {
-            own.bindings().add(bindings.resolve(binding, number, own.bindings().size(), level));
+            for (Binding one : statedKeys.expand(binding, number)) {
+                own.bindings().add(bindings.resolve(one, number, own.bindings().size(), level));
+            }
         }
         for (Decoration decoration : words.decorations()) {
             own.decorations().add(bindings.resolve(decoration, number, level));

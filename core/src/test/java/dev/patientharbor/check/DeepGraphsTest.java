@@ -7,12 +7,14 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.MadeUpCode;
 import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.Severity;
 import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.HouseMarks;
 import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.Profile;
 import dev.patientharbor.model.ProfileSet;
 import dev.patientharbor.model.Settings;
+import dev.patientharbor.model.Terms;
 import dev.patientharbor.model.Words;
 import dev.patientharbor.model.Written;
 import java.time.Duration;
@@ -42,6 +44,7 @@ class DeepGraphsTest {
                         "test",
                         false,
                         List.of(),
+                        Terms.NONE,
                         new Words(List.of(), List.of(), List.of()),
                         List.of(),
                         at);
@@ -52,6 +55,7 @@ class DeepGraphsTest {
                         List.of(),
                         List.of(),
                         List.of(new Written("p.L0", at)),
+                        List.of(),
                         Lifetime.SHARED,
                         HouseMarks.NONE,
                         List.of(),
@@ -62,13 +66,20 @@ class DeepGraphsTest {
         return Checker.check(set, MadeUpCode.of(classes), Settings.NONE, List.of());
     }
 
+    /** What is told; that all links are classes is noted a hundred thousand times. */
+    private static List<Finding> told(Verdict verdict) {
+        return verdict.allFindings().stream()
+                .filter(one -> one.severity() != Severity.NOTE)
+                .toList();
+    }
+
     @Test
     void a_chain_of_a_hundred_thousand_links_is_complete() {
         assertTimeoutPreemptively(
                 SOON,
                 () -> {
                     Verdict verdict = check(false);
-                    assertEquals(List.of(), verdict.allFindings());
+                    assertEquals(List.of(), told(verdict));
                     assertEquals(LINKS - 1, verdict.profiles().get(0).needs());
                     assertEquals(LINKS - 1, verdict.plan("test").rows().size());
                 });
@@ -79,7 +90,7 @@ class DeepGraphsTest {
         assertTimeoutPreemptively(
                 SOON,
                 () -> {
-                    List<Finding> findings = check(true).allFindings();
+                    List<Finding> findings = told(check(true));
                     assertEquals(1, findings.size());
                     assertEquals("cycle", findings.get(0).kind().id());
                     assertEquals(LINKS, findings.get(0).consumers().size());

@@ -201,7 +201,7 @@ class CodeReaderTest {
         CodeIndex code = read(2, jars.toArray(Path[]::new));
         assertEquals(List.of(), code.findings());
         assertTrue(code.size() > 2000, "read " + code.size());
-        JdkClasses jdk = new JdkClasses();
+        JdkClasses jdk = new JdkClasses(Wanted.NOTHING);
         List<String> unread = new ArrayList<>();
         List<String> names = RealClasses.ofJavaBase();
         for (String name : names) {

@@ -12,7 +12,7 @@ public final class MadeUpCode {
     private MadeUpCode() {}
 
     public static CodeIndex of(List<ClassFacts> classes) {
-        return new CodeIndex(classes, Map.of(), List.of());
+        return new CodeIndex(classes, Map.of(), List.of(), Wanted.NOTHING);
     }
 
     public static ClassFacts contract(String name) {
@@ -54,7 +54,8 @@ public final class MadeUpCode {
                         Optional.of("(" + String.join("", parameters) + ")V"),
                         names,
                         List.of(),
-                        marks);
+                        marks,
+                        List.of());
         return facts(name, Opcodes.ACC_PUBLIC, implemented, List.of(made));
     }
 
@@ -73,6 +74,7 @@ public final class MadeUpCode {
                 Set.of(),
                 Map.of(),
                 List.of(),
-                List.of());
+                List.of(),
+                Map.of());
     }
 }

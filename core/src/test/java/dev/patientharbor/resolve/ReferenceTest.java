@@ -22,7 +22,9 @@ class ReferenceTest {
         int rows = 0;
         for (long seed = first; seed < first + WORLDS; seed++) {
             World world = new World(seed);
-            ResolvedSet set = Resolver.resolve(world.set(), world.code(), Settings.NONE);
+            ResolvedSet set =
+                    Resolver.resolve(
+                            world.set(), Side.ofAll(world.set(), world.code()), Settings.NONE);
             for (Wiring wiring : set.checked()) {
                 String profile = wiring.profile().declared().name();
                 TreeSet<String> expected = named(new Reference(world, profile).rows());

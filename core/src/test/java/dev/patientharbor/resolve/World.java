@@ -15,6 +15,7 @@ import dev.patientharbor.model.Profile;
 import dev.patientharbor.model.ProfileSet;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.Supply;
+import dev.patientharbor.model.Terms;
 import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.With;
 import dev.patientharbor.model.Within;
@@ -219,6 +220,7 @@ final class World {
                             name,
                             false,
                             parents.get(name).stream().map(this::written).toList(),
+                            Terms.NONE,
                             words(said.get(name).get("")),
                             within,
                             next()));
@@ -233,6 +235,7 @@ final class World {
                 List.of(),
                 List.of(),
                 entries,
+                List.of(),
                 Lifetime.SHARED,
                 HouseMarks.NONE,
                 List.of(),

@@ -11,6 +11,7 @@ import java.util.Optional;
 import org.snakeyaml.engine.v2.exceptions.Mark;
 import org.snakeyaml.engine.v2.nodes.MappingNode;
 import org.snakeyaml.engine.v2.nodes.Node;
+import org.snakeyaml.engine.v2.nodes.NodeTuple;
 import org.snakeyaml.engine.v2.nodes.ScalarNode;
 import org.snakeyaml.engine.v2.nodes.SequenceNode;
 import org.snakeyaml.engine.v2.nodes.Tag;
@@ -48,6 +49,17 @@ final class Piece {
 
     boolean isFields() {
         return node instanceof MappingNode;
+    }
+
+    /** Whether it is a map with one of these keys. */
+    boolean hasAny(List<String> keys) {
+        return node instanceof MappingNode map
+                && map.getValue().stream()
+                        .map(NodeTuple::getKeyNode)
+                        .anyMatch(
+                                key ->
+                                        key instanceof ScalarNode text
+                                                && keys.contains(text.getValue()));
     }
 
     /** Whether nothing was written after the key. */

@@ -1,9 +1,6 @@
 package dev.patientharbor.notation;
 
 import dev.patientharbor.finding.Finding;
-import dev.patientharbor.finding.Where;
-import dev.patientharbor.model.HouseMarks;
-import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.ProfileSet;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -13,7 +10,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.Optional;
 
 /** Reads profile files. Has no state; may be used by several threads. */
 public final class ProfileFiles {
@@ -46,28 +42,12 @@ public final class ProfileFiles {
      * @param folder from where its paths start
      */
     public static ProfileFile parse(byte[] bytes, String name, Path folder) {
-        Faults faults = new Faults(name);
-        Optional<Piece> root = YamlText.read(bytes, name, faults);
-        ProfileSet set =
-                root.map(piece -> SetReader.read(piece, faults)).orElseGet(() -> empty(name));
-        List<Finding> findings = new ArrayList<>(faults.all());
-        Map<String, String> settings = SettingsFiles.read(set.settings(), folder, findings);
-        return new ProfileFile(set, settings, findings, folder);
-    }
-
-    private static ProfileSet empty(String name) {
-        return new ProfileSet(
-                name,
-                List.of(),
-                List.of(),
-                List.of(),
-                List.of(),
-                Lifetime.SHARED,
-                HouseMarks.NONE,
-                List.of(),
-                List.of(),
-                List.of(),
-                List.of(),
-                Where.startOf(name));
+        Included files = new Included();
+        files.read(bytes, name, folder);
+        List<Finding> findings = new ArrayList<>(files.findings());
+        ProfileSet set = Joined.of(files.parts(), name, findings);
+        Map<String, String> settings =
+                SettingsFiles.read(set.settings(), files.folders(), findings);
+        return new ProfileFile(set, settings, findings, files.folders());
     }
 }

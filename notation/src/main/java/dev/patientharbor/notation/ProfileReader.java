@@ -1,6 +1,7 @@
 package dev.patientharbor.notation;
 
 import dev.patientharbor.model.Profile;
+import dev.patientharbor.model.Terms;
 import dev.patientharbor.model.Within;
 import dev.patientharbor.model.Words;
 import dev.patientharbor.model.Written;
@@ -26,8 +27,17 @@ final class ProfileReader {
                         all ->
                                 all.fields("within")
                                         .each((place, level) -> within.add(within(place, level))));
+        Terms terms = terms(profile);
         profile.tellUnknown();
-        return new Profile(name.text(), partial, parents, words, within, name.at());
+        return new Profile(name.text(), partial, parents, terms, words, within, name.at());
+    }
+
+    private static Terms terms(Fields profile) {
+        return new Terms(
+                profile.take("code")
+                        .map(one -> one.texts("the place of compiled code, or a list of them")),
+                profile.take("lifetime").flatMap(BindingReader::lifetime),
+                profile.take("eager").map(flag -> flag.flag("eager")));
     }
 
     private static Within within(Written place, Piece piece) {

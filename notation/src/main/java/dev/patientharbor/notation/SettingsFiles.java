@@ -17,11 +17,12 @@ final class SettingsFiles {
 
     private SettingsFiles() {}
 
-    static Map<String, String> read(List<Written> files, Path folder, List<Finding> findings) {
+    static Map<String, String> read(
+            List<Written> files, Map<String, Path> folders, List<Finding> findings) {
         Map<String, String> settings = new HashMap<>();
         for (Written file : files) {
             Properties properties = new Properties();
-            try (Reader text = Files.newBufferedReader(folder.resolve(file.text()))) {
+            try (Reader text = Files.newBufferedReader(ProfileFile.path(file, folders))) {
                 properties.load(text);
             } catch (IOException | IllegalArgumentException fault) {
                 findings.add(

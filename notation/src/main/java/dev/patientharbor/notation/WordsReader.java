@@ -2,10 +2,12 @@ package dev.patientharbor.notation;
 
 import dev.patientharbor.model.Binding;
 import dev.patientharbor.model.Decoration;
+import dev.patientharbor.model.Key;
 import dev.patientharbor.model.Reach;
 import dev.patientharbor.model.Reach.Range;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.SlotParser;
+import dev.patientharbor.model.Supply;
 import dev.patientharbor.model.Words;
 import dev.patientharbor.model.Written;
 import java.util.ArrayList;
@@ -36,7 +38,30 @@ final class WordsReader {
     private void binding(Written slot, Piece supply) {
         slot(slot, faults)
                 .flatMap(one -> BindingReader.read(one, slot.at(), supply))
+                .filter(this::isOfItsKind)
                 .ifPresent(bindings::add);
+    }
+
+    /** Every key of a contract is bound by classes that state theirs, and by nothing else. */
+    private boolean isOfItsKind(Binding binding) {
+        boolean every = binding.slot().key().filter(Key::isEvery).isPresent();
+        boolean stated = binding.supply() instanceof Supply.ByStatedKey;
+        if (every != stated) {
+            String contract = binding.slot().contract().text();
+            faults.malformed(
+                    binding.at(),
+                    every
+                            ? contract + "@* stands for every key, and no one class fills them all."
+                            : "Classes that state their keys fill every key of a contract, not "
+                                    + binding.slot().text()
+                                    + " alone.",
+                    every
+                            ? "bind one key, or use keyed-by: METHOD with classes: [CLASS, …]"
+                            : "write "
+                                    + contract
+                                    + "@*: { keyed-by: METHOD, classes: [CLASS, …] }");
+        }
+        return every == stated;
     }
 
     private void decoration(Written slot, Piece list) {

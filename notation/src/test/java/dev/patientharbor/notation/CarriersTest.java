@@ -105,7 +105,7 @@ class CarriersTest {
                                   base:
                                     bindings: { Feed@c: Coast, Feed@a: Mud, Feed@b: Sea }
                                     decorators: { Feed@b: [Cache] }
-                                  child: { extends: base, bindings: { Feed@d: Calm, Feed@a: { stub: Calm } } }
+                                  child: { extends: base, bindings: { Feed@d: { stub: Calm }, Feed@a: { stub: Calm } } }
                                   again:
                                     extends: child
                                     bindings: { Feed@c: removed }
@@ -117,16 +117,16 @@ class CarriersTest {
                 List.of("c real Coast", "a real Mud", "b Cache > real Sea"),
                 elements(it, "base", "Desk.all"));
         assertEquals(
-                List.of("c real Coast", "a stub Calm", "b Cache > real Sea", "d real Calm"),
+                List.of("c real Coast", "a stub Calm", "b Cache > real Sea", "d stub Calm"),
                 elements(it, "child", "Desk.all"));
         assertEquals(
-                List.of("a stub Calm", "b Cache > real Sea", "d real Calm"),
+                List.of("a stub Calm", "b Cache > real Sea", "d stub Calm"),
                 elements(it, "again", "Desk.all"));
         assertEquals(
-                List.of("a stub Calm", "b Cache > mock", "d real Calm", "e real Mud"),
+                List.of("a stub Calm", "b Cache > mock", "d stub Calm", "e real Mud"),
                 elements(it, "again", "Shed.all"));
         assertEquals(
-                List.of("a stub Calm", "b Cache > real Sea", "d real Calm", "c real Coast"),
+                List.of("a stub Calm", "b Cache > real Sea", "d stub Calm", "c real Coast"),
                 elements(it, "last", "Desk.all"));
     }
 

@@ -7,6 +7,7 @@ import dev.patientharbor.check.Verdict;
 import dev.patientharbor.code.CodeReader;
 import dev.patientharbor.code.CodeRoot;
 import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.Severity;
 import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.Written;
 import dev.patientharbor.plan.Answer;
@@ -16,6 +17,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.TreeSet;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 
 /**
@@ -73,9 +75,19 @@ final class Situation {
         return this;
     }
 
-    /** Each finding as line and id, or class and id. */
+    /** Each error and warning as line and id, or class and id. */
     TreeSet<String> told() {
+        return places(one -> one.severity() != Severity.NOTE);
+    }
+
+    /** Each note in the same way. */
+    TreeSet<String> noted() {
+        return places(one -> one.severity() == Severity.NOTE);
+    }
+
+    private TreeSet<String> places(Predicate<Finding> wanted) {
         return verdict.allFindings().stream()
+                .filter(wanted)
                 .map(
                         one ->
                                 one.at().match(in -> "" + in.line(), in -> in.className())

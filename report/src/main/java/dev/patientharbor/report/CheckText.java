@@ -56,7 +56,7 @@ public final class CheckText {
             if (!heading.equals(above)) {
                 page.blank().line(0).put(Tone.TITLE, heading).end();
                 above = heading;
-            } else {
+            } else if (!cause.isNote()) {
                 page.blank();
             }
             finding(cause.finding());
@@ -94,7 +94,11 @@ public final class CheckText {
     }
 
     /** One cause, and the profiles that meet it. */
-    private record Once(Finding finding, List<String> profiles) {}
+    private record Once(Finding finding, List<String> profiles) {
+        boolean isNote() {
+            return finding.severity() == Severity.NOTE;
+        }
+    }
 
     private List<Once> causes() {
         Map<String, Once> causes = new LinkedHashMap<>();
@@ -112,18 +116,25 @@ public final class CheckText {
                         .add(profile.name());
             }
         }
-        // Those of the same profiles together, in the order in which the first of them comes.
+        // Those of the same profiles together, in the order in which the first of them comes;
+        // notes after all that is wrong.
+        List<Once> all = new ArrayList<>(together(causes.values(), false));
+        all.addAll(together(causes.values(), true));
+        return all;
+    }
+
+    private static List<Once> together(Collection<Once> causes, boolean notes) {
         Map<List<String>, List<Once>> together = new LinkedHashMap<>();
-        causes.values()
-                .forEach(
-                        one ->
-                                together.computeIfAbsent(one.profiles(), same -> new ArrayList<>())
-                                        .add(one));
+        for (Once one : causes) {
+            if (one.isNote() == notes) {
+                together.computeIfAbsent(one.profiles(), same -> new ArrayList<>()).add(one);
+            }
+        }
         return together.values().stream().flatMap(List::stream).toList();
     }
 
     private void finding(Finding finding) {
-        Severity severity = finding.kind().severity();
+        Severity severity = finding.severity();
         page.line(2)
                 .put(tone(severity), severity.word())
                 .put(Tone.TITLE, finding.kind().id())
@@ -131,6 +142,9 @@ public final class CheckText {
                 .put(Tone.QUIET, finding.at().text())
                 .end();
         page.line(LABEL).put(finding.message()).end();
+        if (severity == Severity.NOTE) {
+            return; // nothing is wrong: in a word is enough
+        }
         List<String> consumers = finding.consumers();
         List<Detail> details = new ArrayList<>();
         if (consumers.size() > 1) {
@@ -160,10 +174,7 @@ public final class CheckText {
                 checked == 0
                         ? "No profile was checked"
                         : incomplete == 0
-                                ? (checked == 1
-                                                ? "The profile is"
-                                                : "All " + checked + " profiles are")
-                                        + " complete"
+                                ? all(checked) + " complete"
                                 : incomplete
                                         + " of "
                                         + Words.count(checked, "profile")
@@ -172,11 +183,16 @@ public final class CheckText {
         return profiles + (findings.isEmpty() ? "." : ": " + findings + ".");
     }
 
+    private static String all(long checked) {
+        return checked == 1
+                ? "The profile is"
+                : checked == 2 ? "Both profiles are" : "All " + checked + " profiles are";
+    }
+
     private static String counts(List<Finding> findings) {
         StringJoiner counts = new StringJoiner(", ");
         for (Severity severity : List.of(Severity.ERROR, Severity.WARNING, Severity.NOTE)) {
-            long number =
-                    findings.stream().filter(one -> one.kind().severity() == severity).count();
+            long number = findings.stream().filter(one -> one.severity() == severity).count();
             if (number > 0) {
                 counts.add(Words.count(number, severity.word()));
             }

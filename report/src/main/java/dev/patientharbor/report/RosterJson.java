@@ -12,6 +12,7 @@ import dev.patientharbor.model.Key;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.AnswerKind;
+import dev.patientharbor.plan.Passed;
 import dev.patientharbor.plan.Plan;
 import dev.patientharbor.plan.Row;
 import java.io.IOException;
@@ -80,7 +81,22 @@ public final class RosterJson {
             }
         }
         json.writeEndArray();
+        json.writeArrayFieldStart("passed");
+        for (Passed passed : plan.map(Plan::passed).orElse(List.of())) {
+            write(passed);
+        }
+        json.writeEndArray();
+        json.writeBooleanField("eager", plan.map(Plan::eager).orElse(false));
         write("findings", profile.findings());
+        json.writeEndObject();
+    }
+
+    private void write(Passed passed) throws IOException {
+        json.writeStartObject();
+        json.writeStringField("consumer", passed.consumer());
+        json.writeStringField("need", passed.name());
+        json.writeStringField("place", passed.place().code());
+        json.writeStringField("type", passed.type().text());
         json.writeEndObject();
     }
 
@@ -121,7 +137,7 @@ public final class RosterJson {
         for (Finding finding : findings) {
             json.writeStartObject();
             json.writeStringField("id", finding.kind().id());
-            json.writeStringField("severity", finding.kind().severity().word());
+            json.writeStringField("severity", finding.severity().word());
             json.writeStringField("message", finding.message());
             json.writeStringField("at", finding.at().text());
             json.writeStringField("cause", finding.cause());

@@ -4,6 +4,7 @@ import dev.patientharbor.check.ProfileVerdict;
 import dev.patientharbor.check.Verdict;
 import dev.patientharbor.finding.Where;
 import dev.patientharbor.plan.Answer;
+import dev.patientharbor.plan.Passed;
 import dev.patientharbor.plan.Plan;
 import dev.patientharbor.plan.Row;
 import java.util.ArrayList;
@@ -11,6 +12,7 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 
 /** The roster for people: consumer by consumer, need by need, profile beside profile. */
@@ -64,16 +66,37 @@ public final class RosterText {
         Map<Need, List<Told>> needs = needs();
         int column = 4 + labelWidth(needs) + 2;
         String above = "";
+        Optional<Row> last = Optional.empty();
         for (Map.Entry<Need, List<Told>> need : needs.entrySet()) {
             String consumer = consumer(need.getKey().row());
             if (!consumer.equals(above)) {
+                passed(last);
+                last = Optional.of(need.getKey().row());
                 page.blank().line(0).put(Tone.TITLE, consumer).end();
                 above = consumer;
             }
             need(need.getKey().row());
             need.getValue().forEach(told -> told(told, column));
         }
+        passed(last);
         return page.toString();
+    }
+
+    /** What the caller of a handler passes, told behind what is supplied to it. */
+    private void passed(Optional<Row> consumer) {
+        Optional<Plan> any = plans.values().stream().findFirst();
+        if (consumer.filter(row -> row.as().isEmpty()).isEmpty() || any.isEmpty()) {
+            return;
+        }
+        for (Passed one : any.get().passed()) {
+            if (one.consumer().equals(consumer.get().consumer())) {
+                page.line(2)
+                        .put(one.name())
+                        .put("· " + one.type().text(verdict::shortName) + " ·")
+                        .put(Tone.QUIET, one.place().words() + ": passed by the caller")
+                        .end();
+            }
+        }
     }
 
     private void heading() {
@@ -87,7 +110,8 @@ public final class RosterText {
                                 column,
                                 Words.count(plan.rows().size(), "need")
                                         + ", fingerprint "
-                                        + plan.fingerprint()));
+                                        + plan.fingerprint()
+                                        + (plan.eager() ? ", created at the start" : "")));
         page.line(2).put(Tone.QUIET, ":33:7 is a place in " + verdict.file()).end();
     }
 

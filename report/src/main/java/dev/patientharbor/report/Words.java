@@ -75,6 +75,9 @@ final class Words {
         if (answer.kind() == AnswerKind.ABSENT) {
             return "absent, by permission";
         }
+        if (answer.kind() == AnswerKind.STUB && answer.implementation().isEmpty()) {
+            return "stub with canned answers";
+        }
         Optional<String> name = answer.implementation().map(one -> maker(verdict, one));
         return answer.kind().word() + name.map(one -> " " + one).orElse("");
     }

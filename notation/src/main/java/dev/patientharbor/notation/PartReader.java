@@ -3,22 +3,23 @@ package dev.patientharbor.notation;
 import dev.patientharbor.model.Area;
 import dev.patientharbor.model.FillIn;
 import dev.patientharbor.model.HouseMarks;
+import dev.patientharbor.model.HouseMarks.ScopeMark;
 import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.Profile;
-import dev.patientharbor.model.ProfileSet;
+import dev.patientharbor.model.StatedConsumer;
 import dev.patientharbor.model.Written;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
-/** Reads the file as a whole. */
-final class SetReader {
+/** Reads one file as a whole. */
+final class PartReader {
 
     private static final String VERSION = "1";
 
-    private SetReader() {}
+    private PartReader() {}
 
-    static ProfileSet read(Piece root, Faults faults) {
+    static FilePart read(Piece root, Faults faults) {
         Fields file = root.fields("the profile file");
         Optional<Piece> version = file.take("patient-harbor");
         if (version.isEmpty() && root.isFields()) {
@@ -35,20 +36,18 @@ final class SetReader {
                                         text.at(),
                                         "Version " + text.text() + " of the notation is not known.",
                                         "write patient-harbor: 1"));
-        String title =
-                file.take("title")
-                        .flatMap(piece -> piece.text("a title"))
-                        .map(Written::text)
-                        .orElse(faults.name());
+        Optional<String> title =
+                file.take("title").flatMap(piece -> piece.text("a title")).map(Written::text);
+        List<Written> include = texts(file, "include", "a profile file, or a list of them");
         List<Written> code = texts(file, "code", "the place of compiled code, or a list of them");
         List<Written> settings = texts(file, "settings", "a .properties file, or a list of them");
         List<Written> packages = texts(file, "packages", "a package, or a list of packages");
         List<Written> entry = texts(file, "entry", "a class, a pattern, or a list of them");
-        Lifetime lifetime =
-                file.take("default-lifetime")
-                        .flatMap(BindingReader::lifetime)
-                        .orElse(Lifetime.SHARED);
-        HouseMarks marks = file.take("marks").map(SetReader::marks).orElse(HouseMarks.NONE);
+        List<StatedConsumer> consumers =
+                file.take("consumers").map(ConsumerReader::read).orElse(List.of());
+        Optional<Lifetime> lifetime =
+                file.take("default-lifetime").flatMap(BindingReader::lifetime);
+        HouseMarks marks = file.take("marks").map(PartReader::marks).orElse(HouseMarks.NONE);
         List<Written> mayBeEmpty = texts(file, "may-be-empty", "a slot, or a list of slots");
         List<FillIn> fillIn = fillIn(file);
         List<Area> areas = new ArrayList<>();
@@ -68,19 +67,20 @@ final class SetReader {
                                                                 ProfileReader.read(
                                                                         name, profile))));
         file.tellUnknown();
-        return new ProfileSet(
+        return new FilePart(
                 title,
+                include,
                 code,
                 settings,
                 packages,
                 entry,
+                consumers,
                 lifetime,
                 marks,
                 mayBeEmpty,
                 fillIn,
                 areas,
-                profiles,
-                root.at());
+                profiles);
     }
 
     private static HouseMarks marks(Piece piece) {
@@ -100,8 +100,21 @@ final class SetReader {
                                 "write it as CLASS#METHOD");
             }
         }
+        List<ScopeMark> scopes = new ArrayList<>();
+        marks.take("scope")
+                .ifPresent(
+                        all ->
+                                all.fields("scope")
+                                        .each(
+                                                (mark, lifetime) ->
+                                                        BindingReader.lifetime(lifetime)
+                                                                .map(
+                                                                        one ->
+                                                                                new ScopeMark(
+                                                                                        mark, one))
+                                                                .ifPresent(scopes::add)));
         marks.tellUnknown();
-        return new HouseMarks(inject, key, absent, lookup);
+        return new HouseMarks(inject, key, absent, lookup, scopes);
     }
 
     private static List<FillIn> fillIn(Fields file) {

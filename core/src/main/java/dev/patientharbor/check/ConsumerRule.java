@@ -1,0 +1,73 @@
+package dev.patientharbor.check;
+
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.finding.NearNames;
+import dev.patientharbor.model.Written;
+import dev.patientharbor.plan.Passed;
+import dev.patientharbor.resolve.Blueprint;
+import dev.patientharbor.resolve.BuildFault;
+import dev.patientharbor.resolve.Lookup;
+import dev.patientharbor.resolve.Need;
+import dev.patientharbor.resolve.ResolvedConsumer;
+import dev.patientharbor.resolve.ResolvedSet;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Tells stated consumers that name no class or no method, or parameters that are not there. */
+final class ConsumerRule implements Rule {
+
+    @Override
+    public void check(ResolvedSet set, Reporter reporter) {
+        for (ResolvedConsumer consumer : set.consumers()) {
+            for (Lookup name : consumer.names()) {
+                if (name.facts().isEmpty()) {
+                    reporter.report(NamesRule.finding(set, name));
+                }
+            }
+            consumer.blueprint()
+                    .flatMap(Blueprint::fault)
+                    .ifPresent(fault -> reporter.report(noMethod(consumer, fault)));
+            for (Written parameter : consumer.unknown()) {
+                reporter.report(noParameter(consumer, parameter));
+            }
+        }
+    }
+
+    private static Finding noMethod(ResolvedConsumer consumer, BuildFault fault) {
+        Written name = consumer.declared().name();
+        int found = fault.constructors().size();
+        return Finding.of(
+                        FindingKinds.HANDLER_UNFIT,
+                        name.at(),
+                        name.text(),
+                        found == 0
+                                ? name.text() + " is no method of that class."
+                                : name.text()
+                                        + " is the name of "
+                                        + found
+                                        + " methods, and nothing says which one is meant.")
+                .with("do", "name a method that the class declares, and that has no namesake");
+    }
+
+    private static Finding noParameter(ResolvedConsumer consumer, Written parameter) {
+        Written name = consumer.declared().name();
+        List<String> known = new ArrayList<>();
+        consumer.blueprint().stream()
+                .flatMap(one -> one.needs().stream())
+                .map(Need::name)
+                .forEach(known::add);
+        consumer.passed().stream().map(Passed::name).forEach(known::add);
+        return Finding.of(
+                        FindingKinds.HANDLER_UNFIT,
+                        parameter.at(),
+                        name.text() + ' ' + parameter.text(),
+                        name.text()
+                                + " has no parameter "
+                                + parameter.text()
+                                + " for its caller to pass.")
+                .withAny("did you mean", NearNames.of(parameter.text(), known))
+                .withAny("parameters", known)
+                .with("do", "correct the name, or take it out");
+    }
+}

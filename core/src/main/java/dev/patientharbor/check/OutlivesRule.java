@@ -1,0 +1,123 @@
+package dev.patientharbor.check;
+
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.finding.Where;
+import dev.patientharbor.model.Lifetime;
+import dev.patientharbor.resolve.Blueprint;
+import dev.patientharbor.resolve.Outcome;
+import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.resolve.Wiring;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
+
+/**
+ * Tells shared objects that hold, for as long as they live, one that is made to live less long: an
+ * error if that is scoped, a note if it is fresh. Entry consumers are shared; decorators live as
+ * long as what they wrap; what is made when it is asked for is not held.
+ */
+final class OutlivesRule implements Rule {
+
+    @Override
+    public void check(ResolvedSet set, Reporter reporter) {
+        for (Wiring wiring : set.checked()) {
+            if (!holdsAny(set, wiring)) {
+                continue;
+            }
+            Set<Integer> entries = new HashSet<>(wiring.entries());
+            Map<Integer, TreeSet<String>> holders = new TreeMap<>();
+            for (int i = 0; i < wiring.reachedSize(); i++) {
+                int seat = wiring.reached(i);
+                if (entries.contains(seat) || lifetime(set, wiring, seat) == Lifetime.SHARED) {
+                    wiring.eachNeed(
+                            seat,
+                            (consumer, need, asked) -> hold(set, wiring, consumer, asked, holders));
+                }
+            }
+            holders.forEach(
+                    (held, by) -> {
+                        Finding finding = finding(set, wiring, held, List.copyOf(by));
+                        reporter.report(wiring.profile(), finding);
+                    });
+        }
+    }
+
+    /** Whether anything is there that is not shared. */
+    private static boolean holdsAny(ResolvedSet set, Wiring wiring) {
+        for (int i = 0; i < wiring.reachedSize(); i++) {
+            int seat = wiring.reached(i);
+            if (wiring.outcome(seat).isMet() && lifetime(set, wiring, seat) != Lifetime.SHARED) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private static void hold(
+            ResolvedSet set,
+            Wiring wiring,
+            Blueprint consumer,
+            int asked,
+            Map<Integer, TreeSet<String>> holders) {
+        List<Integer> open = new ArrayList<>(List.of(asked));
+        Set<Integer> seen = new HashSet<>(open);
+        for (int i = 0; i < open.size(); i++) {
+            int seat = open.get(i);
+            Outcome outcome = wiring.outcome(seat);
+            if (outcome.isMet()) {
+                if (lifetime(set, wiring, seat) != Lifetime.SHARED) {
+                    holders.computeIfAbsent(seat, one -> new TreeSet<>()).add(consumer.className());
+                }
+            } else if (outcome.kind() != Outcome.Kind.DEFERRED) {
+                outcome.next().filter(seen::add).ifPresent(open::add);
+                if (outcome.kind() == Outcome.Kind.COLLECTION) {
+                    outcome.candidates().stream().filter(seen::add).forEach(open::add);
+                }
+            }
+        }
+    }
+
+    private static Lifetime lifetime(ResolvedSet set, Wiring wiring, int seat) {
+        Outcome outcome = wiring.outcome(seat);
+        return outcome.isMet()
+                ? set.lifetimes().of(outcome, wiring.profile()).lifetime()
+                : Lifetime.FRESH;
+    }
+
+    private static Finding finding(ResolvedSet set, Wiring wiring, int held, List<String> holders) {
+        Wording wording = new Wording(set);
+        Outcome outcome = wiring.outcome(held);
+        Lifetime lifetime = lifetime(set, wiring, held);
+        Where at =
+                outcome.binding()
+                        .map(one -> one.declared().at())
+                        .or(() -> outcome.blueprint().map(one -> Where.classNamed(one.className())))
+                        .orElseThrow();
+        String text = set.text(held);
+        String what = outcome.blueprint().map(set::maker).orElse(text);
+        Finding finding =
+                Finding.of(
+                                FindingKinds.OUTLIVES,
+                                at,
+                                text,
+                                text
+                                        + (what.equals(text) ? "" : " (" + what + ")")
+                                        + " is "
+                                        + lifetime.word()
+                                        + ", and shared objects hold it as long as they live: "
+                                        + wording.list(
+                                                holders.stream().map(wording::shortName).toList())
+                                        + ".")
+                        .with(
+                                "do",
+                                "ask for a Supplier or Provider of it, or give the holder the"
+                                        + " lifetime too")
+                        .touching(holders, List.of());
+        return lifetime == Lifetime.SCOPED ? finding : finding.asNote();
+    }
+}

@@ -1,0 +1,68 @@
+package dev.patientharbor.check;
+
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.model.ImplementationKind;
+import dev.patientharbor.resolve.Blueprint;
+import dev.patientharbor.resolve.ResolvedBinding;
+import dev.patientharbor.resolve.ResolvedProfile;
+import dev.patientharbor.resolve.ResolvedSet;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** Tells classes that one binding calls real and another one a fake or a stub. */
+final class TwoKindsRule implements Rule {
+
+    @Override
+    public void check(ResolvedSet set, Reporter reporter) {
+        Map<String, ResolvedBinding> first = new HashMap<>();
+        for (ResolvedProfile owner : set.profiles()) {
+            for (ResolvedBinding binding : owner.own()) {
+                Optional<String> maker = maker(binding);
+                if (maker.isEmpty()) {
+                    continue;
+                }
+                ResolvedBinding before = first.putIfAbsent(maker.get(), binding);
+                if (before != null && isReal(before) != isReal(binding)) {
+                    reporter.report(
+                            owner,
+                            profile -> Inheritance.holdsFor(binding, profile),
+                            List.of(),
+                            finding(set, maker.get(), before, binding));
+                }
+            }
+        }
+    }
+
+    private static Optional<String> maker(ResolvedBinding binding) {
+        return binding.blueprint().map(Blueprint::maker);
+    }
+
+    private static boolean isReal(ResolvedBinding binding) {
+        return word(binding) == ImplementationKind.REAL;
+    }
+
+    private static ImplementationKind word(ResolvedBinding binding) {
+        return binding.declared().supply().kind().orElse(ImplementationKind.REAL);
+    }
+
+    private static Finding finding(
+            ResolvedSet set, String maker, ResolvedBinding before, ResolvedBinding binding) {
+        String name = set.names().shortName(maker);
+        return Finding.of(
+                        FindingKinds.TWO_KINDS,
+                        binding.declared().at(),
+                        maker,
+                        name
+                                + " is called "
+                                + word(binding).word()
+                                + " here, and "
+                                + word(before).word()
+                                + " at "
+                                + before.declared().at().text()
+                                + ".")
+                .with("do", "call it the same wherever it is bound");
+    }
+}

@@ -1,0 +1,74 @@
+package dev.patientharbor.model;
+
+import dev.patientharbor.finding.Where;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+
+/**
+ * The answers of one method of a stub that needs no class.
+ *
+ * @param method the name of the method
+ * @param cases what it answers, the first case that fits a call
+ */
+public record Canned(Written method, List<Case> cases) {
+    public Canned {
+        cases = List.copyOf(cases);
+    }
+
+    /**
+     * One case.
+     *
+     * @param given the arguments for which it holds; empty if for all
+     * @param answer what is answered
+     * @param at where it stands
+     */
+    public record Case(Optional<List<Given>> given, Response answer, Where at) {
+        public Case {
+            given = given.map(List::copyOf);
+        }
+
+        String says() {
+            return given.map(all -> all.stream().map(Given::says).toList() + " -> ").orElse("")
+                    + answer.says();
+        }
+    }
+
+    /** What a call gets. */
+    public sealed interface Response {
+
+        /** It as text: equal for equal responses. */
+        String says();
+
+        /** One after the other, the last one from then on; a plain answer is one alone. */
+        record Answers(List<Given> inOrder) implements Response {
+            public Answers {
+                inOrder = List.copyOf(inOrder);
+            }
+
+            @Override
+            public String says() {
+                return inOrder.stream().map(Given::says).toList().toString();
+            }
+        }
+
+        /**
+         * A failure.
+         *
+         * @param type the exception
+         * @param saying its message, if it has one
+         */
+        record Fails(Written type, Optional<Written> saying) implements Response {
+            @Override
+            public String says() {
+                return "fails " + type.text() + saying.map(one -> ": " + one.text()).orElse("");
+            }
+        }
+    }
+
+    /** The answers as text: equal for equal answers. */
+    String says() {
+        return method.text()
+                + cases.stream().map(Case::says).collect(Collectors.joining(", ", "(", ")"));
+    }
+}

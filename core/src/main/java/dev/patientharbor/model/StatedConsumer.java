@@ -1,0 +1,38 @@
+package dev.patientharbor.model;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/** A consumer that the set itself states, since no class file says that it is one. */
+public sealed interface StatedConsumer {
+
+    Written name();
+
+    /**
+     * What is no class, such as a page template or a script.
+     *
+     * @param name what people call it
+     * @param needs what it asks for, by the name it uses, in order
+     */
+    record Thing(Written name, Map<String, Slot> needs) implements StatedConsumer {
+        public Thing {
+            needs = new LinkedHashMap<>(needs);
+        }
+    }
+
+    /**
+     * A method whose parameters are supplied, but for those that its caller passes.
+     *
+     * @param name the method as written, {@code CLASS#METHOD}
+     * @param holder the class whose method it is
+     * @param method the name of the method
+     * @param passed the names of the parameters that the caller passes
+     */
+    record Handler(Written name, Written holder, String method, List<Written> passed)
+            implements StatedConsumer {
+        public Handler {
+            passed = List.copyOf(passed);
+        }
+    }
+}

@@ -1,0 +1,87 @@
+package dev.patientharbor.resolve;
+
+import dev.patientharbor.code.AnnotationFacts;
+import dev.patientharbor.code.ClassFacts;
+import dev.patientharbor.code.CodeIndex;
+import dev.patientharbor.model.Lifetime;
+import dev.patientharbor.plan.LifetimeChoice;
+import dev.patientharbor.plan.LifetimeChoice.By;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * Says how long what fills a slot lives: as its binding says; else as a mark on its class says
+ * (Jakarta Dependency Injection: {@code Singleton} and other scope marks, which subclasses do not
+ * inherit); else as the profile says; else as the set says.
+ */
+public final class Lifetimes {
+
+    private final CodeIndex code;
+    private final Marks marks;
+    private final Lifetime defaultLifetime;
+    private final Map<String, Boolean> scopeMarks = new HashMap<>();
+
+    Lifetimes(CodeIndex code, Marks marks, Lifetime defaultLifetime) {
+        this.code = code;
+        this.marks = marks;
+        this.defaultLifetime = defaultLifetime;
+    }
+
+    /** The lifetime of what fills a slot in a profile, and what decided it. */
+    public LifetimeChoice of(Outcome outcome, ResolvedProfile profile) {
+        Optional<LifetimeChoice> own = outcome.ownLifetime();
+        if (own == null) {
+            own = own(outcome);
+            outcome.ownLifetime(own);
+        }
+        return own.isPresent() ? own.get() : usual(profile);
+    }
+
+    private Optional<LifetimeChoice> own(Outcome outcome) {
+        return outcome.binding()
+                .flatMap(binding -> binding.declared().lifetime())
+                .map(lifetime -> new LifetimeChoice(lifetime, By.BINDING))
+                .or(
+                        () ->
+                                outcome.blueprint()
+                                        .filter(one -> one.method().isEmpty())
+                                        .flatMap(one -> marked(one.facts()))
+                                        .map(lifetime -> new LifetimeChoice(lifetime, By.MARK)));
+    }
+
+    private LifetimeChoice usual(ResolvedProfile profile) {
+        Optional<Lifetime> said = profile.lifetime();
+        return said.isPresent()
+                ? new LifetimeChoice(said.get(), By.PROFILE)
+                : new LifetimeChoice(defaultLifetime, By.DEFAULT);
+    }
+
+    private Optional<Lifetime> marked(ClassFacts facts) {
+        if (Marks.isSingleton(facts.annotations())) {
+            return Optional.of(Lifetime.SHARED);
+        }
+        return facts.annotations().stream().flatMap(mark -> marks.scope(mark).stream()).findFirst();
+    }
+
+    /** The scope marks on a class for which the file has no lifetime. */
+    public List<String> unmapped(ClassFacts facts) {
+        if (Marks.isSingleton(facts.annotations())) {
+            return List.of();
+        }
+        return facts.annotations().stream()
+                .filter(mark -> marks.scope(mark).isEmpty() && isScope(mark))
+                .map(AnnotationFacts::type)
+                .toList();
+    }
+
+    private boolean isScope(AnnotationFacts mark) {
+        return scopeMarks.computeIfAbsent(
+                mark.type(),
+                type ->
+                        code.find(type)
+                                .filter(facts -> Marks.isScope(facts.annotations()))
+                                .isPresent());
+    }
+}

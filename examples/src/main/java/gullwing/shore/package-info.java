@@ -1,0 +1,2 @@
+/** What only the shore has. */
+package gullwing.shore;

@@ -1,0 +1,69 @@
+package dev.patientharbor.notation;
+
+import dev.patientharbor.model.Slot;
+import dev.patientharbor.model.StatedConsumer;
+import dev.patientharbor.model.StatedConsumer.Handler;
+import dev.patientharbor.model.StatedConsumer.Thing;
+import dev.patientharbor.model.Written;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** Reads the consumers that a file states: methods, and what is no class. */
+final class ConsumerReader {
+
+    private static final String NEEDS = "needs";
+    private static final String PASSED = "passed";
+
+    private ConsumerReader() {}
+
+    static List<StatedConsumer> read(Piece piece) {
+        List<StatedConsumer> all = new ArrayList<>();
+        piece.fields("consumers").each((name, consumer) -> all.add(consumer(name, consumer)));
+        return all;
+    }
+
+    private static StatedConsumer consumer(Written name, Piece piece) {
+        Fields fields = piece.fields("the consumer " + name.text());
+        String[] parts = name.text().split("#", -1);
+        boolean isMethod = parts.length == 2 && !parts[0].isBlank() && !parts[1].isBlank();
+        if (isMethod) {
+            List<Written> passed =
+                    fields.take(PASSED)
+                            .map(one -> one.texts("the names of parameters"))
+                            .orElse(List.of());
+            fields.tellUnknown();
+            Written holder = new Written(parts[0].strip(), name.at());
+            return new Handler(name, holder, parts[1].strip(), passed);
+        }
+        Map<String, Slot> needs = new LinkedHashMap<>();
+        Optional<Piece> all = fields.take(NEEDS);
+        if (all.isEmpty()) {
+            piece.faults()
+                    .malformed(
+                            name.at(),
+                            "The consumer " + name.text() + " does not say what it needs.",
+                            "write needs: { NAME: SLOT }, or name a method: CLASS#METHOD");
+        }
+        all.ifPresent(
+                one ->
+                        one.fields(NEEDS)
+                                .each(
+                                        (need, slot) ->
+                                                slot.text("a slot")
+                                                        .flatMap(
+                                                                text ->
+                                                                        WordsReader.slot(
+                                                                                text,
+                                                                                piece.faults()))
+                                                        .ifPresent(
+                                                                read ->
+                                                                        needs.put(
+                                                                                need.text(),
+                                                                                read))));
+        fields.tellUnknown();
+        return new Thing(name, needs);
+    }
+}

@@ -1,0 +1,133 @@
+package dev.patientharbor.notation;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+
+import dev.patientharbor.model.Lifetime;
+import dev.patientharbor.model.Profile;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** One set in several files. */
+class IncludedFilesTest {
+
+    @TempDir Path folder;
+
+    @BeforeEach
+    void folders() throws IOException {
+        Files.createDirectories(folder.resolve("quay/lib"));
+    }
+
+    private void write(String name, String text) throws IOException {
+        Files.writeString(folder.resolve(name), "patient-harbor: 1\n" + text);
+    }
+
+    private ProfileFile read(String name) {
+        return ProfileFiles.read(folder.resolve(name));
+    }
+
+    private List<String> told(ProfileFile file) {
+        String here = folder.toString() + '/';
+        return file.findings().stream()
+                .map(
+                        one ->
+                                one.at().text().replace(here, "")
+                                        + ' '
+                                        + one.kind().id()
+                                        + ": "
+                                        + one.message())
+                .toList();
+    }
+
+    @Test
+    void paths_start_at_the_file_in_which_they_stand_and_a_file_is_read_once() throws IOException {
+        write(
+                "main.yaml",
+                """
+                include: [quay/quay.yaml, quay/base.yaml]
+                title: Main
+                code: [classes]
+                settings: [a.properties]
+                entry: [Desk]
+                profiles: { live: { extends: base } }
+                """);
+        write(
+                "quay/quay.yaml",
+                """
+                include: base.yaml
+                title: Quay
+                code: [lib]
+                settings: [a.properties]
+                default-lifetime: fresh
+                entry: [Shed]
+                areas: { crane: { members: [Shed] } }
+                """);
+        write("quay/base.yaml", "profiles: { base: { partial: true, code: [more] } }\n");
+        Files.writeString(folder.resolve("a.properties"), "x = outer\n");
+        Files.writeString(folder.resolve("quay/a.properties"), "x = inner\ny = inner\n");
+        ProfileFile file = read("main.yaml");
+        assertEquals(List.of(), told(file));
+        assertEquals("Main", file.set().title());
+        assertEquals(Lifetime.FRESH, file.set().defaultLifetime());
+        assertEquals(
+                List.of("base", "live"),
+                file.set().profiles().stream().map(Profile::name).toList());
+        assertEquals(
+                List.of("classes", "quay/lib", "quay/more"),
+                file.codeRoots().stream()
+                        .map(root -> folder.relativize(root.path()).toString())
+                        .toList());
+        assertEquals(
+                List.of("Shed", "Desk"),
+                file.set().entry().stream().map(one -> one.text()).toList());
+        assertEquals("outer", file.settings().find("x").orElseThrow());
+        assertEquals("inner", file.settings().find("y").orElseThrow());
+    }
+
+    @Test
+    void decision_44_what_two_files_define_is_told_and_the_first_is_kept() throws IOException {
+        write(
+                "main.yaml",
+                """
+                include: [other.yaml]
+                areas:
+                  quay: { members: [Desk] }
+                profiles:
+                  live: { bindings: { G: mock } }
+                consumers:
+                  page: { needs: { g: G } }
+                """);
+        write(
+                "other.yaml",
+                """
+                areas: { quay: { members: [Shed] } }
+                profiles: { live: { partial: true } }
+                consumers: { page: { needs: {} } }
+                """);
+        ProfileFile file = read("main.yaml");
+        assertEquals(
+                List.of(
+                        "main.yaml:8:3 defined-twice: The consumer page is defined in two files.",
+                        "main.yaml:4:3 defined-twice: The area quay is defined in two files.",
+                        "main.yaml:6:3 defined-twice: The profile live is defined in two files."),
+                told(file));
+        assertEquals(true, file.set().profiles().get(0).partial());
+    }
+
+    @Test
+    void circles_missing_files_and_faults_are_told_where_they_stand() throws IOException {
+        write("a.yaml", "include: [b.yaml, none.yaml, \"bad\\0name\"]\nprofiles: {}\n");
+        write("b.yaml", "include:\n  - a.yaml\ntittle: B\n");
+        assertEquals(
+                List.of(
+                        "b.yaml:4:1 unknown-word: The key tittle is not known in the profile file.",
+                        "b.yaml:3:5 include-cycle: The file a.yaml includes itself.",
+                        "a.yaml:2:19 malformed-file: The included file none.yaml cannot be read.",
+                        "a.yaml:2:30 malformed-file: The included file bad\0name cannot be read."),
+                told(read("a.yaml")));
+    }
+}

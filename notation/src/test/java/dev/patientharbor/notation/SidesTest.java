@@ -1,0 +1,193 @@
+package dev.patientharbor.notation;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertThrows;
+
+import dev.patientharbor.check.Checker;
+import dev.patientharbor.check.Verdict;
+import dev.patientharbor.code.CodeReader;
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.testing.JavaCode;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.List;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+
+/** Profiles that see different code. */
+class SidesTest {
+
+    private static Path common;
+    private static Path ship;
+    private static Path shore;
+
+    @BeforeAll
+    static void compile() {
+        String contracts =
+                """
+                package p;
+                interface Ledger {} interface Radio {}
+                class Clerk { Clerk(Ledger ledger) {} }
+                """;
+        common = JavaCode.compile(contracts);
+        ship =
+                JavaCode.compile(
+                        contracts
+                                + """
+                                class Relayed implements Ledger { Relayed(Radio radio) {} }
+                                class Both implements Radio {}
+                                class Mate { Mate(Radio radio) {} }
+                                """);
+        shore =
+                JavaCode.compile(
+                        contracts
+                                + """
+                                class Disk implements Ledger {}
+                                class Both implements Ledger {}
+                                """);
+    }
+
+    private static Verdict check(String yaml) {
+        String text =
+                "patient-harbor: 1\npackages: [p]\n"
+                        + yaml.replace("COMMON", common.toString())
+                                .replace("SHIP", ship.toString())
+                                .replace("SHORE", shore.toString());
+        ProfileFile file =
+                ProfileFiles.parse(text.getBytes(StandardCharsets.UTF_8), "f", Path.of(""));
+        return Checker.check(
+                file.set(),
+                CodeReader.readPlaces(file.codeRoots(), file.wanted()),
+                file.settings(),
+                file.findings());
+    }
+
+    private static List<String> told(Verdict verdict, String profile) {
+        return verdict.profiles().stream()
+                .filter(one -> one.name().equals(profile))
+                .flatMap(one -> one.findings().stream())
+                .map(one -> one.kind().id() + ": " + one.message())
+                .toList();
+    }
+
+    private static String detail(Verdict verdict, String label) {
+        return verdict.allFindings().stream()
+                .map(Finding::details)
+                .flatMap(List::stream)
+                .filter(one -> one.label().equals(label))
+                .map(one -> one.text())
+                .findFirst()
+                .orElse("none");
+    }
+
+    @Test
+    void n51_each_side_is_whole_by_itself_with_the_same_consumer() {
+        Verdict verdict =
+                check(
+                        """
+                        code: [COMMON]
+                        entry: [Clerk]
+                        profiles:
+                          ship: { code: [SHIP], bindings: { Ledger: Relayed, Radio: mock } }
+                          shore: { code: [SHORE], bindings: { Ledger: Disk } }
+                        """);
+        assertEquals(List.of(), verdict.allFindings());
+        assertEquals(2, verdict.plan("ship").rows().size());
+        assertEquals(
+                "p.Disk",
+                verdict.plan("shore").rows().get(0).answer().implementation().orElseThrow());
+    }
+
+    @Test
+    void n51_what_one_side_lacks_is_found_although_the_other_has_it() {
+        Verdict verdict =
+                check(
+                        """
+                        code: [COMMON]
+                        entry: [Clerk]
+                        profiles:
+                          ship: { code: [SHIP], bindings: { Ledger: Relayed, Radio: mock } }
+                          shore: { code: [SHORE] }
+                        """);
+        assertEquals(
+                List.of(
+                        "unmet-need: Clerk asks for Ledger (constructor parameter 1, ledger), and"
+                                + " nothing supplies it."),
+                told(verdict, "shore"));
+        assertEquals("bound in another profile: ship", detail(verdict, "reason"));
+        assertEquals(List.of(), told(verdict, "ship"));
+    }
+
+    @Test
+    void n52_a_class_of_another_side_is_named_as_not_present_here() {
+        Verdict verdict =
+                check(
+                        """
+                        code: [COMMON]
+                        entry: [Clerk]
+                        profiles:
+                          ship: { code: [SHIP], bindings: { Ledger: Relayed, Radio: mock } }
+                          shore: { code: [SHORE], bindings: { Ledger: Relayed } }
+                        """);
+        assertEquals(
+                List.of("unknown-class: The class Relayed is not present on this side."),
+                told(verdict, "shore"));
+        assertEquals("ship", detail(verdict, "it is there for"));
+    }
+
+    @Test
+    void what_a_parent_says_is_told_where_it_holds_and_is_not_there() {
+        Verdict verdict =
+                check(
+                        """
+                        code: [COMMON]
+                        entry: [Clerk, Mate]
+                        profiles:
+                          base: { partial: true, bindings: { Ledger: Relayed, Radio: Radiant } }
+                          ship: { extends: base, code: [SHIP] }
+                          shore: { extends: base, code: [SHORE] }
+                          settled: { extends: shore, bindings: { Ledger: Disk } }
+                        """);
+        assertEquals(
+                List.of("unknown-class: No class Radiant is on the code path."),
+                told(verdict, "base"),
+                "no side has it");
+        assertEquals(
+                List.of("unknown-class: The class Relayed is not present on this side."),
+                told(verdict, "shore"));
+        assertEquals(List.of(), told(verdict, "settled"));
+        assertEquals(List.of(), told(verdict, "ship"));
+    }
+
+    @Test
+    void a_class_of_one_name_may_be_another_one_on_each_side() {
+        Verdict verdict =
+                check(
+                        """
+                        entry: [Clerk]
+                        profiles:
+                          ship: { code: [COMMON, SHIP], bindings: { Ledger: Both } }
+                          shore: { code: [COMMON, SHORE], bindings: { Ledger: Both } }
+                        """);
+        assertEquals(
+                List.of("does-not-fit: The class Both is no Ledger, so it cannot fill Ledger."),
+                told(verdict, "ship"));
+        assertEquals(List.of(), told(verdict, "shore"));
+    }
+
+    @Test
+    void n27_a_contract_that_this_side_does_not_have_is_named_with_its_side() {
+        Verdict verdict =
+                check(
+                        """
+                        entry: [Clerk]
+                        profiles:
+                          ship: { code: [SHIP], bindings: { Ledger: Relayed, Radio: Both } }
+                          shore: { code: [SHORE], bindings: { Ledger: Disk, Mate: mock } }
+                        """);
+        assertEquals(
+                List.of("unknown-class: The class Mate is not present on this side."),
+                told(verdict, "shore"));
+        assertThrows(IllegalArgumentException.class, () -> verdict.plan("quay"));
+    }
+}
