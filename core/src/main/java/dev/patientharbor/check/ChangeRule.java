@@ -70,14 +70,14 @@ final class ChangeRule implements Rule {
                                                 + name
                                                 + " does not fill it.")
                                 .with("left open at", binding.declared().at().text())
-                                .withAny("in the code", implementations)
+                                .withAny("in the code", wording.shortNames(implementations))
                                 .with(
                                         "write",
-                                        slot
+                                        wording.toWrite(
+                                                        set.slots()
+                                                                .slot(binding.slot().orElseThrow()))
                                                 + ": "
-                                                + implementations.stream()
-                                                        .findFirst()
-                                                        .orElse("mock")
+                                                + wording.firstToWrite(implementations)
                                                 + "     under "
                                                 + name
                                                 + " › bindings")

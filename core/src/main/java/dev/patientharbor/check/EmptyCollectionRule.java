@@ -40,6 +40,7 @@ final class EmptyCollectionRule implements Rule {
         ResolvedProfile common = wording.common(wirings.stream().map(Wiring::profile).toList());
         TypeRef content = set.content(slot);
         String contract = content.text(wording::shortName);
+        String toWrite = content.text(set.names()::toWrite);
         List<String> implementations = wording.implementations(content);
         for (Wiring wiring : wirings) {
             Impact.Touched touched = reporter.impact(wiring).of(List.of(slot));
@@ -54,19 +55,24 @@ final class EmptyCollectionRule implements Rule {
                                             + " is wanted as "
                                             + set.text(slot)
                                             + ", and none is bound.")
-                            .withAny("in the code", implementations)
+                            .withAny("in the code", wording.shortNames(implementations))
                             .with("reached by", wording.path(wiring, slot))
                             .with(
                                     "write",
-                                    (implementations.isEmpty()
-                                                    ? contract + "@KEY: mock"
-                                                    : contract + "@KEY: " + implementations.get(0))
+                                    line(set, slot, toWrite, wording.firstToWrite(implementations))
                                             + "     under "
                                             + common.declared().name()
                                             + " › bindings, or may-be-empty: ["
-                                            + contract
+                                            + toWrite
                                             + "] in the file")
                             .touching(touched.consumers(), touched.entries()));
         }
+    }
+
+    /** A collection with a key of its own is bound by its members; another one has all variants. */
+    private static String line(ResolvedSet set, int slot, String content, String supply) {
+        return set.slots().slot(slot).key().isPresent()
+                ? new Wording(set).toWrite(set.slots().slot(slot)) + ": { members: [SLOT, …] }"
+                : content + "@KEY: " + supply;
     }
 }

@@ -4,6 +4,7 @@ import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.Slot;
+import dev.patientharbor.model.Supply;
 import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.TypeRef.ClassType;
 import dev.patientharbor.resolve.Blueprint;
@@ -32,17 +33,7 @@ final class FitRule implements Rule {
                             owner,
                             profile -> Inheritance.holdsFor(binding, profile),
                             List.of(slot),
-                            finding(
-                                    wording,
-                                    set.text(slot),
-                                    set.slots().slot(slot),
-                                    binding.implementation()
-                                            .orElseThrow()
-                                            .facts()
-                                            .orElseThrow()
-                                            .name(),
-                                    binding.fit().orElseThrow(),
-                                    binding.declared().at()));
+                            ofBinding(set, wording, binding));
                 }
             }
             for (ResolvedDecoration decoration : owner.ownDecorations()) {
@@ -108,6 +99,45 @@ final class FitRule implements Rule {
         }
     }
 
+    private static Finding ofBinding(ResolvedSet set, Wording wording, ResolvedBinding binding) {
+        int slot = binding.slot().orElseThrow();
+        if (binding.declared().supply() instanceof Supply.Members) {
+            return ofMembers(set, binding);
+        }
+        return finding(
+                wording,
+                set.text(slot),
+                set.slots().slot(slot),
+                binding.implementation().orElseThrow().facts().orElseThrow().name(),
+                binding.fit().orElseThrow(),
+                binding.declared().at());
+    }
+
+    private static Finding ofMembers(ResolvedSet set, ResolvedBinding binding) {
+        int slot = binding.slot().orElseThrow();
+        String content = set.content(slot).text(set.names()::shortName);
+        boolean isMany = !set.content(slot).equals(set.slots().slot(slot).contract());
+        return Finding.of(
+                        FindingKinds.DOES_NOT_FIT,
+                        binding.declared().at(),
+                        set.slots().slot(slot).text() + " members",
+                        isMany
+                                ? "Not every member of "
+                                        + set.text(slot)
+                                        + " is a "
+                                        + content
+                                        + ", with a key if it stands in a map."
+                                : set.text(slot) + " is no collection, so it has no members.")
+                .with(
+                        "members",
+                        String.join(", ", binding.members().stream().map(set::text).toList()))
+                .with(
+                        "do",
+                        isMany
+                                ? "list slots whose contract is " + content + " or a class of it"
+                                : "bind a class, or write List<" + content + "> or the like");
+    }
+
     private static Optional<ClassType> asClass(TypeRef type) {
         return type instanceof ClassType named ? Optional.of(named) : Optional.empty();
     }
@@ -132,7 +162,9 @@ final class FitRule implements Rule {
             return finding.with(
                             "looks like",
                             contract + " is a " + name + ": the two are the wrong way round")
-                    .with("write", name + ": " + contract);
+                    .with(
+                            "write",
+                            wording.toWrite(Slot.of(className)) + ": " + wording.toWrite(slot));
         }
         if (!fit.missing().isEmpty()) {
             finding =
@@ -145,6 +177,6 @@ final class FitRule implements Rule {
         List<String> others = wording.implementations(slot.contract());
         return others.isEmpty()
                 ? finding.with("do", "name a class that implements " + contract)
-                : finding.with("in the code", wording.list(others));
+                : finding.with("in the code", wording.list(wording.shortNames(others)));
     }
 }

@@ -15,6 +15,11 @@ final class NamesRule implements Rule {
 
     @Override
     public void check(ResolvedSet set, Reporter reporter) {
+        for (Lookup name : set.otherNames()) {
+            if (name.facts().isEmpty()) {
+                reporter.report(finding(set, name));
+            }
+        }
         for (ResolvedProfile owner : set.profiles()) {
             for (ResolvedBinding binding : owner.own()) {
                 for (Lookup name : binding.names()) {

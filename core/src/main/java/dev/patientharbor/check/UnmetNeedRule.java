@@ -132,7 +132,7 @@ final class UnmetNeedRule implements Rule {
             return "out of reach: " + String.join(", ", outOfReach);
         }
         Slot slot = set.slots().slot(number);
-        if (set.code().find(SlotTable.className(slot.contract())).isEmpty()) {
+        if (isAbsent(set, slot)) {
             return "class absent: "
                     + slot.contract().text()
                     + " is not on the code path"
@@ -141,6 +141,13 @@ final class UnmetNeedRule implements Rule {
         List<String> otherKeys = otherKeys(set, wiring.profile(), number);
         if (!otherKeys.isEmpty()) {
             return "bound under another key: " + String.join(", ", otherKeys);
+        }
+        List<String> filledIn =
+                set.filledUnder(number).stream()
+                        .filter(key -> !key.equals(set.text(number)))
+                        .toList();
+        if (!filledIn.isEmpty()) {
+            return "filled in under another key: " + String.join(", ", filledIn);
         }
         List<String> elsewhere =
                 set.profiles().stream()
@@ -158,6 +165,10 @@ final class UnmetNeedRule implements Rule {
         return elsewhere.isEmpty()
                 ? "never bound"
                 : "bound in another profile: " + String.join(", ", elsewhere);
+    }
+
+    private static boolean isAbsent(ResolvedSet set, Slot slot) {
+        return set.code().find(SlotTable.className(slot.contract())).isEmpty();
     }
 
     private static String where(ResolvedSet set, Slot slot) {
@@ -238,21 +249,25 @@ final class UnmetNeedRule implements Rule {
         String supply =
                 slot.key().isEmpty() && !keys.isEmpty()
                         ? "{ same-as: "
-                                + set.text(new Slot(slot.contract(), Optional.empty()))
+                                + wording.toWrite(new Slot(slot.contract(), Optional.empty()))
                                 + '@'
                                 + keys.get(0)
                                 + " }"
-                        : implementations.isEmpty() ? "mock" : implementations.get(0);
+                        : wording.firstToWrite(implementations);
+        if (isAbsent(set, slot)) {
+            return finding.with("reached by", wording.path(wiring, number))
+                    .with("do", "add the folder or jar that has it to code");
+        }
         return finding.withAny("did you mean", near)
                 .with(
                         "in the code",
                         implementations.isEmpty()
                                 ? "no class that implements it"
-                                : wording.list(implementations))
+                                : wording.list(wording.shortNames(implementations)))
                 .with("reached by", wording.path(wiring, number))
                 .with(
                         "write",
-                        set.text(number)
+                        wording.toWrite(slot)
                                 + ": "
                                 + supply
                                 + "     under "

@@ -3,12 +3,14 @@ package dev.patientharbor.check;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.Where;
+import dev.patientharbor.plan.NeedPlace;
 import dev.patientharbor.resolve.Blueprint;
 import dev.patientharbor.resolve.Need;
 import dev.patientharbor.resolve.Outcome;
 import dev.patientharbor.resolve.ResolvedBinding;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.resolve.Wiring;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
@@ -57,41 +59,91 @@ final class ValueMissingRule implements Rule {
                         .map(one -> one.declared().at())
                         .orElseGet(() -> Wording.at(consumer, need));
         Impact.Touched touched = reporter.impact(wiring).of(List.of(slot));
-        String type = set.text(need.slot());
-        reporter.report(
-                wiring.profile(),
+        Finding told =
                 Finding.of(
                                 FindingKinds.VALUE_MISSING,
                                 at,
                                 consumer.className() + ' ' + need.place().code(),
                                 wording.shortName(consumer.className())
                                         + " asks for "
-                                        + type
+                                        + set.text(need.slot())
                                         + " ("
                                         + wording.place(need)
                                         + "), and there is no value for it.")
-                        .with("reached by", wording.path(wiring, slot))
-                        .with("do", remedy(set, consumer, need, type))
+                        .with("reached by", wording.path(wiring, slot));
+        reporter.report(
+                wiring.profile(),
+                advised(set, wiring, slot, consumer, need, told)
                         .touching(List.of(consumer.className()), touched.entries()));
     }
 
-    private static String remedy(ResolvedSet set, Blueprint consumer, Need need, String type) {
+    /** The parameters of a constructor for which there is no value, by name. */
+    private static List<String> missing(Wiring wiring, int seat, Blueprint consumer) {
+        List<String> names = new ArrayList<>();
+        wiring.eachNeed(
+                seat,
+                (asker, need, asked) -> {
+                    if (asker == consumer
+                            && need.place().kind() == NeedPlace.Kind.CONSTRUCTOR
+                            && wiring.received(asked)
+                                    .map(wiring::outcome)
+                                    .filter(ValueMissingRule::isMissing)
+                                    .isPresent()) {
+                        names.add(need.name());
+                    }
+                });
+        return names;
+    }
+
+    /** How to give the value: by whoever calls, with the constructor, or as a slot of its own. */
+    private static Finding advised(
+            ResolvedSet set, Wiring wiring, int seat, Blueprint consumer, Need need, Finding told) {
         Optional<String> handler =
                 set.consumers().stream()
                         .filter(one -> one.blueprint().filter(own -> own == consumer).isPresent())
                         .map(one -> one.declared().name().text())
                         .findFirst();
-        return handler.map(
-                        name ->
-                                "if its caller passes it: "
-                                        + name
-                                        + ": { passed: ["
-                                        + need.name()
-                                        + "] }     under consumers")
-                .orElse(
-                        "bind "
-                                + type
-                                + ", or put a class that asks for no such value in its place");
+        if (handler.isPresent()) {
+            return told.with(
+                    "do",
+                    "if its caller passes it: "
+                            + handler.get()
+                            + ": { passed: ["
+                            + need.name()
+                            + "] }     under consumers");
+        }
+        String given =
+                "with: { "
+                        + String.join(
+                                ", ",
+                                missing(wiring, seat, consumer).stream()
+                                        .map(name -> name + ": …")
+                                        .toList())
+                        + " }";
+        boolean isCore =
+                wiring.outcome(seat).blueprint().filter(one -> one == consumer).isPresent();
+        if (need.place().kind() != NeedPlace.Kind.CONSTRUCTOR || !isCore) {
+            return told.with(
+                    "do",
+                    "bind "
+                            + set.text(need.slot())
+                            + ", or put a class that asks for no such value in its place");
+        }
+        if (wiring.outcome(seat).binding().isPresent()) {
+            return told.with("write", given + "     in its binding");
+        }
+        Wording wording = new Wording(set);
+        String name = set.names().toWrite(consumer.className());
+        return told.with(
+                "write",
+                wording.toWrite(set.slots().slot(seat))
+                        + ": { class: "
+                        + name
+                        + ", "
+                        + given
+                        + " }     under "
+                        + wiring.profile().declared().name()
+                        + " › bindings");
     }
 
     private static boolean isOf(ResolvedBinding binding, Blueprint consumer) {

@@ -2,6 +2,7 @@ package dev.patientharbor.check;
 
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.finding.Where;
+import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.resolve.Blueprint;
 import dev.patientharbor.resolve.Need;
@@ -11,6 +12,7 @@ import dev.patientharbor.resolve.SlotTable;
 import dev.patientharbor.resolve.Wiring;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.Deque;
 import java.util.List;
 import java.util.Optional;
@@ -33,6 +35,20 @@ final class Wording {
     /** {@code constructor parameter 2, rota}. */
     String place(Need need) {
         return need.place().words() + ", " + need.name();
+    }
+
+    List<String> shortNames(List<String> binaryNames) {
+        return binaryNames.stream().map(this::shortName).toList();
+    }
+
+    /** A slot as the file may write it. */
+    String toWrite(Slot slot) {
+        return slot.text(set.names()::toWrite);
+    }
+
+    /** The first of some classes as the file may write it, else a mock. */
+    String firstToWrite(List<String> binaryNames) {
+        return binaryNames.isEmpty() ? "mock" : set.names().toWrite(binaryNames.get(0));
     }
 
     /** The names, at most six, and how many more there are. */
@@ -92,23 +108,25 @@ final class Wording {
     }
 
     /**
-     * The classes of the code that could stand behind a contract, short names: no decorators and
-     * nothing abstract.
+     * The classes of the code that could stand behind a contract, binary names: no decorators and
+     * nothing abstract, those last that are made of several of the same.
      */
     List<String> implementations(TypeRef contract) {
         String contractClass = SlotTable.className(contract);
         return set.code().subtypesOf(contractClass).stream()
                 .filter(facts -> !facts.isInterface() && !facts.isAbstract() && !facts.isEnum())
                 .filter(facts -> facts.constructors().stream().anyMatch(one -> !one.isPrivate()))
-                .filter(facts -> !wraps(facts, contractClass))
+                .filter(facts -> !asksFor(facts, contractClass, false))
                 .filter(facts -> set.fit(facts.asType(), contract).fits())
-                .map(facts -> shortName(facts.name()))
+                .sorted(Comparator.comparing(facts -> asksFor(facts, contractClass, true)))
+                .map(ClassFacts::name)
                 .toList();
     }
 
-    private static boolean wraps(ClassFacts facts, String contractClass) {
+    private static boolean asksFor(ClassFacts facts, String contractClass, boolean wrapped) {
         return facts.constructors().stream()
                 .flatMap(constructor -> constructor.parameterTypes().stream())
+                .map(type -> wrapped ? ResolvedSet.unwrapped(type) : type)
                 .anyMatch(type -> SlotTable.className(type).equals(contractClass));
     }
 

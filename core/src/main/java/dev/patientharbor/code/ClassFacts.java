@@ -70,6 +70,11 @@ public record ClassFacts(
         return Signatures.typeParameters(signature);
     }
 
+    /** The first bound of each of its type parameters, in order: {@code Object} without a word. */
+    public List<TypeRef> bounds() {
+        return Signatures.bounds(signature);
+    }
+
     /** Its superclass and interfaces with their type arguments, in order. */
     public List<ClassType> supertypes() {
         return Signatures.supertypes(this);

@@ -81,6 +81,41 @@ final class Signatures {
         return names;
     }
 
+    /** The first bound of each type parameter of a class, in order. */
+    static List<TypeRef> bounds(Optional<String> classSignature) {
+        List<TypeRef> bounds = new ArrayList<>();
+        classSignature.ifPresent(
+                signature ->
+                        new SignatureReader(signature)
+                                .accept(
+                                        new Parts() {
+                                            private boolean isFirst;
+
+                                            @Override
+                                            public void visitFormalTypeParameter(String name) {
+                                                isFirst = true;
+                                            }
+
+                                            @Override
+                                            public SignatureVisitor visitClassBound() {
+                                                return new TypeBuilder(this::bound);
+                                            }
+
+                                            @Override
+                                            public SignatureVisitor visitInterfaceBound() {
+                                                return new TypeBuilder(this::bound);
+                                            }
+
+                                            private void bound(TypeRef type) {
+                                                if (isFirst) {
+                                                    bounds.add(type);
+                                                }
+                                                isFirst = false;
+                                            }
+                                        }));
+        return bounds;
+    }
+
     static List<ClassType> supertypes(ClassFacts facts) {
         List<ClassType> types = new ArrayList<>();
         if (facts.signature().isEmpty()) {

@@ -166,6 +166,18 @@ public sealed interface Supply {
         }
     }
 
+    /** Some slots, in order, for a slot whose contract is a collection or a map. */
+    record Members(List<Slot> slots) implements Supply {
+        public Members {
+            slots = List.copyOf(slots);
+        }
+
+        @Override
+        public String words() {
+            return "members " + slots.stream().map(Slot::text).toList();
+        }
+    }
+
     /** Whatever fills another slot: the same instance, not a second one. */
     record SameAs(Slot slot) implements Supply {
         @Override

@@ -169,7 +169,13 @@ public sealed interface TypeRef {
 
         @Override
         public TypeRef bind(Map<String, TypeRef> variables) {
-            return new Wildcard(word, bound.map(type -> type.bind(variables)));
+            return new Wildcard(
+                    word, bound.map(type -> type.bind(variables)).flatMap(Wildcard::one));
+        }
+
+        /** A wildcard in a wildcard stands for its bound. */
+        private static Optional<TypeRef> one(TypeRef type) {
+            return type instanceof Wildcard inner ? inner.bound : Optional.of(type);
         }
 
         @Override

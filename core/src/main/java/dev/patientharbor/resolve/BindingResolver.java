@@ -18,6 +18,7 @@ import dev.patientharbor.model.Written;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 
 /** Looks up the names of bindings and decorations, each once, in the profile in which it stands. */
@@ -60,10 +61,14 @@ final class BindingResolver {
                 binding.supply().target().flatMap(one -> slot(one, binding.at(), lookups));
         Optional<Lookup> implementation = binding.supply().className().map(names::lookup);
         implementation.ifPresent(lookups::add);
+        List<Slot> members = members(binding, lookups);
         failures(binding.supply()).map(names::lookup).forEach(lookups::add);
         Optional<ClassFacts> facts = implementation.flatMap(Lookup::facts);
         Optional<Fit> fit =
-                slot.flatMap(known -> facts.flatMap(one -> fit(binding.supply(), one, known)));
+                slot.flatMap(
+                        known ->
+                                facts.flatMap(one -> fit(binding.supply(), one, known))
+                                        .or(() -> fitOfMembers(binding.supply(), members, known)));
         Optional<Blueprint> blueprint = blueprint(binding, facts, fit);
         With with = binding.with();
         Optional<ValuedBlueprint> valued =
@@ -88,6 +93,7 @@ final class BindingResolver {
                 implementation,
                 fit,
                 valued.map(ValuedBlueprint::blueprint).or(() -> blueprint),
+                members.stream().map(slots::number).toList(),
                 faults,
                 answerFaults(binding.supply(), slot));
     }
@@ -109,6 +115,36 @@ final class BindingResolver {
                         && slot.get().contract() instanceof ClassType contract
                 ? answers.faults(canned.answers(), contract)
                 : List.of();
+    }
+
+    private List<Slot> members(Binding binding, List<Lookup> lookups) {
+        return binding.supply() instanceof Supply.Members members
+                ? members.slots().stream()
+                        .flatMap(one -> slot(one, binding.at(), lookups).stream())
+                        .toList()
+                : List.of();
+    }
+
+    /** Members must fit what the collection holds; a contract that is none holds nothing. */
+    private Optional<Fit> fitOfMembers(Supply supply, List<Slot> members, Slot slot) {
+        if (!(supply instanceof Supply.Members)) {
+            return Optional.empty();
+        }
+        if (!Carrier.holdsMany(slot.contract())) {
+            return Optional.of(new Fit(Optional.empty(), false, Set.of()));
+        }
+        TypeRef content = Carrier.innermost(slot.contract());
+        boolean lacksKey =
+                Carrier.of(slot.contract()).orElseThrow().kind() == Carrier.Kind.MAP
+                        && members.stream().anyMatch(one -> one.key().isEmpty());
+        return lacksKey
+                ? Optional.of(new Fit(Optional.empty(), false, Set.of()))
+                : members.stream()
+                        .map(Slot::contract)
+                        .filter(type -> type instanceof ClassType)
+                        .map(type -> fitting.fit((ClassType) type, content))
+                        .filter(fit -> !fit.fits())
+                        .findFirst();
     }
 
     /** A class is held against the contract, and a factory by what it returns. */
@@ -153,9 +189,9 @@ final class BindingResolver {
     }
 
     /** The number of a slot that is written as text, if it is one and its names are known. */
-    Optional<Integer> slot(Written text) {
+    Optional<Integer> slot(Written text, List<Lookup> lookups) {
         return SlotParser.slot(text.text())
-                .flatMap(slot -> slot(slot, text.at(), new ArrayList<>()))
+                .flatMap(slot -> slot(slot, text.at(), lookups))
                 .map(slots::number);
     }
 

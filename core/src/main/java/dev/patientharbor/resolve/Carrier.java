@@ -4,6 +4,7 @@ import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.TypeRef.ArrayType;
 import dev.patientharbor.model.TypeRef.ClassType;
 import dev.patientharbor.model.TypeRef.Wildcard;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -107,6 +108,16 @@ record Carrier(Kind kind, TypeRef content, Optional<TypeRef> key, String word) {
                 : type;
     }
 
+    /** Whether a type holds several of what is innermost in it. */
+    static boolean holdsMany(TypeRef type) {
+        for (Optional<Carrier> one = of(type); one.isPresent(); one = of(one.get().content())) {
+            if (one.get().kind() == Kind.COLLECTION || one.get().kind() == Kind.MAP) {
+                return true;
+            }
+        }
+        return false;
+    }
+
     /** The innermost type, all wrappings taken off. */
     static TypeRef innermost(TypeRef type) {
         TypeRef at = type;
@@ -114,6 +125,22 @@ record Carrier(Kind kind, TypeRef content, Optional<TypeRef> key, String word) {
             at = one.get().content();
         }
         return at;
+    }
+
+    /** The same wrappings around another innermost type. */
+    static TypeRef around(TypeRef wrapped, TypeRef innermost) {
+        Optional<Carrier> outer = of(wrapped);
+        if (outer.isEmpty()) {
+            return innermost;
+        }
+        TypeRef content = around(outer.get().content(), innermost);
+        if (wrapped instanceof ArrayType) {
+            return new ArrayType(content);
+        }
+        ClassType named = (ClassType) wrapped;
+        List<TypeRef> arguments = new ArrayList<>(named.arguments());
+        arguments.set(arguments.size() - 1, content);
+        return new ClassType(named.name(), arguments);
     }
 
     /** All wrappings of a type as people and programs read them: {@code Map<String,Supplier>}. */

@@ -3,6 +3,7 @@ package dev.patientharbor.resolve;
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.CodeIndex;
 import dev.patientharbor.finding.NearNames;
+import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.ProfileSet;
 import dev.patientharbor.model.SlotParser;
 import dev.patientharbor.model.StatedConsumer;
@@ -101,6 +102,16 @@ public final class ClassNames {
         String simple = simpleName(binaryName);
         List<String> same = bySimpleName().getOrDefault(simple, List.of());
         return same.isEmpty() || same.equals(List.of(binaryName)) ? simple : binaryName;
+    }
+
+    /** The class as a file of this set may write it: short where that is enough to find it. */
+    public String toWrite(String binaryName) {
+        String simple = simpleName(binaryName);
+        return lookup(new Written(simple, Where.classNamed(binaryName)))
+                .facts()
+                .filter(facts -> facts.name().equals(binaryName))
+                .map(facts -> simple)
+                .orElse(binaryName);
     }
 
     /**

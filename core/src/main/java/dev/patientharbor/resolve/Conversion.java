@@ -83,6 +83,8 @@ public final class Conversion {
             constant(given, facts.get(), problems);
         } else if (facts.filter(ClassFacts::isRecord).isPresent()) {
             fields(given, facts.get(), problems);
+        } else if (type.name().equals("java.util.Optional") && type.arguments().size() == 1) {
+            check(given, type.arguments().get(0), problems);
         } else if (type.name().equals("java.util.Map") && type.arguments().size() == 2) {
             entries(given, type, problems);
         } else if (type.arguments().size() == 1 && Carrier.of(type).isPresent()) {

@@ -6,6 +6,7 @@ import dev.patientharbor.code.ExecutableFacts;
 import dev.patientharbor.model.FillIn;
 import dev.patientharbor.model.Key;
 import dev.patientharbor.model.Slot;
+import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.TypeRef.ClassType;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -19,6 +20,7 @@ final class FilledIn {
 
     private final CodeIndex code;
     private final Generics generics;
+    private final Marks marks;
     private final Fitting fitting;
     private final Qualifiers qualifiers;
     private final Set<FillIn> allowed;
@@ -48,6 +50,7 @@ final class FilledIn {
         this.allowed = allowed;
         this.decorators = decorators;
         this.generics = generics;
+        this.marks = marks;
         fitting = new Fitting(generics);
         qualifiers = new Qualifiers(code, marks);
     }
@@ -172,11 +175,20 @@ final class FilledIn {
                 && !facts.isEnum()
                 && !decorators.contains(facts.name())
                 && facts.constructors().stream().anyMatch(one -> !one.isPrivate())
-                && facts.constructors().stream().noneMatch(one -> asksFor(one, contract));
+                && facts.constructors().stream().noneMatch(one -> asksFor(one, contract))
+                && facts.methods().stream()
+                        .filter(one -> marks.isInject(one.annotations()))
+                        .noneMatch(one -> asksFor(one, contract))
+                && facts.fields().stream()
+                        .filter(one -> marks.isInject(one.annotations()))
+                        .noneMatch(one -> isOf(one.type(), contract));
     }
 
-    private static boolean asksFor(ExecutableFacts constructor, String contract) {
-        return constructor.parameterTypes().stream()
-                .anyMatch(type -> type instanceof ClassType one && one.name().equals(contract));
+    private static boolean asksFor(ExecutableFacts executable, String contract) {
+        return executable.parameterTypes().stream().anyMatch(type -> isOf(type, contract));
+    }
+
+    private static boolean isOf(TypeRef type, String contract) {
+        return type instanceof ClassType one && one.name().equals(contract);
     }
 }

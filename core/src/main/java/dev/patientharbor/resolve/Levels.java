@@ -21,6 +21,7 @@ public final class Levels {
         AREA,
         CONSUMER,
         LIMITED,
+        WITHOUT,
         CORE
     }
 
@@ -81,6 +82,24 @@ public final class Levels {
                     levels.add(new Level(making, from.words(), search));
                     return levels.size() - 1;
                 });
+    }
+
+    /** A level as one sees it who is a member of what it asks for: without that slot. */
+    int without(int level, int slot) {
+        Level of = levels.get(level);
+        Making making = new Making(Kind.WITHOUT, of.making().name(), level, List.of(slot));
+        return numbers.computeIfAbsent(
+                making.text(),
+                one -> {
+                    levels.add(new Level(making, of.words(), of.search()));
+                    return levels.size() - 1;
+                });
+    }
+
+    /** The slot that is left out at a level; none for most. */
+    Optional<Integer> leftOut(int level) {
+        Making making = levels.get(level).making();
+        return making.kind() == Kind.WITHOUT ? Optional.of(making.way().get(0)) : Optional.empty();
     }
 
     /** Where what is bound at a level stands without its layers, to be put into others. */

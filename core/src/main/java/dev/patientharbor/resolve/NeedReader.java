@@ -10,6 +10,7 @@ import dev.patientharbor.model.Key;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.TypeRef.ClassType;
+import dev.patientharbor.model.TypeRef.Wildcard;
 import dev.patientharbor.plan.NeedPlace;
 import java.lang.reflect.Modifier;
 import java.util.ArrayList;
@@ -24,6 +25,8 @@ import java.util.Optional;
  * standard says.
  */
 final class NeedReader {
+
+    private static final TypeRef OBJECT = TypeRef.of("java.lang.Object");
 
     private final CodeIndex code;
     private final Generics generics;
@@ -41,15 +44,30 @@ final class NeedReader {
 
     List<Need> needs(ClassFacts facts, ClassType type, ExecutableFacts constructor) {
         List<Need> needs = new ArrayList<>();
-        Map<String, TypeRef> variables = Generics.variables(facts, type);
-        addParameters(constructor, variables, needs, NeedPlace::constructor);
-        List<Member> chain = chain(facts, type);
+        List<Member> chain = chain(facts, open(facts, type));
+        addParameters(constructor, chain.get(0).variables(), needs, NeedPlace::constructor);
         for (int i = chain.size() - 1; i >= 0; i--) {
             addFields(chain.get(i), needs);
             addMethods(chain, i, needs);
             addLookups(chain.get(i).facts(), needs);
         }
         return needs;
+    }
+
+    /** A raw type asks for whatever its type parameters allow. */
+    private static ClassType open(ClassFacts facts, ClassType type) {
+        if (!type.arguments().isEmpty() || facts.signature().isEmpty()) {
+            return type;
+        }
+        List<TypeRef> any =
+                facts.bounds().stream()
+                        .<TypeRef>map(
+                                bound ->
+                                        bound.equals(OBJECT)
+                                                ? new Wildcard("", Optional.empty())
+                                                : new Wildcard("extends", Optional.of(bound)))
+                        .toList();
+        return new ClassType(type.name(), any);
     }
 
     private void addLookups(ClassFacts facts, List<Need> needs) {
@@ -169,7 +187,8 @@ final class NeedReader {
             TypeRef type,
             List<AnnotationFacts> found) {
         Optional<Key> key = qualifiers.key(found);
-        TypeRef asked = marks.mayBeAbsent(found) ? Carrier.mayBeAbsent(type) : type;
+        TypeRef definite = type instanceof Wildcard any ? any.bound().orElse(OBJECT) : type;
+        TypeRef asked = marks.mayBeAbsent(found) ? Carrier.mayBeAbsent(definite) : definite;
         needs.add(new Need(place, name, slots.number(new Slot(asked, key))));
     }
 }

@@ -170,8 +170,8 @@ public final class Outcome {
         return pointing(kind, Optional.empty(), Aim.at(content));
     }
 
-    static Outcome collection(List<Integer> elements) {
-        return pointing(Kind.COLLECTION, Optional.empty(), Aim.at(elements));
+    static Outcome collection(Optional<ResolvedBinding> binding, List<Integer> elements) {
+        return pointing(Kind.COLLECTION, binding, Aim.at(elements));
     }
 
     static Outcome several(List<Integer> candidates) {
@@ -229,7 +229,7 @@ public final class Outcome {
 
     /** Whether nothing is there that a consumer could receive, and nothing is wrong either. */
     boolean isNothing() {
-        return kind == Kind.UNMET && binding.isEmpty()
+        return (kind == Kind.UNMET || kind == Kind.VALUE_MISSING) && binding.isEmpty()
                 || kind == Kind.NONE
                 || kind == Kind.ABSENT
                 || kind == Kind.COLLECTION && candidates().isEmpty();

@@ -17,6 +17,7 @@ public final class ResolvedBinding {
     private final Optional<Lookup> implementation;
     private final Optional<Fit> fit;
     private final Optional<Blueprint> blueprint;
+    private final List<Integer> members;
     private final List<ValueFault> valueFaults;
     private final List<AnswerFault> answerFaults;
     private final Outcome bareOutcome;
@@ -32,9 +33,11 @@ public final class ResolvedBinding {
             Optional<Lookup> implementation,
             Optional<Fit> fit,
             Optional<Blueprint> blueprint,
+            List<Integer> members,
             List<ValueFault> valueFaults,
             List<AnswerFault> answerFaults) {
         this.answerFaults = List.copyOf(answerFaults);
+        this.members = List.copyOf(members);
         this.valueFaults = List.copyOf(valueFaults);
         this.declared = declared;
         this.owner = owner;
@@ -86,6 +89,16 @@ public final class ResolvedBinding {
     /** The number of the slot that it is the same as. */
     public Optional<Integer> target() {
         return target;
+    }
+
+    /** The numbers of the slots that are listed as members. */
+    public List<Integer> members() {
+        return members;
+    }
+
+    /** Whether what fills the slot by it depends on no other slot. */
+    boolean standsAlone() {
+        return target.isEmpty() && !(declared.supply() instanceof Supply.Members);
     }
 
     /** The class that it names, looked up. */

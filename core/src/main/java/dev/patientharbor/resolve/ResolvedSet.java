@@ -19,8 +19,10 @@ import java.util.Set;
  * @param slots the numbers of the slots
  * @param levels the numbers of the levels
  * @param areas the areas and their members
+ * @param filledIn what may fill slots that nothing binds
  * @param lifetimes how long what fills a slot lives
  * @param unknownPlaces names under {@code within} that are no area and no class, looked up
+ * @param otherNames the class names that stand in no profile, area or consumer, looked up
  * @param unstatedKeys classes that should state their keys and do not
  * @param profiles each profile with what it inherits, in the order of the file
  * @param extendsCycles profiles that extend each other in a circle, by number
@@ -37,8 +39,10 @@ public record ResolvedSet(
         SlotTable slots,
         Levels levels,
         Areas areas,
+        FilledIn filledIn,
         Lifetimes lifetimes,
         List<Lookup> unknownPlaces,
+        List<Lookup> otherNames,
         List<StatedKeys.Unstated> unstatedKeys,
         List<ResolvedProfile> profiles,
         List<List<Integer>> extendsCycles,
@@ -48,6 +52,7 @@ public record ResolvedSet(
         List<Optional<Wiring>> wirings) {
     public ResolvedSet {
         unknownPlaces = List.copyOf(unknownPlaces);
+        otherNames = List.copyOf(otherNames);
         profiles = List.copyOf(profiles);
         extendsCycles = List.copyOf(extendsCycles);
         emptyAllowed = Set.copyOf(emptyAllowed);
@@ -89,6 +94,15 @@ public record ResolvedSet(
         }
     }
 
+    /** The slots of a contract, with whatever key, that classes of the code fill by themselves. */
+    public List<String> filledUnder(int slot) {
+        Slot any = new Slot(slots.slot(slot).contract(), Optional.empty());
+        return filledIn.members(any).stream()
+                .map(one -> text(new Slot(any.contract(), one.key())))
+                .distinct()
+                .toList();
+    }
+
     /** Whether a type fits a contract. */
     public Fit fit(ClassType type, TypeRef contract) {
         return new Fitting(new Generics(code())).fit(type, contract);
@@ -128,7 +142,12 @@ public record ResolvedSet(
 
     /** The contract of a slot, all wrappings taken off. */
     public TypeRef content(int slot) {
-        return Carrier.innermost(slots.slot(slot).contract());
+        return unwrapped(slots.slot(slot).contract());
+    }
+
+    /** A type, all wrappings taken off. */
+    public static TypeRef unwrapped(TypeRef type) {
+        return Carrier.innermost(type);
     }
 
     /** A slot as people read it. */

@@ -28,6 +28,8 @@ public final class Resolver {
     private final Areas areas;
     private final Marks marks;
     private final SlotFiller filler;
+    private final FilledIn filledIn;
+    private final List<Lookup> otherNames = new ArrayList<>();
     private final StatedKeys statedKeys;
     private final WordsResolver words;
     private final ConsumerReader consumers;
@@ -43,8 +45,8 @@ public final class Resolver {
         Blueprints blueprints = new Blueprints(needs, marks);
         FactoryReader factories = new FactoryReader(needs, slots);
         areas = new Areas(set.areas(), names, code, levels);
-        SlotFinder finder = new SlotFinder(slots, levels, areas);
-        FilledIn filledIn =
+        SlotFinder finder = new SlotFinder(slots, levels, areas, generics);
+        filledIn =
                 new FilledIn(code, generics, marks, Set.copyOf(set.fillIn()), listedDecorators());
         filler =
                 new SlotFiller(
@@ -93,6 +95,7 @@ public final class Resolver {
                             ? Optional.empty()
                             : Optional.of(new Wiring(profile, slots, filler, entrySlots)));
         }
+        Set<TypeRef> emptyAllowed = emptyAllowed();
         return new ResolvedSet(
                 set,
                 side,
@@ -100,12 +103,14 @@ public final class Resolver {
                 slots,
                 levels,
                 areas,
+                filledIn,
                 new Lifetimes(code, marks, set.defaultLifetime()),
                 words.unknownPlaces(),
+                otherNames,
                 statedKeys.unstated(),
                 all,
                 hierarchy.cycles(),
-                emptyAllowed(),
+                emptyAllowed,
                 entries,
                 stated,
                 wirings);
@@ -142,7 +147,7 @@ public final class Resolver {
 
     private Set<TypeRef> emptyAllowed() {
         return set.mayBeEmpty().stream()
-                .flatMap(text -> words.slot(text).stream())
+                .flatMap(text -> words.slot(text, otherNames).stream())
                 .map(slot -> slots.slot(slot).contract())
                 .collect(Collectors.toSet());
     }

@@ -77,7 +77,7 @@ final class SlotFiller {
         if (level == Levels.WHOLE && profile.isUndecorated()) {
             // The usual case, once for each slot of each profile: nothing is made anew.
             Optional<ResolvedBinding> binding = profile.binding(seat);
-            if (binding.isPresent() && binding.get().target().isEmpty()) {
+            if (binding.isPresent() && binding.get().standsAlone()) {
                 return binding.get().bareOutcome();
             }
         }
@@ -158,12 +158,27 @@ final class SlotFiller {
         if (binding.target().isPresent() && !binding.isBroken()) {
             return Outcome.alias(Optional.of(binding), aim(seat, found, profile));
         }
+        if (binding.declared().supply() instanceof Supply.Members && !binding.isBroken()) {
+            return Outcome.collection(Optional.of(binding), members(seat, binding, profile));
+        }
         List<ResolvedDecorator> decorators = usable(seat, profile);
         Outcome outcome = decorators.isEmpty() ? binding.bareOutcome() : bound(binding, decorators);
         return found.level() == slots.level(seat) || !outcome.isMet()
                 ? outcome
                 : outcome.inLayers(
                         slots.at(seat, levels.core(found.level())), outcome.decorators());
+    }
+
+    /**
+     * The seats of listed members, wrapped as the collection wraps its own, seen from the asker.
+     */
+    private List<Integer> members(int seat, ResolvedBinding binding, ResolvedProfile profile) {
+        TypeRef content = Carrier.of(slots.slot(seat).contract()).orElseThrow().content();
+        return binding.members().stream()
+                .map(slots::slot)
+                .map(one -> new Slot(Carrier.around(content, one.contract()), one.key()))
+                .map(one -> finder.ask(slots.number(one), slots.level(seat), profile))
+                .toList();
     }
 
     /** Where an alias aims: looked up from the asker; the slot itself means the next level out. */
@@ -192,6 +207,9 @@ final class SlotFiller {
         if (supply instanceof Supply.ToFill || supply instanceof Supply.Inherited) {
             return Outcome.of(Outcome.Kind.UNMET, Optional.of(binding));
         }
+        if (supply instanceof Supply.Members) {
+            return Outcome.of(Outcome.Kind.BROKEN, Optional.of(binding));
+        }
         if (supply instanceof Supply.OfValue) {
             return Outcome.value(binding, decorators);
         }
@@ -215,11 +233,11 @@ final class SlotFiller {
             case COLLECTION:
             case MAP:
             default:
-                List<Integer> members = variants.of(carrier, level, profile);
+                List<Integer> members = variants.of(carrier, slot.key(), level, profile);
                 boolean ofValues = members.isEmpty() && values.isValue(slot.contract());
                 return ofValues || carrier.content() instanceof TypeRef.Primitive
                         ? Outcome.nothing(Outcome.Kind.VALUE_MISSING)
-                        : Outcome.collection(members);
+                        : Outcome.collection(Optional.empty(), members);
         }
     }
 

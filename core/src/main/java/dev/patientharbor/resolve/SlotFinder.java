@@ -2,6 +2,7 @@ package dev.patientharbor.resolve;
 
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.model.Reach;
+import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.TypeRef.ClassType;
 import java.util.ArrayList;
 import java.util.List;
@@ -16,8 +17,10 @@ final class SlotFinder {
     private final SlotTable slots;
     private final Levels levels;
     private final Areas areas;
+    private final Generics generics;
 
-    SlotFinder(SlotTable slots, Levels levels, Areas areas) {
+    SlotFinder(SlotTable slots, Levels levels, Areas areas, Generics generics) {
+        this.generics = generics;
         this.slots = slots;
         this.levels = levels;
         this.areas = areas;
@@ -30,11 +33,29 @@ final class SlotFinder {
      * @param consumer the class that asks, the object's or a decorator's
      */
     int seatFor(int seat, ClassFacts consumer, Need need, ResolvedProfile profile) {
+        if (holdsItself(seat, need)) {
+            int from = limited(start(seat, consumer, profile), consumer, need, profile);
+            return ask(need.slot(), levels.without(from, slots.plain(seat)), profile);
+        }
         if (profile.isPlain() && slots.level(seat) == Levels.WHOLE) {
             return ask(need.slot(), Levels.WHOLE, profile);
         }
         int start = start(seat, consumer, profile);
         return ask(need.slot(), limited(start, consumer, need, profile), profile);
+    }
+
+    /**
+     * Whether an object would be a member of a collection that it asks for: what is made of many is
+     * not one of these.
+     */
+    private boolean holdsItself(int seat, Need need) {
+        if (!slots.holdsMany(need.slot())
+                || !(slots.slot(seat).contract() instanceof ClassType itself)) {
+            return false;
+        }
+        TypeRef member = Carrier.innermost(slots.slot(need.slot()).contract());
+        return member.equals(itself)
+                || generics.seenAs(itself, SlotTable.className(member)).type().isPresent();
     }
 
     /**
@@ -94,6 +115,11 @@ final class SlotFinder {
 
     /** The seat of what a slot gives to those who look from a level. */
     int ask(int slot, int level, ResolvedProfile profile) {
+        if (levels.leftOut(level).isPresent()) {
+            int whole = levels.parent(level);
+            boolean isCollected = slots.holdsMany(slot) && find(slot, whole, profile).isEmpty();
+            return isCollected ? slots.at(slot, level) : ask(slot, whole, profile);
+        }
         int from = level;
         if (profile.isPlain() && levels.reachesWhole(level)) {
             from = Levels.WHOLE;

@@ -5,6 +5,7 @@ import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.TypeRef.ClassType;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.BitSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -18,6 +19,7 @@ public final class SlotTable {
     private final Map<Slot, Integer> numbers = new HashMap<>();
     private final Map<Long, Integer> atLevels = new HashMap<>();
     private final List<Slot> slots = new ArrayList<>();
+    private final BitSet many = new BitSet();
     private int[] plain = new int[64];
     private int[] level = new int[64];
     private final Map<String, List<Integer>> byContractClass = new HashMap<>();
@@ -31,6 +33,7 @@ public final class SlotTable {
         }
         int number = add(slot, slots.size(), Levels.WHOLE);
         numbers.put(slot, number);
+        many.set(number, Carrier.holdsMany(slot.contract()));
         List<Integer> same =
                 byContractClass.computeIfAbsent(
                         className(slot.contract()), name -> new ArrayList<>(1));
@@ -66,6 +69,11 @@ public final class SlotTable {
         level[number] = at;
         slots.add(slot);
         return number;
+    }
+
+    /** Whether what stands in a slot holds several others. */
+    boolean holdsMany(int number) {
+        return many.get(plain[number]);
     }
 
     /** The slot, whatever the level. */

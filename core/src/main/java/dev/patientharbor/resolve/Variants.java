@@ -1,6 +1,7 @@
 package dev.patientharbor.resolve;
 
 import dev.patientharbor.code.CodeIndex;
+import dev.patientharbor.model.Key;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.Supply;
 import dev.patientharbor.model.TypeRef;
@@ -41,15 +42,27 @@ final class Variants {
      */
     private record Variant(int slot, ResolvedBinding binding, long[] rank) {}
 
-    /** The seats of the members, in order. */
-    List<Integer> of(Carrier carrier, int level, ResolvedProfile profile) {
+    /** A collection that is asked for by a key has what is bound under that key alone. */
+    private static boolean isOtherKey(Optional<Key> wanted, Optional<Key> key) {
+        return wanted.isPresent() && !wanted.equals(key);
+    }
+
+    /**
+     * The seats of the members, in order.
+     *
+     * @param wanted the key of the collection, if it has one
+     */
+    List<Integer> of(Carrier carrier, Optional<Key> wanted, int level, ResolvedProfile profile) {
         boolean map = carrier.kind() == Carrier.Kind.MAP;
         TypeRef contract = Carrier.innermost(carrier.content());
         List<Variant> all = new ArrayList<>();
         int any = slots.number(new Slot(contract, Optional.empty()));
         for (int slot : List.copyOf(slots.ofSameClass(any))) {
             boolean keyed = slots.slot(slot).key().isPresent();
-            if (slots.slot(slot).contract().equals(contract) && (keyed || !map)) {
+            boolean leftOut =
+                    levels.leftOut(level).filter(one -> one == slot).isPresent()
+                            || isOtherKey(wanted, slots.slot(slot).key());
+            if (!leftOut && slots.slot(slot).contract().equals(contract) && (keyed || !map)) {
                 finder.find(slot, level, profile)
                         .filter(
                                 found ->
@@ -77,7 +90,7 @@ final class Variants {
                 members.add(member(carrier, one.slot(), level, profile));
             }
         }
-        addFilledIn(carrier, contract, direct, level, profile, members);
+        addFilledIn(carrier, contract, wanted, direct, level, profile, members);
         return members;
     }
 
@@ -85,12 +98,16 @@ final class Variants {
     private void addFilledIn(
             Carrier carrier,
             TypeRef contract,
+            Optional<Key> wanted,
             Set<Integer> listed,
             int level,
             ResolvedProfile profile,
             List<Integer> members) {
         boolean map = carrier.kind() == Carrier.Kind.MAP;
         for (FilledIn.Candidate one : filledIn.members(new Slot(contract, Optional.empty()))) {
+            if (isOtherKey(wanted, one.key())) {
+                continue;
+            }
             Slot slot = new Slot(contract, one.key());
             int number = slots.number(slot);
             boolean isListed = finder.find(number, level, profile).isPresent();
@@ -98,7 +115,8 @@ final class Variants {
                 members.add(member(carrier, number, level, profile));
             } else if (one.key().isEmpty() && !map) {
                 int own = slots.number(Slot.of(one.facts().name()));
-                if (!listed.contains(number) || !isListed) {
+                boolean leftOut = levels.leftOut(level).filter(it -> it == own).isPresent();
+                if (!leftOut && (!listed.contains(number) || !isListed)) {
                     members.add(own);
                 }
             }

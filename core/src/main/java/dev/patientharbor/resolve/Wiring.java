@@ -241,7 +241,7 @@ public final class Wiring {
     /** The seats to which the needs of the object in a seat lead, one for each need. */
     public int[] needs(int seat) {
         Outcome outcome = outcomes[seat];
-        if (outcome.asks().length == 0 || isPlain(seat)) {
+        if (outcome.asks().length == 0 || isPlain(seat) && !asksForMany(outcome)) {
             return outcome.asks();
         }
         int[] asked = new int[outcome.asks().length];
@@ -251,6 +251,15 @@ public final class Wiring {
                         asked[next[0]++] =
                                 filler.finder().seatFor(seat, consumer.facts(), need, profile));
         return asked;
+    }
+
+    private boolean asksForMany(Outcome outcome) {
+        for (int asked : outcome.asks()) {
+            if (slots.holdsMany(asked)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private boolean isPlain(int seat) {

@@ -41,8 +41,8 @@ final class WordsResolver {
     }
 
     /** The number of a slot that is written as text, if its names are known. */
-    Optional<Integer> slot(Written text) {
-        return bindings.slot(text);
+    Optional<Integer> slot(Written text, List<Lookup> names) {
+        return bindings.slot(text, names);
     }
 
     ResolvedProfile.Own resolve(Profile profile, int number) {
@@ -90,6 +90,7 @@ final class WordsResolver {
         if (reach.upTo().isPresent() && upTo.isEmpty()) {
             areas.tellUnknown(reach.upTo().get());
         }
-        return new ResolvedReach(reach, level, bindings.slot(reach.need()), upTo);
+        return new ResolvedReach(
+                reach, level, bindings.slot(reach.need(), new ArrayList<>()), upTo);
     }
 }

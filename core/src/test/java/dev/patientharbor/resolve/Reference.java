@@ -55,7 +55,7 @@ final class Reference {
         List<Asks> needs = world.needs.get(className);
         boolean wraps = className.startsWith("p.W");
         for (int i = wraps ? 1 : 0; i < needs.size(); i++) {
-            String asked = describe(needs.get(i), way);
+            String asked = describe(needs.get(i), entry ? "" : slot, way);
             rows.add(
                     className
                             + " "
@@ -94,22 +94,28 @@ final class Reference {
         return here || world.parents.get(at).stream().anyMatch(one -> speaksAt(one, level));
     }
 
-    private String describe(Asks asks, List<String> way) {
+    private String describe(Asks asks, String asker, List<String> way) {
         String slot = asks.contract() + (asks.key().isEmpty() ? "" : "@" + asks.key());
         return switch (asks.carrier()) {
             case "", "Supplier" -> answer(slot, way);
             case "Optional" -> isNothing(slot, way) ? "absent" : answer(slot, way);
-            default -> collection(asks, way);
+            default -> collection(asks, asker, way);
         };
     }
 
-    private String collection(Asks asks, List<String> way) {
+    /** Every variant, or those of the key that is asked for; what is made of them is none. */
+    private String collection(Asks asks, String asker, List<String> way) {
         boolean map = asks.carrier().equals("Map");
         Map<String, long[]> found = new LinkedHashMap<>();
         for (String key : List.of("", "@a", "@b")) {
             String slot = asks.contract() + key;
             Optional<Word<String>> word = nearest(slot, way);
-            if (word.isPresent() && !word.get().what().equals("none") && !(map && key.isEmpty())) {
+            boolean leftOut =
+                    slot.equals(asker) || !asks.key().isEmpty() && !key.equals("@" + asks.key());
+            if (!leftOut
+                    && word.isPresent()
+                    && !word.get().what().equals("none")
+                    && !(map && key.isEmpty())) {
                 found.put(slot, rank(slot, way));
             }
         }

@@ -14,7 +14,16 @@ final class SupplyReader {
 
     private static final String MOCK = "mock";
     private static final List<String> KEYS =
-            List.of("class", "fake", "stub", MOCK, "value", "factory", "same-as", "keyed-by");
+            List.of(
+                    "class",
+                    "fake",
+                    "stub",
+                    MOCK,
+                    "value",
+                    "factory",
+                    "same-as",
+                    "keyed-by",
+                    "members");
 
     private final Fields fields;
     private final Faults faults;
@@ -77,6 +86,7 @@ final class SupplyReader {
         take("value", piece -> Optional.of(new Supply.OfValue(as, piece.given())));
         take("same-as", this::sameAs);
         take("keyed-by", piece -> keyedBy(as, piece));
+        take("members", this::members);
     }
 
     private interface Reading {
@@ -139,6 +149,14 @@ final class SupplyReader {
         return piece.text("a slot")
                 .flatMap(text -> WordsReader.slot(text, faults))
                 .map(Supply.SameAs::new);
+    }
+
+    private Optional<Supply> members(Piece piece) {
+        return Optional.of(
+                new Supply.Members(
+                        piece.texts("a list of slots").stream()
+                                .flatMap(text -> WordsReader.slot(text, faults).stream())
+                                .toList()));
     }
 
     private Optional<Supply> keyedBy(ImplementationKind as, Piece piece) {
