@@ -4,6 +4,7 @@ import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.Where;
+import dev.patientharbor.plan.NeedPlace.Kind;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.resolve.SlotTable;
 import java.util.HashMap;
@@ -25,8 +26,13 @@ final class CannotSwapRule implements Rule {
                         wiring.outcome(seat)
                                 .eachNeed(
                                         (consumer, need) -> {
-                                            if (concrete.computeIfAbsent(
-                                                    need.slot(), slot -> isConcrete(set, slot))) {
+                                            boolean isOwnObject =
+                                                    need.place().kind() == Kind.DECLARED
+                                                            && consumer.method().isPresent();
+                                            if (!isOwnObject
+                                                    && concrete.computeIfAbsent(
+                                                            need.slot(),
+                                                            slot -> isConcrete(set, slot))) {
                                                 askedBy.computeIfAbsent(
                                                                 contract(set, need.slot()),
                                                                 one -> new TreeSet<>())
