@@ -39,6 +39,7 @@ class ProfileFilePageTest {
                         "areas: { a: { x: 1 } }",
                         "marks: { x: 1 }",
                         "profiles: { p: { x: 1 } }",
+                        "profiles: { p: { rules: { x: 1 } } }",
                         "profiles: { p: { within: { a: { x: 1 } } } }",
                         "profiles: { p: { bindings: { G: { stub: A, x: 1 } } } }",
                         "profiles: { p: { bindings: { G: { stub: { m: { answer: 1, x: 1 } } } } }"

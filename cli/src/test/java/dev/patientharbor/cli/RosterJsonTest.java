@@ -57,7 +57,8 @@ class RosterJsonTest {
     }
 
     @Test
-    void every_object_has_the_fields_that_the_page_promises_and_no_others() throws IOException {
+    void decision_41_every_object_has_the_fields_that_the_page_promises_and_no_others()
+            throws IOException {
         JsonNode roster = roster();
         assertEquals(
                 List.of("patientHarborRoster", "title", "profiles", "findings"), names(roster));

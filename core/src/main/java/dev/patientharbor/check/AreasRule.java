@@ -20,6 +20,19 @@ final class AreasRule implements Rule {
         for (Lookup member : set.areas().unknownMembers()) {
             reporter.report(NamesRule.finding(set, member));
         }
+        for (Lookup place : set.areasLikeClasses()) {
+            String text = place.written().text();
+            reporter.report(
+                    Finding.of(
+                                    FindingKinds.AMBIGUOUS_NAME,
+                                    place.written().at(),
+                                    text,
+                                    text + " is an area and a class.")
+                            .with("so", "it is taken for the area")
+                            .with(
+                                    "write",
+                                    place.found().get(0).name() + ", if the class is meant"));
+        }
         for (Lookup place : set.unknownPlaces()) {
             Finding asClass = NamesRule.finding(set, place);
             List<String> near = NearNames.of(place.written().text(), names(set));

@@ -34,8 +34,11 @@ final class RuleCatalog {
                 new HiddenRule(),
                 new OutlivesRule(),
                 new ScopeRule(),
+                new PointlessMarkRule(),
                 new TwoKindsRule(),
                 new SharedTwiceRule(),
-                new CannotSwapRule());
+                new CannotSwapRule(),
+                new DemandRule(),
+                new ExpectationRule());
     }
 }

@@ -33,6 +33,11 @@ final class UnusedBindingRule implements Rule {
                         .flatMap(profile -> profile.clashes().stream())
                         .flatMap(clash -> clash.words().stream())
                         .collect(Collectors.toSet());
+        Set<ResolvedBinding> basis = Collections.newSetFromMap(new IdentityHashMap<>());
+        for (int before = -1; before < basis.size(); ) {
+            before = basis.size();
+            set.profiles().forEach(one -> addBasis(set, one, basis));
+        }
         for (ResolvedProfile owner : set.profiles()) {
             Set<ResolvedBinding> twice = new HashSet<>();
             owner.boundTwice().forEach(twice::addAll);
@@ -46,12 +51,25 @@ final class UnusedBindingRule implements Rule {
                 if (!atFault
                         && !isUsed(set, binding)
                         && !meant.contains(binding)
+                        && !basis.contains(binding)
                         && !isSaidAgain(set, binding)
                         && !unsure.get(owner.number())) {
                     reporter.report(owner, finding(set, owner, binding));
                 }
             }
         }
+    }
+
+    /** What a part change of a used binding keeps of an inherited one is used with it. */
+    private static void addBasis(
+            ResolvedSet set, ResolvedProfile profile, Set<ResolvedBinding> basis) {
+        profile.basis()
+                .forEach(
+                        (change, inherited) -> {
+                            if (basis.contains(change) || isUsed(set, change)) {
+                                basis.add(inherited);
+                            }
+                        });
     }
 
     /** What removes, or leaves open, is no binding that could be used. */

@@ -106,6 +106,8 @@ public final class FindingKinds {
             lifetime("outlives", "A shared object that holds one made to live less long");
     public static final FindingKind SCOPE_UNMAPPED =
             warning("scope-unmapped", "A scope mark for which the file has no lifetime");
+    public static final FindingKind POINTLESS_MARK =
+            warning("pointless-mark", "A mark that says what fills a slot, on an interface");
     public static final FindingKind TWO_KINDS =
             warning(
                     "two-kinds",
@@ -114,6 +116,12 @@ public final class FindingKinds {
             note("shared-twice", "One class in two slots: two instances");
     public static final FindingKind CANNOT_SWAP =
             note("cannot-swap", "A consumer that asks for a class, not for a contract");
+
+    // what a profile demands and expects
+    public static final FindingKind RULE_BROKEN =
+            error("rule-broken", "A rule of the profile that does not hold");
+    public static final FindingKind BROKEN_EXPECTATION =
+            error("broken-expectation", "A consumer that does not receive what is expected");
 
     private FindingKinds() {}
 
@@ -157,8 +165,11 @@ public final class FindingKinds {
                 HIDDEN_BY_NARROWER,
                 OUTLIVES,
                 SCOPE_UNMAPPED,
+                POINTLESS_MARK,
                 TWO_KINDS,
                 SHARED_TWICE,
-                CANNOT_SWAP);
+                CANNOT_SWAP,
+                RULE_BROKEN,
+                BROKEN_EXPECTATION);
     }
 }

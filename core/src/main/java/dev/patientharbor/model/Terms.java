@@ -9,15 +9,23 @@ import java.util.Optional;
  * @param code the compiled code that it sees beside the set's, as written; empty if it says nothing
  * @param lifetime what holds in it where neither a binding nor a mark says otherwise
  * @param eager whether everything is made at the start, rather than when it is first needed
+ * @param demands the rules that hold in it and in all that extend it
+ * @param expectations what it expects its consumers to receive, itself alone
  */
 public record Terms(
-        Optional<List<Written>> code, Optional<Lifetime> lifetime, Optional<Boolean> eager) {
+        Optional<List<Written>> code,
+        Optional<Lifetime> lifetime,
+        Optional<Boolean> eager,
+        List<Demand> demands,
+        List<Expectation> expectations) {
 
     /** Nothing of its own. */
     public static final Terms NONE =
-            new Terms(Optional.empty(), Optional.empty(), Optional.empty());
+            new Terms(Optional.empty(), Optional.empty(), Optional.empty(), List.of(), List.of());
 
     public Terms {
         code = code.map(List::copyOf);
+        demands = List.copyOf(demands);
+        expectations = List.copyOf(expectations);
     }
 }

@@ -20,6 +20,8 @@ import java.util.Optional;
  * @param hides what profiles further up say of the same slot, nearest first
  * @param filledBy what allowed a class of the code to fill the slot, where nothing binds it
  * @param elements the members of a collection, in order
+ * @param behind what is behind an implementation that only passes on, or that a factory makes
+ * @param given what is given to it, as it is written, settings by their names; blank for nothing
  * @param fills where the received object stands: the slot that is asked for, or the one that stands
  *     in for it; empty where nothing is received
  */
@@ -33,6 +35,8 @@ public record Answer(
         List<Hidden> hides,
         Optional<FillIn> filledBy,
         List<Element> elements,
+        Optional<Behind> behind,
+        String given,
         Optional<Seat> fills) {
     public Answer {
         elements = List.copyOf(elements);
@@ -41,10 +45,18 @@ public record Answer(
     }
 
     /**
+     * What is at the end of the line.
+     *
+     * @param kind what it is
+     * @param implementation its class; empty for a mock and canned answers
+     */
+    public record Behind(AnswerKind kind, Optional<String> implementation) {}
+
+    /**
      * A binding that another one hides.
      *
      * @param supply what it would have supplied, in a word
-     * @param at where it stands
+     * @param at where it stands; the class for one that would fill the slot by its mark
      */
     public record Hidden(String supply, Where at) {}
 
@@ -77,6 +89,8 @@ public record Answer(
                 hides,
                 filledBy,
                 members,
+                behind,
+                given,
                 fills);
     }
 
@@ -92,6 +106,8 @@ public record Answer(
                 hides,
                 filledBy,
                 elements,
+                behind,
+                given,
                 fills);
     }
 

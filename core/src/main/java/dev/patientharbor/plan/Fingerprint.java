@@ -17,8 +17,9 @@ final class Fingerprint {
 
     private Fingerprint() {}
 
-    static String of(List<Row> rows) {
+    static String of(List<Row> rows, boolean eager) {
         MessageDigest digest = sha256();
+        digest.update((byte) (eager ? 1 : 0));
         for (Row row : rows) {
             Answer answer = row.answer();
             String decided =
@@ -46,7 +47,8 @@ final class Fingerprint {
                                 String.join(">", answer.decorators()),
                                 answer.lifetime()
                                         .map(choice -> choice.lifetime().word())
-                                        .orElse("")));
+                                        .orElse(""),
+                                answer.given()));
         for (Answer.Element element : answer.elements()) {
             text.append("\t[").append(element.key().map(Key::written).orElse(""));
             text.append('\t').append(element.carrier().orElse(""));

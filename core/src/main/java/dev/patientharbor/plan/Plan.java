@@ -19,6 +19,6 @@ public record Plan(String profile, List<Row> rows, List<Passed> passed, boolean 
 
     /** A short text that is equal for equal decisions, wherever they were made. */
     public String fingerprint() {
-        return Fingerprint.of(rows);
+        return Fingerprint.of(rows, eager);
     }
 }

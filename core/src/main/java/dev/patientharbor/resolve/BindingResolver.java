@@ -195,6 +195,11 @@ final class BindingResolver {
                 .map(slots::number);
     }
 
+    /** The number of a slot in the whole profile, if its names are known. */
+    Optional<Integer> number(Slot written, Where at, List<Lookup> lookups) {
+        return slot(written, at, lookups).map(slots::number);
+    }
+
     private int number(Slot slot, int level) {
         return slots.at(slots.number(slot), level);
     }

@@ -11,6 +11,7 @@ import java.util.Optional;
  * @param facts the class
  * @param type the class with its type arguments
  * @param method the method that makes it; empty for a constructor
+ * @param makes the class that the method says it returns
  * @param needs what it asks for, in order of construction; nothing if it cannot be built
  * @param fault why it cannot be built
  */
@@ -18,6 +19,7 @@ public record Blueprint(
         ClassFacts facts,
         ClassType type,
         Optional<String> method,
+        Optional<String> makes,
         List<Need> needs,
         Optional<BuildFault> fault) {
     public Blueprint {
@@ -26,13 +28,24 @@ public record Blueprint(
 
     static Blueprint byConstructor(
             ClassFacts facts, ClassType type, List<Need> needs, Optional<BuildFault> fault) {
-        return new Blueprint(facts, type, Optional.empty(), needs, fault);
+        return new Blueprint(facts, type, Optional.empty(), Optional.empty(), needs, fault);
     }
 
     /** An object that a method of a class makes. */
     static Blueprint byMethod(
             ClassFacts facts, String method, List<Need> needs, Optional<BuildFault> fault) {
-        return new Blueprint(facts, facts.asType().raw(), Optional.of(method), needs, fault);
+        return new Blueprint(
+                facts, facts.asType().raw(), Optional.of(method), Optional.empty(), needs, fault);
+    }
+
+    /** The same with other needs. */
+    Blueprint withNeeds(List<Need> others) {
+        return new Blueprint(facts, type, method, makes, others, fault);
+    }
+
+    /** The same, and what the method says it returns. */
+    Blueprint making(Optional<String> className) {
+        return new Blueprint(facts, type, method, className, needs, fault);
     }
 
     /** What makes it, as programs read it: a class, or {@code Class#method}. */

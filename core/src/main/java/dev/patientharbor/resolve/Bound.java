@@ -4,6 +4,7 @@ import dev.patientharbor.model.Binding;
 import dev.patientharbor.model.Supply;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -18,6 +19,7 @@ final class Bound {
     private final List<List<ResolvedBinding>> boundTwice = new ArrayList<>();
     private final List<ResolvedBinding> changesNothing = new ArrayList<>();
     private final List<ResolvedBinding> changed = new ArrayList<>();
+    private final Map<ResolvedBinding, ResolvedBinding> basis = new IdentityHashMap<>();
     private Said<ResolvedBinding>[] bindings;
 
     /**
@@ -45,11 +47,19 @@ final class Bound {
         return changed;
     }
 
+    /** Own bindings that change a part of an inherited one, each with that one. */
+    Map<ResolvedBinding, ResolvedBinding> basis() {
+        return basis;
+    }
+
     private ResolvedBinding put(
             ResolvedBinding change, BiFunction<ResolvedBinding, Binding, ResolvedBinding> again) {
         Optional<ResolvedBinding> inherited = change.slot().flatMap(this::find);
         if (inherited.isPresent()) {
-            return again.apply(change, change.declared().over(inherited.get().declared()));
+            ResolvedBinding whole =
+                    again.apply(change, change.declared().over(inherited.get().declared()));
+            basis.put(whole, inherited.get());
+            return whole;
         }
         if (change.slot().isPresent() && change.declared().supply() instanceof Supply.Inherited) {
             changesNothing.add(change);
@@ -83,6 +93,15 @@ final class Bound {
             said = said.over().get();
         }
         return said.what();
+    }
+
+    /** Everything that holds, in order of slot. */
+    List<ResolvedBinding> all() {
+        List<ResolvedBinding> all = new ArrayList<>();
+        for (int slot = 0; slot < bindings.length; slot++) {
+            find(slot).ifPresent(all::add);
+        }
+        return all;
     }
 
     List<List<ResolvedBinding>> boundTwice() {

@@ -39,7 +39,8 @@ final class FactoryReader {
             all.add(object(holder));
         }
         all.addAll(needs.parameters(found.get(0)));
-        return Blueprint.byMethod(holder, method, all, Optional.empty());
+        return Blueprint.byMethod(holder, method, all, Optional.empty())
+                .making(returned(holder, method).map(ClassType::name));
     }
 
     /** What the method of a class returns; empty if there is not just one of that name. */

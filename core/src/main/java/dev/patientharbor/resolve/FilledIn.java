@@ -59,6 +59,16 @@ final class FilledIn {
         return !allowed.isEmpty();
     }
 
+    /** The interfaces that carry a mark of those that fill in: no object of them can be made. */
+    List<ClassFacts> pointless() {
+        return allowed.contains(FillIn.MARKED)
+                ? code.classes().stream()
+                        .filter(one -> one.isInterface() && !one.annotations().isEmpty())
+                        .filter(one -> qualifiers.isMarked(one.annotations()))
+                        .toList()
+                : List.of();
+    }
+
     /** The classes that may fill a slot, by name; each once. */
     List<Candidate> of(Slot slot) {
         return fitting(slot, all(SlotTable.className(slot.contract())), slot.key());

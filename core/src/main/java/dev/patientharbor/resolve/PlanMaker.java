@@ -4,6 +4,7 @@ import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.plan.Answer;
+import dev.patientharbor.plan.Answer.Behind;
 import dev.patientharbor.plan.Answer.Element;
 import dev.patientharbor.plan.Answer.Seat;
 import dev.patientharbor.plan.LifetimeChoice;
@@ -103,6 +104,8 @@ public final class PlanMaker {
                 end.map(this::hidden).orElse(List.of()),
                 wiring.filledBy(asked),
                 outcome.kind() == Kind.COLLECTION ? elements(outcome) : List.of(),
+                end.filter(seat -> outcome.isMet()).flatMap(this::behind),
+                given(outcome),
                 end.filter(seat -> outcome.isMet()).map(this::seat));
     }
 
@@ -113,6 +116,63 @@ public final class PlanMaker {
             elements.add(new Element(slot.key(), Carrier.words(slot.contract()), answer(member)));
         }
         return elements;
+    }
+
+    /** What is given with a binding, as it is written: settings are named, not told. */
+    private static String given(Outcome outcome) {
+        return outcome.binding()
+                .map(ResolvedBinding::declared)
+                .map(
+                        one ->
+                                (one.with().isEmpty() ? "" : one.with().says())
+                                        + (one.supply().className().isEmpty()
+                                                ? one.supply().says()
+                                                : ""))
+                .orElse("");
+    }
+
+    /** What a factory says it makes, or the end of a line of those that pass on to another. */
+    private Optional<Behind> behind(int seat) {
+        Outcome first = wiring.outcome(seat);
+        String contract = SlotTable.className(set.slots().slot(seat).contract());
+        Optional<String> makes = first.blueprint().flatMap(Blueprint::makes);
+        if (makes.isPresent()) {
+            return makes.filter(one -> !one.equals(contract))
+                    .map(one -> new Behind(first.answer(), Optional.of(one)));
+        }
+        int at = seat;
+        Set<Integer> seen = new HashSet<>();
+        for (Optional<Integer> next = passedOnTo(at);
+                next.isPresent() && seen.add(at);
+                next = passedOnTo(at)) {
+            at = next.get();
+        }
+        if (at == seat) {
+            return Optional.empty();
+        }
+        Outcome end = wiring.outcome(at);
+        return Optional.of(new Behind(end.answer(), end.blueprint().map(Blueprint::maker)));
+    }
+
+    /** The seat to which an object passes on: it asks for one other object of its contract. */
+    private Optional<Integer> passedOnTo(int seat) {
+        Outcome outcome = wiring.outcome(seat);
+        int core = outcome.core().orElse(seat);
+        if (!wiring.isReached(core) || outcome.blueprint().isEmpty()) {
+            return Optional.empty();
+        }
+        List<Integer> same = new ArrayList<>(0);
+        wiring.eachNeed(
+                core,
+                (consumer, need, asked) -> {
+                    if (consumer == outcome.blueprint().get()
+                            && set.content(need.slot()).equals(set.slots().slot(seat).contract())) {
+                        same.add(asked);
+                    }
+                });
+        return same.size() == 1
+                ? wiring.received(same.get(0)).filter(end -> wiring.outcome(end).isMet())
+                : Optional.empty();
     }
 
     private Seat seat(int number) {
@@ -142,9 +202,27 @@ public final class PlanMaker {
     /** What the profiles that this one extends say of a seat, and no longer holds. */
     private List<Answer.Hidden> hidden(int seat) {
         int said = set.saidAt(seat);
-        return wiring.profile().hidden(said).stream()
-                .map(one -> new Answer.Hidden(one.declared().supply().words(), one.declared().at()))
-                .toList();
+        List<Answer.Hidden> all = new ArrayList<>();
+        wiring.profile()
+                .hidden(said)
+                .forEach(
+                        one ->
+                                all.add(
+                                        new Answer.Hidden(
+                                                one.declared().supply().words(),
+                                                one.declared().at())));
+        if (wiring.outcome(seat).binding().isPresent()) {
+            Optional<String> own = wiring.outcome(seat).blueprint().map(Blueprint::className);
+            set.fillers(seat).stream()
+                    .filter(name -> !own.equals(Optional.of(name)))
+                    .forEach(
+                            name ->
+                                    all.add(
+                                            new Answer.Hidden(
+                                                    set.names().shortName(name),
+                                                    Where.classNamed(name))));
+        }
+        return all;
     }
 
     private Answer numbered(Answer answer) {

@@ -8,6 +8,7 @@ import dev.patientharbor.model.Written;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Function;
@@ -29,6 +30,8 @@ public final class ResolvedProfile {
     private final Optional<Said<Lifetime>> lifetime;
     private final Optional<Said<Boolean>> eager;
     private final Layers layers;
+    private final List<ResolvedDemand> demands = new ArrayList<>();
+    private final List<ResolvedExpectation> expectations;
 
     /** A decorator that is dropped where it is not. */
     public record DropsNothing(ResolvedDecoration decoration, ResolvedDecorator dropped) {}
@@ -45,6 +48,8 @@ public final class ResolvedProfile {
             List<ResolvedBinding> bindings,
             List<ResolvedDecoration> decorations,
             List<ResolvedReach> reaches,
+            List<ResolvedDemand> demands,
+            List<ResolvedExpectation> expectations,
             BiFunction<ResolvedBinding, Binding, ResolvedBinding> again) {}
 
     ResolvedProfile(
@@ -81,6 +86,11 @@ public final class ResolvedProfile {
         lifetime = term(declared.terms().lifetime(), parents, one -> one.lifetime);
         eager = term(declared.terms().eager(), parents, one -> one.eager);
         reaches.addAll(words.reaches());
+        expectations = words.expectations();
+        for (ResolvedProfile parent : parents) {
+            parent.demands.stream().filter(one -> !demands.contains(one)).forEach(demands::add);
+        }
+        demands.addAll(words.demands());
         for (ResolvedProfile parent : parents) {
             reaches.addAll(parent.reaches);
             speaksAt.or(parent.speaksAt);
@@ -108,6 +118,26 @@ public final class ResolvedProfile {
                         ? Optional.empty()
                         : Optional.of(Said.join(number, above, hierarchy, Object::equals));
         return own.isPresent() ? Optional.of(Said.by(number, own.get(), joined)) : joined;
+    }
+
+    /** The rules that hold in it, those of its parents first. */
+    public List<ResolvedDemand> demands() {
+        return demands;
+    }
+
+    /** What it expects its consumers to receive. */
+    public List<ResolvedExpectation> expectations() {
+        return expectations;
+    }
+
+    /** Its own bindings that change a part of an inherited one, each with that one. */
+    public Map<ResolvedBinding, ResolvedBinding> basis() {
+        return bound.basis();
+    }
+
+    /** The bindings that hold in it, whatever their level, in the order of their slots. */
+    public List<ResolvedBinding> bindings() {
+        return bound.all();
     }
 
     /** The lifetime that holds in it where neither a binding nor a mark says otherwise. */

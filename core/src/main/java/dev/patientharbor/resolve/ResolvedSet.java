@@ -1,5 +1,6 @@
 package dev.patientharbor.resolve;
 
+import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.CodeIndex;
 import dev.patientharbor.model.ProfileSet;
 import dev.patientharbor.model.Slot;
@@ -22,6 +23,7 @@ import java.util.Set;
  * @param filledIn what may fill slots that nothing binds
  * @param lifetimes how long what fills a slot lives
  * @param unknownPlaces names under {@code within} that are no area and no class, looked up
+ * @param areasLikeClasses names under {@code within} that are an area and a class
  * @param otherNames the class names that stand in no profile, area or consumer, looked up
  * @param unstatedKeys classes that should state their keys and do not
  * @param profiles each profile with what it inherits, in the order of the file
@@ -42,6 +44,7 @@ public record ResolvedSet(
         FilledIn filledIn,
         Lifetimes lifetimes,
         List<Lookup> unknownPlaces,
+        List<Lookup> areasLikeClasses,
         List<Lookup> otherNames,
         List<StatedKeys.Unstated> unstatedKeys,
         List<ResolvedProfile> profiles,
@@ -92,6 +95,16 @@ public record ResolvedSet(
                 first = Optional.of(wiring);
             }
         }
+    }
+
+    /** The interfaces with a mark that has no effect on an interface, by name. */
+    public List<String> pointlessMarks() {
+        return filledIn.pointless().stream().map(ClassFacts::name).sorted().toList();
+    }
+
+    /** The classes that would fill a slot if nothing bound it, but for one that it is bound to. */
+    public List<String> fillers(int slot) {
+        return filledIn.of(slots.slot(slot)).stream().map(one -> one.facts().name()).toList();
     }
 
     /** The slots of a contract, with whatever key, that classes of the code fill by themselves. */

@@ -106,6 +106,7 @@ public final class Resolver {
                 filledIn,
                 new Lifetimes(code, marks, set.defaultLifetime()),
                 words.unknownPlaces(),
+                words.areasLikeClasses(),
                 otherNames,
                 statedKeys.unstated(),
                 all,

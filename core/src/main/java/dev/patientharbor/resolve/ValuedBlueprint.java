@@ -64,9 +64,7 @@ record ValuedBlueprint(Blueprint blueprint, List<ValueFault> faults) {
                                         need.place().kind() != NeedPlace.Kind.CONSTRUCTOR
                                                 || !byIndex.containsKey(need.place().index()))
                         .toList();
-        return new ValuedBlueprint(
-                new Blueprint(plain.facts(), plain.type(), plain.method(), needs, plain.fault()),
-                faults);
+        return new ValuedBlueprint(plain.withNeeds(needs), faults);
     }
 
     /** A value for a contract of a value type. */

@@ -3,6 +3,8 @@ package dev.patientharbor.resolve;
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.model.Binding;
 import dev.patientharbor.model.Decoration;
+import dev.patientharbor.model.Demand;
+import dev.patientharbor.model.Expectation;
 import dev.patientharbor.model.Profile;
 import dev.patientharbor.model.Reach;
 import dev.patientharbor.model.Within;
@@ -20,6 +22,7 @@ final class WordsResolver {
     private final Levels levels;
     private final Areas areas;
     private final StatedKeys statedKeys;
+    private final List<Lookup> areasLikeClasses = new ArrayList<>();
     private final List<Lookup> unknownPlaces = new ArrayList<>();
 
     WordsResolver(
@@ -40,6 +43,11 @@ final class WordsResolver {
         return unknownPlaces;
     }
 
+    /** Names under {@code within} that are an area and a class. */
+    List<Lookup> areasLikeClasses() {
+        return areasLikeClasses;
+    }
+
     /** The number of a slot that is written as text, if its names are known. */
     Optional<Integer> slot(Written text, List<Lookup> names) {
         return bindings.slot(text, names);
@@ -48,7 +56,12 @@ final class WordsResolver {
     ResolvedProfile.Own resolve(Profile profile, int number) {
         ResolvedProfile.Own own =
                 new ResolvedProfile.Own(
-                        new ArrayList<>(), new ArrayList<>(), new ArrayList<>(), bindings::again);
+                        new ArrayList<>(),
+                        new ArrayList<>(),
+                        new ArrayList<>(),
+                        profile.terms().demands().stream().map(this::demand).toList(),
+                        profile.terms().expectations().stream().map(this::expectation).toList(),
+                        bindings::again);
         add(profile.words(), number, Levels.WHOLE, own);
         for (Within within : profile.within()) {
             level(within.place()).ifPresent(level -> add(within.words(), number, level, own));
@@ -56,9 +69,36 @@ final class WordsResolver {
         return own;
     }
 
+    private ResolvedDemand demand(Demand demand) {
+        List<Lookup> lookups = new ArrayList<>();
+        Optional<Integer> slot =
+                demand.slot().flatMap(one -> bindings.number(one, demand.at(), lookups));
+        if (demand.kind() == Demand.Kind.OUTERMOST) {
+            demand.words().stream().map(names::lookup).forEach(lookups::add);
+        }
+        return new ResolvedDemand(demand, lookups, slot);
+    }
+
+    private ResolvedExpectation expectation(Expectation expectation) {
+        List<Lookup> lookups = new ArrayList<>();
+        Optional<Integer> slot = bindings.number(expectation.slot(), expectation.at(), lookups);
+        String consumer = expectation.consumer().text();
+        Optional<String> className = Optional.of(consumer).filter(names::isThing);
+        if (className.isEmpty()) {
+            Lookup lookup = names.lookup(expectation.consumer());
+            lookups.add(lookup);
+            className = lookup.facts().map(ClassFacts::name);
+        }
+        return new ResolvedExpectation(expectation, lookups, className, slot);
+    }
+
     private Optional<Integer> level(Written place) {
         Optional<Integer> area = areas.find(place.text());
         if (area.isPresent()) {
+            Lookup asClass = names.lookup(place);
+            if (!asClass.found().isEmpty()) {
+                areasLikeClasses.add(asClass);
+            }
             return area;
         }
         if (names.isThing(place.text())) {

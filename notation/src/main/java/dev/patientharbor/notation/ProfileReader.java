@@ -37,7 +37,9 @@ final class ProfileReader {
                 profile.take("code")
                         .map(one -> one.texts("the place of compiled code, or a list of them")),
                 profile.take("lifetime").flatMap(BindingReader::lifetime),
-                profile.take("eager").map(flag -> flag.flag("eager")));
+                profile.take("eager").map(flag -> flag.flag("eager")),
+                profile.take("rules").map(DemandReader::demands).orElse(List.of()),
+                profile.take("expect").map(DemandReader::expectations).orElse(List.of()));
     }
 
     private static Within within(Written place, Piece piece) {

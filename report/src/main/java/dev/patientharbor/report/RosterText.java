@@ -218,6 +218,12 @@ public final class RosterText {
     /** Lifetime, who else holds it, where it was said, and what that hides. */
     private String about(String profile, Row row, Answer answer) {
         StringBuilder about = new StringBuilder();
+        answer.behind()
+                .ifPresent(
+                        one ->
+                                about.append("· behind it ")
+                                        .append(Words.behind(verdict, one))
+                                        .append(' '));
         answer.lifetime()
                 .ifPresent(one -> about.append("· ").append(one.lifetime().word()).append(' '));
         if (plans.size() == 1) {
@@ -237,7 +243,12 @@ public final class RosterText {
             answer.origin().ifPresent(at -> about.append(" · ").append(place(at)));
         }
         for (Answer.Hidden hidden : answer.hides()) {
-            about.append(", hides ").append(hidden.supply()).append(' ').append(place(hidden.at()));
+            about.append(", hides ")
+                    .append(hidden.supply())
+                    .append(' ')
+                    .append(
+                            hidden.at()
+                                    .<String>match(in -> place(hidden.at()), in -> "on the class"));
         }
         return about.toString();
     }

@@ -120,6 +120,9 @@ public final class RosterTree {
                         Tone.QUIET,
                         answer.lifetime().map(one -> one.lifetime().word()).orElse("")
                                 + answer.instance().map(label -> " " + label).orElse("")
+                                + answer.behind()
+                                        .map(one -> ", behind it " + Words.behind(verdict, one))
+                                        .orElse("")
                                 + (above ? ", unfolded above" : ""))
                 .end();
     }

@@ -64,6 +64,14 @@ final class Words {
         return chain.toString().stripTrailing();
     }
 
+    /** What is at the end of a line, in a word: {@code stub SilentRadioNotice}. */
+    static String behind(Verdict verdict, Answer.Behind behind) {
+        String name = behind.implementation().map(one -> maker(verdict, one)).orElse("");
+        return behind.kind() == AnswerKind.FACTORY || name.isEmpty()
+                ? name + (name.isEmpty() ? behind.kind().word() : "")
+                : behind.kind().word() + " " + name;
+    }
+
     /** {@code fake MemoryBerthLedger}, {@code mock}, {@code UNMET}. */
     static String core(Verdict verdict, Answer answer) {
         if (!answer.isMet()) {

@@ -1,0 +1,206 @@
+package dev.patientharbor.check;
+
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.finding.Where;
+import dev.patientharbor.model.Demand;
+import dev.patientharbor.model.Key;
+import dev.patientharbor.model.Lifetime;
+import dev.patientharbor.model.Slot;
+import dev.patientharbor.model.Written;
+import dev.patientharbor.plan.AnswerKind;
+import dev.patientharbor.resolve.Lookup;
+import dev.patientharbor.resolve.Outcome;
+import dev.patientharbor.resolve.ResolvedBinding;
+import dev.patientharbor.resolve.ResolvedDecorator;
+import dev.patientharbor.resolve.ResolvedDemand;
+import dev.patientharbor.resolve.ResolvedProfile;
+import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.resolve.Wiring;
+import java.util.List;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.function.Predicate;
+
+/** Tells rules of profiles that do not hold. */
+final class DemandRule implements Rule {
+
+    @Override
+    public void check(ResolvedSet set, Reporter reporter) {
+        for (ResolvedProfile owner : set.profiles()) {
+            for (ResolvedDemand demand : owner.demands()) {
+                for (Lookup name : demand.names()) {
+                    boolean own = owner.declared().terms().demands().contains(demand.declared());
+                    if (own && name.facts().isEmpty()) {
+                        reporter.report(
+                                owner,
+                                profile -> profile.isOrExtends(owner.number()),
+                                List.of(),
+                                NamesRule.finding(set, name));
+                    }
+                }
+            }
+        }
+        for (Wiring wiring : set.checked()) {
+            for (ResolvedDemand demand : wiring.profile().demands()) {
+                if (demand.names().stream().allMatch(name -> name.facts().isPresent())) {
+                    new One(set, wiring, demand, reporter).check();
+                }
+            }
+        }
+    }
+
+    /** One rule in one profile. */
+    private record One(ResolvedSet set, Wiring wiring, ResolvedDemand demand, Reporter reporter) {
+
+        void check() {
+            switch (demand.declared().kind()) {
+                case NO_STAND_INS -> everySupply(slot -> true, One::isStandIn, "is a stand-in");
+                case MUST_BE_REAL ->
+                        everySupply(this::isOfContract, One::isStandIn, "must be real");
+                case NEVER_REAL ->
+                        everySupply(this::isOfContract, kind -> isReal(kind), "must never be real");
+                case KEYS -> demand.declared().words().forEach(this::key);
+                case OUTERMOST -> outermost();
+                case LIFETIME -> lifetime();
+            }
+        }
+
+        private static boolean isStandIn(AnswerKind kind) {
+            return kind == AnswerKind.FAKE || kind == AnswerKind.STUB || kind == AnswerKind.MOCK;
+        }
+
+        private static boolean isReal(AnswerKind kind) {
+            return kind == AnswerKind.REAL
+                    || kind == AnswerKind.VALUE
+                    || kind == AnswerKind.FACTORY;
+        }
+
+        /** Whether a slot is of the demanded contract, and has the demanded key if there is one. */
+        private boolean isOfContract(int slot) {
+            Slot demanded = set.slots().slot(demand.slot().orElseThrow());
+            Slot one = set.slots().slot(slot);
+            return one.contract().equals(demanded.contract())
+                    && (demanded.key().isEmpty() || demanded.key().equals(one.key()));
+        }
+
+        /** Each binding, used or not, and what else fills a slot, each once. */
+        private void everySupply(
+                Predicate<Integer> slots, Predicate<AnswerKind> breaks, String what) {
+            TreeMap<Integer, Outcome> outcomes = new TreeMap<>();
+            for (ResolvedBinding binding : wiring.profile().bindings()) {
+                int slot = binding.slot().orElseThrow();
+                if (slots.test(slot)) {
+                    outcomes.put(slot, wiring.outcome(slot));
+                }
+            }
+            for (int i = 0; i < wiring.reachedSize(); i++) {
+                int seat = wiring.reached(i);
+                if (wiring.outcome(seat).binding().isEmpty() && slots.test(seat)) {
+                    outcomes.put(seat, wiring.outcome(seat));
+                }
+            }
+            outcomes.forEach(
+                    (slot, outcome) -> {
+                        if (outcome.isMet() && breaks.test(outcome.answer())) {
+                            String supply =
+                                    outcome.blueprint()
+                                            .map(set::maker)
+                                            .orElseGet(() -> outcome.answer().word());
+                            tell(slot, outcome, what, supply);
+                        }
+                    });
+        }
+
+        private void tell(int slot, Outcome outcome, String what, String is) {
+            Where at =
+                    outcome.binding()
+                            .map(one -> one.declared().at())
+                            .or(
+                                    () ->
+                                            outcome.blueprint()
+                                                    .map(one -> Where.classNamed(one.className())))
+                            .orElse(demand.declared().at());
+            String message =
+                    set.text(slot) + " " + what + " in " + profile() + ", and it is " + is + ".";
+            report(slot, at, message);
+        }
+
+        private String profile() {
+            return wiring.profile().declared().name();
+        }
+
+        private void key(Written key) {
+            Slot contract = set.slots().slot(demand.slot().orElseThrow());
+            Slot wanted = new Slot(contract.contract(), Optional.of(Key.named(key.text())));
+            boolean served =
+                    wiring.profile().bindings().stream()
+                            .filter(
+                                    one ->
+                                            set.slots()
+                                                    .slot(one.slot().orElseThrow())
+                                                    .equals(wanted))
+                            .anyMatch(one -> isServed(one.slot().orElseThrow()));
+            if (!served) {
+                report(
+                        demand.slot().get(),
+                        key.at(),
+                        profile() + " must have " + set.text(wanted) + ", and nothing fills it.");
+            }
+        }
+
+        private boolean isServed(int slot) {
+            return wiring.settled(slot).map(wiring::outcome).filter(Outcome::isMet).isPresent();
+        }
+
+        private void outermost() {
+            int slot = demand.slot().orElseThrow();
+            Lookup wanted = demand.names().get(demand.names().size() - 1);
+            List<ResolvedDecorator> layers = wiring.profile().decorators(slot);
+            boolean holds =
+                    !layers.isEmpty() && layers.get(0).name().facts().equals(wanted.facts());
+            if (!holds) {
+                report(
+                        slot,
+                        demand.declared().at(),
+                        "The outermost decorator of "
+                                + set.text(slot)
+                                + " must be "
+                                + wanted.written().text()
+                                + " in "
+                                + profile()
+                                + ", and it is "
+                                + (layers.isEmpty()
+                                        ? "none"
+                                        : layers.get(0).name().written().text())
+                                + ".");
+            }
+        }
+
+        private void lifetime() {
+            int slot = demand.slot().orElseThrow();
+            Lifetime wanted = demand.declared().lifetime().orElseThrow();
+            Outcome outcome = wiring.outcome(slot);
+            if (outcome.isMet()) {
+                Lifetime is = set.lifetimes().of(outcome, wiring.profile()).lifetime();
+                if (is != wanted) {
+                    tell(slot, outcome, "must be " + wanted.word(), is.word());
+                }
+            }
+        }
+
+        private void report(int slot, Where at, String message) {
+            Demand declared = demand.declared();
+            Finding finding =
+                    Finding.of(
+                                    FindingKinds.RULE_BROKEN,
+                                    at,
+                                    set.text(slot) + ' ' + declared.kind(),
+                                    message)
+                            .with("rule", declared.at().text())
+                            .with("do", "bind what the rule allows, or take the rule back there");
+            reporter.report(
+                    wiring.profile(), reporter.impact(wiring).of(List.of(slot)).in(finding));
+        }
+    }
+}

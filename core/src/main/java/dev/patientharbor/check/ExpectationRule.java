@@ -1,0 +1,129 @@
+package dev.patientharbor.check;
+
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.finding.Where;
+import dev.patientharbor.model.Written;
+import dev.patientharbor.plan.AnswerKind;
+import dev.patientharbor.resolve.Blueprint;
+import dev.patientharbor.resolve.Lookup;
+import dev.patientharbor.resolve.Outcome;
+import dev.patientharbor.resolve.ResolvedExpectation;
+import dev.patientharbor.resolve.ResolvedProfile;
+import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.resolve.Wiring;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** Tells consumers that do not receive what their profile expects, both labelled. */
+final class ExpectationRule implements Rule {
+
+    @Override
+    public void check(ResolvedSet set, Reporter reporter) {
+        for (ResolvedProfile profile : set.profiles()) {
+            for (ResolvedExpectation one : profile.expectations()) {
+                List<Lookup> unknown =
+                        one.names().stream().filter(name -> name.facts().isEmpty()).toList();
+                unknown.forEach(name -> reporter.report(profile, NamesRule.finding(set, name)));
+                if (unknown.isEmpty() && set.isChecked(profile)) {
+                    check(set, reporter, set.wirings().get(profile.number()).orElseThrow(), one);
+                }
+            }
+        }
+    }
+
+    private static void check(
+            ResolvedSet set, Reporter reporter, Wiring wiring, ResolvedExpectation expected) {
+        Map<String, Integer> received = new LinkedHashMap<>();
+        for (int i = 0; i < wiring.reachedSize(); i++) {
+            wiring.eachNeed(
+                    wiring.reached(i),
+                    (consumer, need, asked) -> {
+                        if (consumer.className().equals(expected.consumer().orElseThrow())
+                                && asksFor(set, need.slot(), expected)) {
+                            received.putIfAbsent(text(set, wiring, asked), asked);
+                        }
+                    });
+        }
+        String wanted =
+                String.join(
+                        " → ",
+                        expected.declared().received().stream()
+                                .map(word -> shortName(set, word))
+                                .toList());
+        List<String> wrong = new ArrayList<>();
+        received.forEach(
+                (text, asked) -> {
+                    boolean holds =
+                            text.equals(wanted)
+                                    || expected.declared().received().size() == 1
+                                            && text.endsWith("→ " + wanted);
+                    if (!holds) {
+                        wrong.add(text + origin(wiring, asked));
+                    }
+                });
+        if (wrong.isEmpty() && !received.isEmpty()) {
+            return;
+        }
+        String consumer = expected.declared().consumer().text();
+        String slot = set.text(expected.slot().orElseThrow());
+        reporter.report(
+                wiring.profile(),
+                Finding.of(
+                                FindingKinds.BROKEN_EXPECTATION,
+                                expected.declared().at(),
+                                consumer + ' ' + slot,
+                                received.isEmpty()
+                                        ? consumer + " asks for no " + slot + " here."
+                                        : consumer
+                                                + " does not receive the "
+                                                + slot
+                                                + " that is expected.")
+                        .with("expected", wanted)
+                        .with("received", received.isEmpty() ? "nothing" : String.join("\n", wrong))
+                        .with("do", "bind what is expected, or correct the expectation")
+                        .touching(List.of(expected.consumer().orElseThrow()), List.of()));
+    }
+
+    private static boolean asksFor(ResolvedSet set, int slot, ResolvedExpectation expected) {
+        int wanted = expected.slot().orElseThrow();
+        return slot == wanted
+                || set.content(slot).equals(set.slots().slot(wanted).contract())
+                        && set.slots().slot(slot).key().equals(set.slots().slot(wanted).key());
+    }
+
+    private static String shortName(ResolvedSet set, Written word) {
+        return set.names()
+                .lookup(word)
+                .facts()
+                .map(facts -> set.names().shortName(facts.name()))
+                .orElse(word.text());
+    }
+
+    private static String text(ResolvedSet set, Wiring wiring, int asked) {
+        Optional<Outcome> end = wiring.received(asked).map(wiring::outcome);
+        if (end.isEmpty()) {
+            return AnswerKind.UNMET.word();
+        }
+        List<String> all = new ArrayList<>();
+        end.get().decorators().stream()
+                .flatMap(one -> one.blueprint().stream())
+                .map(Blueprint::className)
+                .map(set.names()::shortName)
+                .forEach(all::add);
+        all.add(end.get().blueprint().map(set::maker).orElseGet(() -> end.get().answer().word()));
+        return String.join(" → ", all);
+    }
+
+    private static String origin(Wiring wiring, int asked) {
+        return wiring.received(asked)
+                .flatMap(seat -> wiring.outcome(seat).binding())
+                .map(binding -> binding.declared().at())
+                .map(Where::text)
+                .map(at -> " (" + at + ")")
+                .orElse("");
+    }
+}

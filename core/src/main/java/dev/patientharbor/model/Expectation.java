@@ -1,0 +1,19 @@
+package dev.patientharbor.model;
+
+import dev.patientharbor.finding.Where;
+import java.util.List;
+
+/**
+ * "This consumer receives that", in one profile alone.
+ *
+ * @param consumer the class that asks
+ * @param slot what it asks for
+ * @param received the core, or the decorators, outermost first, and the core; classes, or one of
+ *     the words {@code mock}, {@code absent} and {@code canned}
+ * @param at where it stands
+ */
+public record Expectation(Written consumer, Slot slot, List<Written> received, Where at) {
+    public Expectation {
+        received = List.copyOf(received);
+    }
+}

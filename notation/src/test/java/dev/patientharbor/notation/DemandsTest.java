@@ -1,0 +1,160 @@
+package dev.patientharbor.notation;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+/** What a profile demands of itself and its heirs, and what it expects. */
+class DemandsTest {
+
+    private static final String PORT =
+            """
+            import jakarta.inject.*;
+            import java.util.*;
+            interface Pager {} class Bell implements Pager {} class Quiet implements Pager {}
+            interface Fee {} class Tonnage implements Fee {} class Levy implements Fee { Levy(Fee inner) {} }
+            class Night implements Fee { Night(Fee inner) {} }
+            class Desk { Desk(Pager pager, Fee fee) {} }
+            class Shed { Shed(Pager pager) {} }
+            """;
+
+    private static List<String> told(Situation it, String profile) {
+        return it.verdict().profiles().stream()
+                .filter(one -> one.name().equals(profile))
+                .flatMap(one -> one.findings().stream())
+                .map(one -> one.at().text() + ' ' + one.message())
+                .toList();
+    }
+
+    @Test
+    void n77_and_decision_42_never_real_holds_for_every_key_and_level_used_or_not() {
+        Situation it =
+                Situation.of(
+                        PORT,
+                        """
+                        entry: [Desk]
+                        areas: { shed: { members: [Shed] } }
+                        profiles:
+                          base: { partial: true, bindings: { Fee: Tonnage, Pager: mock } }
+                          test:
+                            extends: base
+                            rules: { never-real: [Pager] }
+                          key: { extends: test, bindings: { Pager@night: Bell } }
+                          area: { extends: test, within: { shed: { bindings: { Pager: Bell } } } }
+                          fake: { extends: test, bindings: { Pager: { fake: Quiet } } }
+                          plain: { extends: test, bindings: { Pager: Bell } }
+                        """);
+        assertEquals(List.of(), told(it, "test"));
+        assertEquals(List.of(), told(it, "fake"));
+        assertEquals(
+                List.of(
+                        "f:10:37 Pager@night must never be real in key, and it is Bell.",
+                        "f:10:37 The binding of Pager@night to Bell is not reached by any entry"
+                                + " consumer."),
+                told(it, "key"));
+        assertEquals(
+                "f:11:56 Pager must never be real in area, and it is Bell.",
+                told(it, "area").get(0));
+        assertEquals(
+                List.of("f:13:39 Pager must never be real in plain, and it is Bell."),
+                told(it, "plain"));
+    }
+
+    @Test
+    void rules_on_stand_ins_keys_layers_and_lifetimes_are_inherited_and_told_where_they_break() {
+        Situation it =
+                Situation.of(
+                        PORT,
+                        """
+                        entry: [Desk]
+                        profiles:
+                          live:
+                            rules:
+                              stand-ins: forbidden
+                              must-be-real: [Fee]
+                              outermost: { Fee: Levy }
+                              lifetimes: { Fee: shared }
+                              keys: { Pager: [day, night] }
+                            bindings: { Fee: Tonnage, Pager: Bell, Pager@day: Bell, Pager@night: { same-as: Pager@day } }
+                            decorators: { Fee: [Levy] }
+                          heir:
+                            extends: live
+                            bindings: { Fee: { class: Tonnage, lifetime: fresh }, Pager: mock, Pager@night: none }
+                            decorators: { Fee: { outermost: [Night] } }
+                          fake: { extends: live, bindings: { Fee: { fake: Tonnage } } }
+                        """);
+        assertEquals(
+                List.of(),
+                told(it, "live").stream().filter(one -> !one.contains("not reached")).toList());
+        assertEquals(
+                List.of(
+                        "f:9:20 The outermost decorator of Fee must be Levy in heir, and it is"
+                                + " Night.",
+                        "f:11:28 heir must have Pager@night, and nothing fills it.",
+                        "f:16:17 Fee must be shared in heir, and it is fresh.",
+                        "f:16:59 Pager is a stand-in in heir, and it is mock."),
+                told(it, "heir").stream().filter(one -> one.contains("heir")).toList());
+        assertEquals(
+                List.of(
+                        "f:18:38 Fee must be real in fake, and it is Tonnage.",
+                        "f:18:38 Fee is a stand-in in fake, and it is Tonnage."),
+                told(it, "fake").stream().filter(one -> one.contains("in fake")).toList());
+    }
+
+    @Test
+    void decision_43_an_expectation_names_the_core_or_the_layers_too_and_is_not_inherited() {
+        Situation it =
+                Situation.of(
+                                PORT
+                                        + "class Hall { Hall(Optional<Fee> one, Fee two,"
+                                        + " @Named(\"x\") Pager pager) {} }",
+                                """
+                                entry: [Desk, Hall]
+                                profiles:
+                                  test:
+                                    bindings: { Fee: Tonnage, Pager: mock, Pager@x: Quiet }
+                                    decorators: { Fee: [Night, Levy] }
+                                    expect:
+                                      Desk: { Fee: Tonnage, Pager: mock }
+                                      Hall: { Fee: [Night, Levy, Tonnage], Pager@x: Quiet }
+                                  heir: { extends: test, bindings: { Fee: mock } }
+                                  wrong:
+                                    extends: test
+                                    bindings: { Pager: Bell }
+                                    expect:
+                                      Desk:
+                                        Pager: Quiet             # <- broken-expectation
+                                        Fee: [Levy, Tonnage]     # <- broken-expectation
+                                      Hall:
+                                        Pager: Quiet             # <- broken-expectation
+                                      Dusk: { Fee: Tonnage }     # <- unknown-class
+                                """)
+                        .tellsWhatIsMarked();
+        assertEquals(
+                List.of("expected: Quiet", "received: Bell (f:14:17)"),
+                it.verdict().profiles().get(2).findings().get(0).details().stream()
+                        .limit(2)
+                        .map(one -> one.label() + ": " + one.text())
+                        .toList());
+    }
+
+    @Test
+    void n64_what_is_wrong_with_the_words_of_rules_and_expectations_is_told() {
+        Situation.of(
+                        PORT,
+                        """
+                        entry: [Desk]
+                        profiles:
+                          test:
+                            bindings: { Fee: Tonnage, Pager: mock }
+                            rules:
+                              stand-ins: welcome                     # <- malformed-file
+                              never-rael: [Pager]                    # <- unknown-word
+                              must-be-real: [Fee, Fea]               # <- unknown-class
+                              outermost: { Fee: Levee }              # <- unknown-class
+                              lifetimes: { Fee: forever }            # <- malformed-file
+                        """)
+                .tellsWhatIsMarked();
+    }
+}
