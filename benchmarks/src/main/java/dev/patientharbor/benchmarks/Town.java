@@ -80,7 +80,7 @@ final class Town {
             text.append("    bindings:\n");
             for (int i = 0; i < contracts; i++) {
                 if (profile == 0 || change.nextInt(50) == 0) {
-                    String work = implementation(i, profile % 2);
+                    String work = implementation(i, profile == 0 ? 0 : 1);
                     text.append("      ").append(contract(i)).append(": ");
                     text.append(profile == 0 ? work : "{ stub: " + work + " }").append('\n');
                 }

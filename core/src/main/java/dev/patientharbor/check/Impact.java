@@ -26,6 +26,9 @@ final class Impact {
     /** The seats of a slot, by where profiles say what fills them. */
     private final Map<Integer, List<Integer>> saidAt = new HashMap<>();
 
+    /** What fails touches nobody. */
+    static final Touched NOBODY = new Touched(List.of(), List.of());
+
     /**
      * Those whom a failing slot touches, sorted: the consumers that ask for it, and the entry
      * consumers above them.

@@ -69,7 +69,9 @@ final class Reporter {
         Map<ResolvedProfile, Impact.Touched> touched = new LinkedHashMap<>();
         for (Wiring wiring : set.checked()) {
             if (holdsFor.test(wiring.profile())) {
-                touched.put(wiring.profile(), impact(wiring).of(slots));
+                touched.put(
+                        wiring.profile(),
+                        slots.isEmpty() ? Impact.NOBODY : impact(wiring).of(slots));
             }
         }
         if (owner.declared().partial()) {
