@@ -5,9 +5,11 @@ import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.Where;
 import dev.patientharbor.plan.NeedPlace.Kind;
+import dev.patientharbor.resolve.Blueprint;
+import dev.patientharbor.resolve.Need;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.resolve.SlotTable;
-import java.util.HashMap;
+import java.util.BitSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -20,27 +22,32 @@ final class CannotSwapRule implements Rule {
     @Override
     public void check(ResolvedSet set, Reporter reporter) {
         Map<String, TreeSet<String>> askedBy = new TreeMap<>();
-        Map<Integer, Boolean> concrete = new HashMap<>();
+        BitSet known = new BitSet();
+        BitSet concrete = new BitSet();
         set.eachDistinctSeat(
                 (wiring, seat) ->
                         wiring.outcome(seat)
                                 .eachNeed(
                                         (consumer, need) -> {
-                                            boolean isOwnObject =
-                                                    need.place().kind() == Kind.DECLARED
-                                                            && consumer.method().isPresent();
-                                            if (!isOwnObject
-                                                    && concrete.computeIfAbsent(
-                                                            need.slot(),
-                                                            slot -> isConcrete(set, slot))) {
+                                            int slot = need.slot();
+                                            if (!known.get(slot)) {
+                                                known.set(slot);
+                                                concrete.set(slot, isConcrete(set, slot));
+                                            }
+                                            if (concrete.get(slot) && !isOwn(consumer, need)) {
                                                 askedBy.computeIfAbsent(
-                                                                contract(set, need.slot()),
+                                                                contract(set, slot),
                                                                 one -> new TreeSet<>())
                                                         .add(consumer.className());
                                             }
                                         }));
         askedBy.forEach(
                 (name, consumers) -> reporter.report(finding(set, name, List.copyOf(consumers))));
+    }
+
+    /** What a factory asks for is also the object whose method it is. */
+    private static boolean isOwn(Blueprint consumer, Need need) {
+        return need.place().kind() == Kind.DECLARED && consumer.method().isPresent();
     }
 
     private static String contract(ResolvedSet set, int slot) {

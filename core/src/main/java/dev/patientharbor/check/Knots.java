@@ -1,10 +1,8 @@
 package dev.patientharbor.check;
 
 import dev.patientharbor.resolve.Wiring;
-import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Deque;
 import java.util.List;
 
 /**
@@ -59,6 +57,13 @@ final class Knots {
         private final int[] finished;
         private final boolean[] onStack;
         private int[] stack = new int[16];
+
+        /** The slots on the way, how many arrows of each were followed, and the arrows. */
+        private int[] way = new int[16];
+
+        private int[] followed = new int[16];
+        private int[][] arrows = new int[16][];
+        private int depth;
         private int height;
         private int entered;
         private int left;
@@ -80,45 +85,33 @@ final class Knots {
             }
         }
 
-        /** A slot on the way, what it leads to, and how far that was followed. */
-        private static final class Frame {
-            private final int slot;
-            private final int[] arrows;
-            private int next;
-
-            Frame(int slot, int[] arrows) {
-                this.slot = slot;
-                this.arrows = arrows;
-            }
-        }
-
         private void visit(int start) {
-            Deque<Frame> work = new ArrayDeque<>();
-            work.push(enter(start));
-            while (!work.isEmpty()) {
-                Frame top = work.peek();
-                if (top.next < top.arrows.length) {
-                    int next = top.arrows[top.next++];
+            enter(start);
+            while (depth > 0) {
+                int slot = way[depth - 1];
+                int[] leads = arrows[depth - 1];
+                if (followed[depth - 1] < leads.length) {
+                    int next = leads[followed[depth - 1]++];
                     if (index[next] == UNKNOWN) {
-                        work.push(enter(next));
+                        enter(next);
                     } else if (onStack[next]) {
-                        low[top.slot] = Math.min(low[top.slot], index[next]);
+                        low[slot] = Math.min(low[slot], index[next]);
                     }
                 } else {
-                    work.pop();
-                    if (!work.isEmpty()) {
-                        int above = work.peek().slot;
-                        low[above] = Math.min(low[above], low[top.slot]);
+                    arrows[--depth] = null;
+                    if (depth > 0) {
+                        int above = way[depth - 1];
+                        low[above] = Math.min(low[above], low[slot]);
                     }
-                    finished[top.slot] = ++left;
-                    if (low[top.slot] == index[top.slot]) {
-                        takeKnot(top);
+                    finished[slot] = ++left;
+                    if (low[slot] == index[slot]) {
+                        takeKnot(slot, leads);
                     }
                 }
             }
         }
 
-        private Frame enter(int slot) {
+        private void enter(int slot) {
             index[slot] = ++entered;
             low[slot] = entered;
             if (height == stack.length) {
@@ -126,21 +119,38 @@ final class Knots {
             }
             stack[height++] = slot;
             onStack[slot] = true;
-            return new Frame(slot, wiring.leadsTo(slot, false));
+            if (depth == way.length) {
+                way = Arrays.copyOf(way, 2 * depth);
+                followed = Arrays.copyOf(followed, 2 * depth);
+                arrows = Arrays.copyOf(arrows, 2 * depth);
+            }
+            way[depth] = slot;
+            followed[depth] = 0;
+            arrows[depth++] = wiring.leadsTo(slot, false);
         }
 
-        private void takeKnot(Frame root) {
-            List<Integer> knot = new ArrayList<>(1);
+        private void takeKnot(int root, int[] leads) {
+            if (stack[height - 1] == root && !pointsToItself(root, leads)) {
+                onStack[stack[--height]] = false; // the usual case: one that is in no knot
+                return;
+            }
+            List<Integer> knot = new ArrayList<>();
             int slot;
             do {
                 slot = stack[--height];
                 onStack[slot] = false;
                 knot.add(slot);
-            } while (slot != root.slot);
-            boolean pointsToItself = Arrays.stream(root.arrows).anyMatch(to -> to == root.slot);
-            if (knot.size() > 1 || pointsToItself) {
-                knots.add(knot);
+            } while (slot != root);
+            knots.add(knot);
+        }
+
+        private static boolean pointsToItself(int root, int[] leads) {
+            for (int to : leads) {
+                if (to == root) {
+                    return true;
+                }
             }
+            return false;
         }
     }
 }

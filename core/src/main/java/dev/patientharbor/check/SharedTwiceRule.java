@@ -5,12 +5,11 @@ import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.plan.LifetimeChoice;
-import dev.patientharbor.resolve.Blueprint;
 import dev.patientharbor.resolve.Outcome;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.resolve.Wiring;
+import java.util.HashMap;
 import java.util.Map;
-import java.util.Optional;
 import java.util.TreeMap;
 import java.util.TreeSet;
 
@@ -22,22 +21,25 @@ final class SharedTwiceRule implements Rule {
 
     @Override
     public void check(ResolvedSet set, Reporter reporter) {
+        Map<String, Integer> firstSeat = new HashMap<>();
         Map<String, TreeSet<Integer>> seatsOf = new TreeMap<>();
         set.eachDistinctSeat(
-                (wiring, seat) ->
-                        filledBy(set, wiring, seat)
-                                .ifPresent(
-                                        name ->
-                                                seatsOf.computeIfAbsent(
-                                                                name, one -> new TreeSet<>())
-                                                        .add(seat)));
-        seatsOf.values().removeIf(seats -> seats.size() < 2);
+                (wiring, seat) -> {
+                    String name = filledBy(set, wiring, seat);
+                    Integer first = name.isEmpty() ? null : firstSeat.putIfAbsent(name, seat);
+                    if (first != null && first != seat) {
+                        TreeSet<Integer> seats =
+                                seatsOf.computeIfAbsent(name, one -> new TreeSet<>());
+                        seats.add(first);
+                        seats.add(seat);
+                    }
+                });
         for (Wiring wiring : set.checked()) {
             seatsOf.forEach(
                     (name, seats) -> {
                         TreeSet<Integer> slots = new TreeSet<>();
                         for (int seat : seats) {
-                            if (filledBy(set, wiring, seat).filter(name::equals).isPresent()) {
+                            if (filledBy(set, wiring, seat).equals(name)) {
                                 slots.add(set.slots().plain(seat));
                             }
                         }
@@ -48,17 +50,16 @@ final class SharedTwiceRule implements Rule {
         }
     }
 
-    /** The class of which a seat has a shared instance of its own. */
-    private static Optional<String> filledBy(ResolvedSet set, Wiring wiring, int seat) {
-        if (!wiring.isReached(seat) || !isSharedByItsSlot(set, wiring, wiring.outcome(seat))) {
-            return Optional.empty();
-        }
-        return wiring.outcome(seat).blueprint().map(Blueprint::className);
+    /** The class of which a seat has a shared instance of its own; blank if it has none. */
+    private static String filledBy(ResolvedSet set, Wiring wiring, int seat) {
+        return wiring.isReached(seat) && isSharedByItsSlot(set, wiring, wiring.outcome(seat))
+                ? wiring.outcome(seat).blueprint().orElseThrow().className()
+                : "";
     }
 
     private static boolean isSharedByItsSlot(ResolvedSet set, Wiring wiring, Outcome outcome) {
         if (outcome.kind() != Outcome.Kind.OBJECT
-                || outcome.blueprint().filter(one -> one.method().isEmpty()).isEmpty()) {
+                || outcome.blueprint().orElseThrow().method().isPresent()) {
             return false;
         }
         LifetimeChoice choice = set.lifetimes().of(outcome, wiring.profile());

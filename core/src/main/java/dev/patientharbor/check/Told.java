@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
 
 /**
  * What the rules reported, joined over the sides: each finding where it belongs, sorted, each once.
@@ -77,18 +78,27 @@ final class Told {
     /** Adds what some sides tell, absences only if all tell them. */
     private static void join(
             List<List<Finding>> some, List<List<Finding>> all, List<Finding> into) {
+        if (all.size() == 1) {
+            some.forEach(into::addAll);
+            return;
+        }
+        List<Set<String>> told =
+                all.stream()
+                        .map(
+                                side ->
+                                        side.stream()
+                                                .map(Finding::identity)
+                                                .collect(Collectors.toSet()))
+                        .toList();
         for (List<Finding> ofSide : some) {
             for (Finding finding : ofSide) {
+                String identity = finding.identity();
                 if (!ABSENCES.contains(finding.kind())
-                        || all.stream().allMatch(side -> tells(side, finding))) {
+                        || told.stream().allMatch(side -> side.contains(identity))) {
                     into.add(finding);
                 }
             }
         }
-    }
-
-    private static boolean tells(List<Finding> side, Finding finding) {
-        return side.stream().anyMatch(one -> one.identity().equals(finding.identity()));
     }
 
     /** What all sides tell is the partial profile's fault; the rest is told where it matters. */

@@ -33,7 +33,10 @@ public record Slot(TypeRef contract, Optional<Key> key) {
 
     @Override
     public boolean equals(Object other) {
-        return other instanceof Slot that && contract.equals(that.contract) && key.equals(that.key);
+        return this == other
+                || other instanceof Slot that
+                        && contract.equals(that.contract)
+                        && (key == that.key || key.equals(that.key));
     }
 
     @Override

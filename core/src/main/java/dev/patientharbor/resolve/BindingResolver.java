@@ -62,7 +62,9 @@ final class BindingResolver {
         Optional<Lookup> implementation = binding.supply().className().map(names::lookup);
         implementation.ifPresent(lookups::add);
         List<Slot> members = members(binding, lookups);
-        failures(binding.supply()).map(names::lookup).forEach(lookups::add);
+        if (binding.supply() instanceof Supply.OfAnswers canned) {
+            failures(canned).map(names::lookup).forEach(lookups::add);
+        }
         Optional<ClassFacts> facts = implementation.flatMap(Lookup::facts);
         Optional<Fit> fit =
                 slot.flatMap(
@@ -99,14 +101,12 @@ final class BindingResolver {
     }
 
     /** The exceptions that canned answers name. */
-    private static Stream<Written> failures(Supply supply) {
-        return supply instanceof Supply.OfAnswers canned
-                ? canned.answers().stream()
-                        .flatMap(one -> one.cases().stream())
-                        .map(Canned.Case::answer)
-                        .filter(one -> one instanceof Canned.Response.Fails)
-                        .map(one -> ((Canned.Response.Fails) one).type())
-                : Stream.empty();
+    private static Stream<Written> failures(Supply.OfAnswers canned) {
+        return canned.answers().stream()
+                .flatMap(one -> one.cases().stream())
+                .map(Canned.Case::answer)
+                .filter(one -> one instanceof Canned.Response.Fails)
+                .map(one -> ((Canned.Response.Fails) one).type());
     }
 
     private List<AnswerFault> answerFaults(Supply supply, Optional<Slot> slot) {

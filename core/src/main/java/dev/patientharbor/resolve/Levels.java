@@ -1,7 +1,6 @@
 package dev.patientharbor.resolve;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -154,7 +153,15 @@ public final class Levels {
 
     /** Whether the whole profile is looked at from a level. */
     boolean reachesWhole(int level) {
-        return Arrays.stream(search(level)).anyMatch(one -> one == WHOLE);
+        if (level == WHOLE) {
+            return true;
+        }
+        for (int one : search(level)) {
+            if (one == WHOLE) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** Whether one level encloses another, directly or not; none encloses itself. */

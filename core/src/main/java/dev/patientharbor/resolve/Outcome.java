@@ -28,6 +28,8 @@ public final class Outcome {
     private final Aim aim;
     private final int[] asks;
 
+    private Boolean asksForMany;
+
     /** What its binding or a mark says of its lifetime, once that has been asked. */
     private Optional<LifetimeChoice> ownLifetime;
 
@@ -251,6 +253,15 @@ public final class Outcome {
             case COLLECTION -> !candidates().isEmpty();
             case BROKEN, UNMET, VALUE_MISSING, SEVERAL, NONE -> false;
         };
+    }
+
+    /** Whether it asks for a slot that holds many; null if nobody has found out yet. */
+    Boolean asksForMany() {
+        return asksForMany;
+    }
+
+    void asksForMany(boolean many) {
+        asksForMany = many;
     }
 
     /** What its binding or a mark says of its lifetime; null if nobody has asked yet. */

@@ -8,6 +8,7 @@ import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.TypeRef.ClassType;
 import dev.patientharbor.resolve.SlotFinder.Found;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -34,7 +35,7 @@ final class SlotFiller {
     private final Map<String, Blueprint> stated = new HashMap<>();
 
     /** What fills a slot that nothing binds and nothing decorates: the same in every profile. */
-    private final List<Outcome> bare = new ArrayList<>();
+    private Outcome[] bare = new Outcome[64];
 
     SlotFiller(
             CodeIndex code,
@@ -79,6 +80,12 @@ final class SlotFiller {
             Optional<ResolvedBinding> binding = profile.binding(seat);
             if (binding.isPresent() && binding.get().standsAlone()) {
                 return binding.get().bareOutcome();
+            }
+            if (binding.isEmpty() && slots.standsAlone(seat)) {
+                Outcome bare = bare(seat);
+                if (bare.kind() != Outcome.Kind.UNMET || !filledIn.isAllowed()) {
+                    return bare;
+                }
             }
         }
         Optional<Found> found =
@@ -137,13 +144,13 @@ final class SlotFiller {
     }
 
     private Outcome bare(int slot) {
-        while (bare.size() <= slot) {
-            bare.add(null);
+        if (slot >= bare.length) {
+            bare = Arrays.copyOf(bare, slots.size() + slots.size() / 2);
         }
-        if (bare.get(slot) == null) {
-            bare.set(slot, unbound(slots.slot(slot), List.of()));
+        if (bare[slot] == null) {
+            bare[slot] = unbound(slots.slot(slot), List.of());
         }
-        return bare.get(slot);
+        return bare[slot];
     }
 
     private static List<ResolvedDecorator> usable(int seat, ResolvedProfile profile) {

@@ -20,6 +20,7 @@ public final class SlotTable {
     private final Map<Long, Integer> atLevels = new HashMap<>();
     private final List<Slot> slots = new ArrayList<>();
     private final BitSet many = new BitSet();
+    private final BitSet wrapping = new BitSet();
     private int[] plain = new int[64];
     private int[] level = new int[64];
     private final Map<String, List<Integer>> byContractClass = new HashMap<>();
@@ -34,6 +35,7 @@ public final class SlotTable {
         int number = add(slot, slots.size(), Levels.WHOLE);
         numbers.put(slot, number);
         many.set(number, Carrier.holdsMany(slot.contract()));
+        wrapping.set(number, Carrier.of(slot.contract()).isPresent());
         List<Integer> same =
                 byContractClass.computeIfAbsent(
                         className(slot.contract()), name -> new ArrayList<>(1));
@@ -74,6 +76,11 @@ public final class SlotTable {
     /** Whether what stands in a slot holds several others. */
     boolean holdsMany(int number) {
         return many.get(plain[number]);
+    }
+
+    /** Whether what fills a slot that nothing binds depends on no other slot. */
+    boolean standsAlone(int number) {
+        return !wrapping.get(plain[number]) && ofSameClass.get(number).size() == 1;
     }
 
     /** The slot, whatever the level. */

@@ -254,12 +254,15 @@ public final class Wiring {
     }
 
     private boolean asksForMany(Outcome outcome) {
-        for (int asked : outcome.asks()) {
-            if (slots.holdsMany(asked)) {
-                return true;
+        Boolean known = outcome.asksForMany();
+        if (known == null) {
+            known = false;
+            for (int asked : outcome.asks()) {
+                known |= slots.holdsMany(asked);
             }
+            outcome.asksForMany(known);
         }
-        return false;
+        return known;
     }
 
     private boolean isPlain(int seat) {
