@@ -26,6 +26,7 @@ final class DemoCommand {
     static int run(Console console) {
         Path examples = examples();
         String port = examples.resolve("port.harbor.yaml").toString();
+        String sides = examples.resolve("sides.harbor.yaml").toString();
         String broken = examples.resolve("broken.harbor.yaml").toString();
         List<Step> steps =
                 List.of(
@@ -41,6 +42,10 @@ final class DemoCommand {
                                 "What stands below each of them, on a winter's night?",
                                 ExitCode.CLEAN,
                                 List.of("roster", port, "--profile", "winter", "--format", "tree")),
+                        new Step(
+                                "Is each side whole by itself, aboard and ashore?",
+                                ExitCode.CLEAN,
+                                List.of("check", sides)),
                         new Step(
                                 "And what is told of a file that is full of mistakes?",
                                 ExitCode.FINDINGS,

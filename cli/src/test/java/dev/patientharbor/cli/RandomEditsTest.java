@@ -29,15 +29,16 @@ class RandomEditsTest {
         List<String> files =
                 List.of(
                         Files.readString(Path.of("../examples/port.harbor.yaml")),
-                        Files.readString(Path.of("../examples/broken.harbor.yaml")));
-        for (String other : List.of("quay.harbor.yaml", "port.properties")) {
+                        Files.readString(Path.of("../examples/broken.harbor.yaml")),
+                        Files.readString(Path.of("../examples/sides.harbor.yaml")));
+        for (String other : List.of("quay.harbor.yaml", "wreck.harbor.yaml", "port.properties")) {
             Files.copy(Path.of("../examples", other), temp.resolve(other));
         }
         Path file = temp.resolve("edited.harbor.yaml");
         Map<Integer, Integer> codes = new TreeMap<>();
         for (int seed = 0; seed < edits; seed++) {
             Random random = new Random(seed);
-            String text = edited(files.get(seed % 2), random);
+            String text = edited(files.get(seed % 3), random);
             Files.writeString(file, text);
             for (String command :
                     List.of("check", "roster --format json", "roster --format tree", "roster")) {

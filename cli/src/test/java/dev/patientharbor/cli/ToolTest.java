@@ -36,7 +36,7 @@ class ToolTest {
             textBlock =
                     """
                     check PORT                                   | 0 | All 4 profiles are complete: 5 notes.
-                    check BROKEN                                 | 1 | 12 of 12 profiles are not complete
+                    check BROKEN                                 | 1 | 17 of 17 profiles are not complete
                     check BROKEN --profile circle                | 1 | 1 of 1 profile is not complete
                     check PORT --fail-on warning                 | 0 | All 4
                     check PORT --fail-on note                    | 1 | All 4

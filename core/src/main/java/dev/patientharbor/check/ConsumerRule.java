@@ -1,5 +1,6 @@
 package dev.patientharbor.check;
 
+import dev.patientharbor.code.ExecutableFacts;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.NearNames;
@@ -47,7 +48,21 @@ final class ConsumerRule implements Rule {
                                         + " is the name of "
                                         + found
                                         + " methods, and nothing says which one is meant.")
+                .withAny(
+                        "did you mean",
+                        NearNames.of(
+                                method(consumer),
+                                consumer.blueprint().orElseThrow().facts().methods().stream()
+                                        .map(ExecutableFacts::name)
+                                        .filter(one -> !one.equals(method(consumer)))
+                                        .distinct()
+                                        .toList()))
                 .with("do", "name a method that the class declares, and that has no namesake");
+    }
+
+    private static String method(ResolvedConsumer consumer) {
+        String name = consumer.declared().name().text();
+        return name.substring(name.indexOf('#') + 1);
     }
 
     private static Finding noParameter(ResolvedConsumer consumer, Written parameter) {

@@ -42,7 +42,7 @@ public record ClassFacts(
         Map<String, String> memberDefaults,
         List<String> enumConstants,
         List<LookupFacts> lookups,
-        Map<String, String> constants) {
+        Map<String, ConstantFacts> constants) {
 
     private static final int ENUM = 0x4000;
 

@@ -13,9 +13,9 @@ import org.objectweb.asm.Opcodes;
 final class ConstantCollector extends ClassVisitor {
 
     private final Wanted wanted;
-    private final Map<String, String> found;
+    private final Map<String, ConstantFacts> found;
 
-    ConstantCollector(Wanted wanted, Map<String, String> found) {
+    ConstantCollector(Wanted wanted, Map<String, ConstantFacts> found) {
         super(Opcodes.ASM9);
         this.wanted = wanted;
         this.found = found;
@@ -31,7 +31,7 @@ final class ConstantCollector extends ClassVisitor {
     /** A constant is pushed, perhaps boxed, and returned; whatever else happens is told apart. */
     private final class Body extends MethodVisitor {
         private final String method;
-        private String pushed;
+        private ConstantFacts pushed;
         private boolean more;
 
         Body(String method) {
@@ -39,7 +39,7 @@ final class ConstantCollector extends ClassVisitor {
             this.method = method;
         }
 
-        private void push(String constant) {
+        private void push(ConstantFacts constant) {
             more |= pushed != null;
             pushed = constant;
         }
@@ -48,26 +48,26 @@ final class ConstantCollector extends ClassVisitor {
         public void visitLdcInsn(Object value) {
             boolean known = value instanceof String || value instanceof Integer;
             more |= !known;
-            push(String.valueOf(value));
+            push(ConstantFacts.plain(value));
         }
 
         @Override
         public void visitIntInsn(int opcode, int operand) {
             more |= opcode == Opcodes.NEWARRAY;
-            push(Integer.toString(operand));
+            push(ConstantFacts.plain(operand));
         }
 
         @Override
         public void visitFieldInsn(int opcode, String owner, String name, String descriptor) {
             more |= opcode != Opcodes.GETSTATIC || !descriptor.equals('L' + owner + ';');
-            push(name);
+            push(ConstantFacts.field(owner, name));
         }
 
         @Override
         public void visitInsn(int opcode) {
             boolean returns = opcode == Opcodes.ARETURN || opcode == Opcodes.IRETURN;
             if (opcode >= Opcodes.ICONST_M1 && opcode <= Opcodes.ICONST_5) {
-                push(Integer.toString(opcode - Opcodes.ICONST_0));
+                push(ConstantFacts.plain(opcode - Opcodes.ICONST_0));
             } else if (returns && !more && pushed != null) {
                 found.put(method, pushed);
             } else {

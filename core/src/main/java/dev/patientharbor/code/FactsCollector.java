@@ -34,7 +34,7 @@ final class FactsCollector extends ClassVisitor {
     private final Map<String, String> memberDefaults = new HashMap<>(0);
     private final List<String> enumConstants = new ArrayList<>(0);
     private final List<LookupFacts> lookups = new ArrayList<>(0);
-    private final Map<String, String> constants = new HashMap<>(0);
+    private final Map<String, ConstantFacts> constants = new HashMap<>(0);
     private boolean mayHaveConstants;
 
     private final Wanted wanted;
@@ -157,7 +157,7 @@ final class FactsCollector extends ClassVisitor {
     }
 
     /** The constants that its methods return, to be added to. */
-    Map<String, String> constants() {
+    Map<String, ConstantFacts> constants() {
         return constants;
     }
 

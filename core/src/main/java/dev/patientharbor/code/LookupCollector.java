@@ -37,7 +37,7 @@ final class LookupCollector extends ClassVisitor {
     private final class Body extends MethodVisitor {
         private final String method;
         private Type contract;
-        private String key;
+        private ConstantFacts key;
 
         Body(String method) {
             super(Opcodes.ASM9);
@@ -50,14 +50,14 @@ final class LookupCollector extends ClassVisitor {
                 contract = type;
                 key = null;
             } else {
-                key = value instanceof String text ? text : null;
+                key = value instanceof String ? ConstantFacts.plain(value) : null;
             }
         }
 
         @Override
         public void visitFieldInsn(int opcode, String owner, String name, String descriptor) {
             boolean constant = opcode == Opcodes.GETSTATIC && descriptor.equals('L' + owner + ';');
-            key = constant ? name : null;
+            key = constant ? ConstantFacts.field(owner, name) : null;
         }
 
         @Override

@@ -9,4 +9,4 @@ import java.util.Optional;
  * @param contract the binary name of the class that is asked for
  * @param key the key that is asked for
  */
-public record LookupFacts(String method, String contract, Optional<String> key) {}
+public record LookupFacts(String method, String contract, Optional<ConstantFacts> key) {}

@@ -73,8 +73,12 @@ final class NeedReader {
     private void addLookups(ClassFacts facts, List<Need> needs) {
         Map<String, Integer> counts = new HashMap<>();
         for (LookupFacts lookup : facts.lookups()) {
+            Optional<Key> key = lookup.key().flatMap(one -> one.key(code)).map(Key::named);
+            if (lookup.key().isPresent() && key.isEmpty()) {
+                continue; // a field, of which it is not known what it holds
+            }
             int index = counts.merge(lookup.method(), 1, Integer::sum) - 1;
-            Slot slot = new Slot(TypeRef.of(lookup.contract()), lookup.key().map(Key::named));
+            Slot slot = new Slot(TypeRef.of(lookup.contract()), key);
             needs.add(
                     new Need(
                             NeedPlace.lookup(lookup.method(), index),

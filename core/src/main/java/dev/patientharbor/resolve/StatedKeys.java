@@ -79,7 +79,7 @@ public final class StatedKeys {
         Optional<ClassFacts> at = Optional.of(facts);
         while (at.isPresent() && seen.add(at.get().name())) {
             if (at.get().constants().containsKey(method)) {
-                return Optional.of(at.get().constants().get(method));
+                return at.get().constants().get(method).key(code);
             }
             if (declares(at.get(), method)) {
                 return Optional.empty();

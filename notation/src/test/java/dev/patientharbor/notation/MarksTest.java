@@ -93,6 +93,41 @@ class MarksTest {
         assertEquals("mock", it.received("whole", "Sonar.clock"));
     }
 
+    @Test
+    void n69_a_lookup_may_have_a_constant_of_an_enum_as_its_key_and_only_a_constant() {
+        Situation it =
+                Situation.of(
+                                """
+                                import java.util.*;
+                                enum Zone { COAST, SEA; static Zone any() { return SEA; } }
+                                interface Feed {} class Coast implements Feed {} class Mud implements Feed {}
+                                class Locator {
+                                    static <T> T find(Class<T> type, Zone key) { return null; }
+                                    static <T> T all(Class<T> type, Zone key, int more) { return null; }
+                                }
+                                class Kiosk {
+                                    static final Zone FIXED = Zone.SEA;
+                                    Feed open() { return Locator.find(Feed.class, Zone.COAST); }
+                                    Feed shut() { return Locator.find(Feed.class, Zone.any()); }
+                                    Feed late() { return Locator.all(Feed.class, Zone.SEA, 3); }
+                                    Feed fixed() { return Locator.find(Feed.class, Kiosk.FIXED); }
+                                    Feed held(Zone zone) { return Locator.find(Feed.class, zone); }
+                                }
+                                """,
+                                """
+                                marks: { lookup: ["Locator#find", "Locator#all"] }
+                                entry: [Kiosk]
+                                profiles:
+                                  test: { bindings: { Feed@COAST: Coast, Feed@SEA: Mud } }   # <- unused-binding
+                                """)
+                        .tellsWhatIsMarked();
+        assertEquals(
+                List.of("lookup:open:0 Feed@COAST"),
+                it.verdict().plan("test").rows().stream()
+                        .map(row -> row.place().code() + " " + text(it, row))
+                        .toList());
+    }
+
     private static String text(Situation it, Row row) {
         return row.slot().text(it.verdict()::shortName);
     }
