@@ -31,6 +31,6 @@ final class CheckCommand {
         String file = Options.out(parsed);
         Layout layout = file.isEmpty() ? console.layout() : console.forFiles();
         Output.write(CheckText.render(verdict, layout), file, console);
-        return verdict.hasAtLeast(failOn) ? ExitCode.FINDINGS : ExitCode.CLEAN;
+        return Ending.of(verdict, failOn, console);
     }
 }

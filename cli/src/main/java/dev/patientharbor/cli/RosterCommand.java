@@ -39,11 +39,11 @@ final class RosterCommand {
                     default -> RosterText.render(verdict, layout);
                 };
         Output.write(text, file, console);
-        boolean failed = verdict.hasAtLeast(failOn);
-        if (failed) {
+        int ending = Ending.of(verdict, failOn, console);
+        if (ending == ExitCode.FINDINGS) {
             console.out().flush();
             console.err().println("there are findings: patient-harbor check tells them");
         }
-        return failed ? ExitCode.FINDINGS : ExitCode.CLEAN;
+        return ending;
     }
 }

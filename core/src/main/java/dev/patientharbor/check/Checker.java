@@ -37,7 +37,8 @@ public final class Checker {
      */
     public static Verdict check(
             ProfileSet set, CodeIndex code, Settings settings, List<Finding> earlier) {
-        return check(set, code, List.of(Side.ofAll(set, code)), settings, earlier);
+        return check(
+                set, code, List.of(Side.ofAll(set, code)), settings, earlier, RuleCatalog.all());
     }
 
     /**
@@ -50,28 +51,38 @@ public final class Checker {
      */
     public static Verdict check(
             ProfileSet set, CodePlaces places, Settings settings, List<Finding> earlier) {
-        return check(set, places.whole(), Side.of(set, places), settings, earlier);
+        return check(
+                set, places.whole(), Side.of(set, places), settings, earlier, RuleCatalog.all());
     }
 
-    private static Verdict check(
+    /** Checks by some rules. */
+    static Verdict check(
             ProfileSet set,
             CodeIndex whole,
             List<Side> sides,
             Settings settings,
-            List<Finding> earlier) {
+            List<Finding> earlier,
+            List<Rule> rules) {
+        List<RuleFault> faults = new ArrayList<>();
         List<Reporter> reporters = new ArrayList<>();
         for (Side side : sides) {
             Reporter reporter = new Reporter(Resolver.resolve(set, side, settings));
             earlier.forEach(reporter::report);
             side.code().findings().forEach(reporter::report);
-            for (Rule rule : RuleCatalog.all()) {
-                rule.check(reporter.set(), reporter);
+            for (Rule rule : rules) {
+                try {
+                    rule.check(reporter.set(), reporter);
+                } catch (RuntimeException | StackOverflowError fault) {
+                    faults.add(new RuleFault(rule.getClass().getSimpleName(), fault));
+                }
             }
             reporters.add(reporter);
         }
         Told told = new Told(reporters);
         List<Finding> ofSet = told.ofSet();
-        boolean setIsWhole = ofSet.stream().noneMatch(one -> one.kind().breaksCompleteness());
+        boolean setIsWhole =
+                faults.isEmpty()
+                        && ofSet.stream().noneMatch(one -> one.kind().breaksCompleteness());
         List<ProfileVerdict> profiles = new ArrayList<>();
         List<ResolvedSet> resolved = reporters.stream().map(Reporter::set).toList();
         for (ResolvedProfile profile : resolved.get(0).profiles()) {
@@ -81,7 +92,8 @@ public final class Checker {
                             .findFirst();
             profiles.add(verdict(profile, wiring, told, setIsWhole));
         }
-        return new Verdict(resolved, names(set, whole, resolved), ofSet, profiles, profiles);
+        return new Verdict(
+                resolved, names(set, whole, resolved), ofSet, profiles, profiles, faults);
     }
 
     private static ClassNames names(ProfileSet set, CodeIndex whole, List<ResolvedSet> sides) {

@@ -28,13 +28,16 @@ public final class Verdict {
     private final List<Finding> findings;
     private final List<ProfileVerdict> profiles;
     private final List<ProfileVerdict> shown;
+    private final List<RuleFault> faults;
 
     Verdict(
             List<ResolvedSet> sides,
             ClassNames names,
             List<Finding> findings,
             List<ProfileVerdict> profiles,
-            List<ProfileVerdict> shown) {
+            List<ProfileVerdict> shown,
+            List<RuleFault> faults) {
+        this.faults = List.copyOf(faults);
         this.sides = List.copyOf(sides);
         this.names = names;
         set = sides.get(0);
@@ -73,6 +76,14 @@ public final class Verdict {
     /** What concerns no profile alone, in order of place. */
     public List<Finding> findings() {
         return findings;
+    }
+
+    /**
+     * Faults of ours: rules that did not come to their end. With any, no profile counts as
+     * complete.
+     */
+    public List<RuleFault> faults() {
+        return faults;
     }
 
     /** The profiles, in the order of the file. */
@@ -147,7 +158,7 @@ public final class Verdict {
                 some.add(profile);
             }
         }
-        return new Verdict(sides, names, findings, profiles, some);
+        return new Verdict(sides, names, findings, profiles, some, faults);
     }
 
     /**

@@ -87,10 +87,19 @@ public final class CheckText {
                         });
         line.put(kinds.toString()).end();
         if (!profile.findings().isEmpty()) {
-            page.line(column + 12)
-                    .put(complete ? Tone.CAREFUL : Tone.BAD, counts(profile.findings()))
-                    .end();
+            page.line(column + 12).put(tone(profile, complete), counts(profile.findings())).end();
         }
+    }
+
+    private static Tone tone(ProfileVerdict profile, boolean complete) {
+        boolean notesAlone =
+                profile.findings().stream().allMatch(one -> one.severity() == Severity.NOTE);
+        return notesAlone ? Tone.QUIET : complete ? Tone.CAREFUL : Tone.BAD;
+    }
+
+    /** What a finding that concerns no profile alone is about. */
+    private static String ofNoProfile(Finding finding) {
+        return finding.at().match(in -> "the file as a whole", in -> "the code");
     }
 
     /** One cause, and the profiles that meet it. */
@@ -106,8 +115,7 @@ public final class CheckText {
                 .forEach(
                         one ->
                                 causes.put(
-                                        one.identity(),
-                                        new Once(one, List.of("the file as a whole"))));
+                                        one.identity(), new Once(one, List.of(ofNoProfile(one)))));
         for (ProfileVerdict profile : verdict.profiles()) {
             for (Finding finding : profile.findings()) {
                 causes.computeIfAbsent(

@@ -1,0 +1,30 @@
+package dev.patientharbor.cli;
+
+import dev.patientharbor.check.RuleFault;
+import dev.patientharbor.check.Verdict;
+import dev.patientharbor.finding.Severity;
+
+/** How a command ends that has told its verdict. */
+final class Ending {
+
+    private Ending() {}
+
+    /**
+     * The exit code for a verdict; faults of ours are told after what was found in spite of them.
+     */
+    static int of(Verdict verdict, Severity failOn, Console console) {
+        if (verdict.faults().isEmpty()) {
+            return verdict.hasAtLeast(failOn) ? ExitCode.FINDINGS : ExitCode.CLEAN;
+        }
+        console.out().flush();
+        for (RuleFault fault : verdict.faults()) {
+            console.err()
+                    .println(
+                            "patient-harbor: a fault of ours, not of your file: "
+                                    + fault.rule()
+                                    + " did not come to its end: "
+                                    + fault.cause());
+        }
+        return ExitCode.OUR_FAULT;
+    }
+}

@@ -1,0 +1,10 @@
+package dev.patientharbor.check;
+
+/**
+ * A fault of ours: a rule that could not come to its end. What it would have told is not known; the
+ * other rules have told theirs.
+ *
+ * @param rule the name of the rule's class
+ * @param cause what went wrong
+ */
+public record RuleFault(String rule, Throwable cause) {}

@@ -1,0 +1,80 @@
+package dev.patientharbor.check;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import dev.patientharbor.code.CodeIndex;
+import dev.patientharbor.code.MadeUpCode;
+import dev.patientharbor.finding.Where;
+import dev.patientharbor.model.HouseMarks;
+import dev.patientharbor.model.Lifetime;
+import dev.patientharbor.model.Profile;
+import dev.patientharbor.model.ProfileSet;
+import dev.patientharbor.model.Settings;
+import dev.patientharbor.model.Terms;
+import dev.patientharbor.model.Words;
+import dev.patientharbor.model.Written;
+import dev.patientharbor.resolve.Side;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+/** A rule that fails hides nothing that the others found, and nobody calls the rest complete. */
+class RuleFaultTest {
+
+    private static Verdict check(List<Rule> rules) {
+        Where at = Where.startOf("f");
+        CodeIndex code =
+                MadeUpCode.of(
+                        List.of(
+                                MadeUpCode.classOf(
+                                        "p.Desk",
+                                        List.of(),
+                                        List.of("Lp/Gauge;"),
+                                        List.of("Lp/Gauge;"),
+                                        List.of(""))));
+        Words silence = new Words(List.of(), List.of(), List.of());
+        ProfileSet set =
+                new ProfileSet(
+                        "faulty",
+                        List.of(),
+                        List.of(),
+                        List.of(),
+                        List.of(new Written("p.Desk", at)),
+                        List.of(),
+                        Lifetime.SHARED,
+                        HouseMarks.NONE,
+                        List.of(),
+                        List.of(),
+                        List.of(),
+                        List.of(
+                                new Profile(
+                                        "test",
+                                        false,
+                                        List.of(),
+                                        Terms.NONE,
+                                        silence,
+                                        List.of(),
+                                        at)),
+                        at);
+        return Checker.check(
+                set, code, List.of(Side.ofAll(set, code)), Settings.NONE, List.of(), rules);
+    }
+
+    @Test
+    void the_other_rules_tell_theirs_and_the_fault_is_named() {
+        Rule faulty =
+                (set, reporter) -> {
+                    throw new IllegalStateException("lost");
+                };
+        Verdict verdict = check(List.of(faulty, new UnmetNeedRule()));
+        assertEquals(
+                List.of("unmet-need"),
+                verdict.allFindings().stream().map(one -> one.kind().id()).toList());
+        assertEquals(1, verdict.faults().size());
+        assertEquals("lost", verdict.faults().get(0).cause().getMessage());
+        assertFalse(check(List.of(faulty)).complete("test"));
+        assertEquals(List.of(), check(List.of(new UnmetNeedRule())).faults());
+        assertTrue(check(List.of()).complete("test"), "no rule, nothing told");
+    }
+}
