@@ -42,7 +42,7 @@ final class CycleRule implements Rule {
 
     @Override
     public void check(ResolvedSet set, Reporter reporter) {
-        Knots knots = new Knots();
+        Knots knots = new Knots(set.checked());
         for (Wiring wiring : set.checked()) {
             for (List<Integer> knot : knots.of(wiring)) {
                 report(set, wiring, knot, reporter);

@@ -3,58 +3,100 @@ package dev.patientharbor.check;
 import dev.patientharbor.resolve.Wiring;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.BitSet;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * Finds the knots of wirings: the largest groups of slots that all lead to one another (Tarjan
  * 1972), without recursion.
  *
- * <p>Profiles of one set differ in little. If the order in which the slots of an earlier one were
- * finished holds for every arrow of the next one too, that one has no knot either, and one pass
- * over its arrows has shown it.
+ * <p>The profiles of a set differ in little. So the arrows of all of them are searched together
+ * first: a knot of one profile lies within a knot of all. There seldom is one, and then only its
+ * slots are searched again, profile by profile.
  */
 final class Knots {
 
     private static final int UNKNOWN = 0;
+    private static final int[] NOWHERE = {};
 
-    /** For each slot when it was finished in an earlier wiring that had no knot, from 1. */
-    private int[] order = {};
+    /** The slots that are in a knot of all profiles together. */
+    private final BitSet suspicious = new BitSet();
+
+    Knots(List<Wiring> wirings) {
+        int[][] arrows = new int[0][];
+        Optional<Wiring> plain = Optional.empty();
+        for (Wiring wiring : wirings) {
+            // Where nothing is said for areas or consumers, equal outcomes have equal arrows.
+            boolean isPlain = wiring.profile().isPlain();
+            int[] places = wiring.unlike(isPlain ? plain : Optional.empty());
+            arrows = add(wiring, places, arrows);
+            if (isPlain && plain.isEmpty()) {
+                plain = Optional.of(wiring);
+            }
+        }
+        int[][] all = arrows;
+        BitSet every = new BitSet();
+        for (int slot = 0; slot < all.length; slot++) {
+            every.set(slot, all[slot] != null);
+        }
+        Search search =
+                new Search(all.length, every, slot -> all[slot] == null ? NOWHERE : all[slot]);
+        search.knots.forEach(knot -> knot.forEach(suspicious::set));
+    }
+
+    private static int[][] add(Wiring wiring, int[] places, int[][] known) {
+        int[][] arrows = known;
+        for (int place : places) {
+            int slot = wiring.reached(place);
+            if (slot >= arrows.length) {
+                arrows = Arrays.copyOf(arrows, slot + slot / 2 + 16);
+            }
+            arrows[slot] = joined(arrows[slot], wiring.leadsTo(slot, false));
+        }
+        return arrows;
+    }
+
+    private static int[] joined(int[] known, int[] more) {
+        if (known == null || more.length == 0 || Arrays.equals(known, more)) {
+            return known == null ? more : known;
+        }
+        int[] all = Arrays.copyOf(known, known.length + more.length);
+        System.arraycopy(more, 0, all, known.length, more.length);
+        return all;
+    }
 
     /** Each knot of a wiring as its slots. */
     List<List<Integer>> of(Wiring wiring) {
-        if (orderHolds(wiring)) {
+        if (suspicious.isEmpty()) {
             return List.of();
         }
-        Search search = new Search(wiring, order.length);
-        if (search.knots.isEmpty()) {
-            order = search.finished;
-        }
-        return search.knots;
-    }
-
-    private boolean orderHolds(Wiring wiring) {
+        BitSet reached = new BitSet();
         for (int i = 0; i < wiring.reachedSize(); i++) {
-            int from = wiring.reached(i);
-            for (int to : wiring.leadsTo(from, false)) {
-                if (finished(to) == UNKNOWN || finished(to) >= finished(from)) {
-                    return false;
-                }
-            }
+            int slot = wiring.reached(i);
+            reached.set(slot, suspicious.get(slot));
         }
-        return wiring.reachedSize() > 0;
+        return new Search(
+                        reached.length(),
+                        reached,
+                        slot ->
+                                Arrays.stream(wiring.leadsTo(slot, false))
+                                        .filter(reached::get)
+                                        .toArray())
+                .knots;
     }
 
-    private int finished(int slot) {
-        return slot < order.length ? order[slot] : UNKNOWN;
+    /** What a slot leads to. */
+    private interface Arrows {
+        int[] from(int slot);
     }
 
-    /** One search through one wiring. */
+    /** One search. */
     private static final class Search {
-        private final Wiring wiring;
+        private final Arrows arrows;
         private final List<List<Integer>> knots = new ArrayList<>();
         private final int[] index;
         private final int[] low;
-        private final int[] finished;
         private final boolean[] onStack;
         private int[] stack = new int[16];
 
@@ -62,25 +104,19 @@ final class Knots {
         private int[] way = new int[16];
 
         private int[] followed = new int[16];
-        private int[][] arrows = new int[16][];
+        private int[][] leads = new int[16][];
         private int depth;
         private int height;
         private int entered;
-        private int left;
 
-        Search(Wiring wiring, int least) {
-            this.wiring = wiring;
-            int size = least;
-            for (int i = 0; i < wiring.reachedSize(); i++) {
-                size = Math.max(size, wiring.reached(i) + 1);
-            }
+        Search(int size, BitSet starts, Arrows arrows) {
+            this.arrows = arrows;
             index = new int[size];
             low = new int[size];
-            finished = new int[size];
             onStack = new boolean[size];
-            for (int i = 0; i < wiring.reachedSize(); i++) {
-                if (index[wiring.reached(i)] == UNKNOWN) {
-                    visit(wiring.reached(i));
+            for (int slot = starts.nextSetBit(0); slot >= 0; slot = starts.nextSetBit(slot + 1)) {
+                if (index[slot] == UNKNOWN) {
+                    visit(slot);
                 }
             }
         }
@@ -89,23 +125,22 @@ final class Knots {
             enter(start);
             while (depth > 0) {
                 int slot = way[depth - 1];
-                int[] leads = arrows[depth - 1];
-                if (followed[depth - 1] < leads.length) {
-                    int next = leads[followed[depth - 1]++];
+                int[] ahead = leads[depth - 1];
+                if (followed[depth - 1] < ahead.length) {
+                    int next = ahead[followed[depth - 1]++];
                     if (index[next] == UNKNOWN) {
                         enter(next);
                     } else if (onStack[next]) {
                         low[slot] = Math.min(low[slot], index[next]);
                     }
                 } else {
-                    arrows[--depth] = null;
+                    leads[--depth] = null;
                     if (depth > 0) {
                         int above = way[depth - 1];
                         low[above] = Math.min(low[above], low[slot]);
                     }
-                    finished[slot] = ++left;
                     if (low[slot] == index[slot]) {
-                        takeKnot(slot, leads);
+                        takeKnot(slot, ahead);
                     }
                 }
             }
@@ -122,15 +157,15 @@ final class Knots {
             if (depth == way.length) {
                 way = Arrays.copyOf(way, 2 * depth);
                 followed = Arrays.copyOf(followed, 2 * depth);
-                arrows = Arrays.copyOf(arrows, 2 * depth);
+                leads = Arrays.copyOf(leads, 2 * depth);
             }
             way[depth] = slot;
             followed[depth] = 0;
-            arrows[depth++] = wiring.leadsTo(slot, false);
+            leads[depth++] = arrows.from(slot);
         }
 
-        private void takeKnot(int root, int[] leads) {
-            if (stack[height - 1] == root && !pointsToItself(root, leads)) {
+        private void takeKnot(int root, int[] ahead) {
+            if (stack[height - 1] == root && !pointsTo(root, ahead)) {
                 onStack[stack[--height]] = false; // the usual case: one that is in no knot
                 return;
             }
@@ -144,8 +179,8 @@ final class Knots {
             knots.add(knot);
         }
 
-        private static boolean pointsToItself(int root, int[] leads) {
-            for (int to : leads) {
+        private static boolean pointsTo(int root, int[] ahead) {
+            for (int to : ahead) {
                 if (to == root) {
                     return true;
                 }

@@ -130,6 +130,10 @@ final class Bound {
         return clashes;
     }
 
+    boolean saysTheSameAs(Bound other, int slot) {
+        return said(slot) == other.said(slot);
+    }
+
     private Said<ResolvedBinding> said(int slot) {
         return slot < bindings.length ? bindings[slot] : null;
     }

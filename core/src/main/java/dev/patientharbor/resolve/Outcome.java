@@ -27,6 +27,7 @@ public final class Outcome {
     private final Optional<Integer> core;
     private final Aim aim;
     private final int[] asks;
+    private final boolean standsAlone;
 
     private Boolean asksForMany;
 
@@ -82,6 +83,7 @@ public final class Outcome {
         this.core = core;
         this.aim = aim;
         answer = answerKind();
+        standsAlone = isMet() && core.isEmpty() && decorators.isEmpty();
         asks = blueprint.isEmpty() && decorators.isEmpty() ? NOWHERE : collectAsks();
     }
 
@@ -253,6 +255,11 @@ public final class Outcome {
             case COLLECTION -> !candidates().isEmpty();
             case BROKEN, UNMET, VALUE_MISSING, SEVERAL, NONE -> false;
         };
+    }
+
+    /** Whether it points at no other slot: it is the same for whoever says the same. */
+    boolean standsAlone() {
+        return standsAlone;
     }
 
     /** Whether it asks for a slot that holds many; null if nobody has found out yet. */

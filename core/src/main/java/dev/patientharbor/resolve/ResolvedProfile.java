@@ -245,6 +245,11 @@ public final class ResolvedProfile {
         return clashes;
     }
 
+    /** Whether two profiles have the very same word of a slot, or none. */
+    boolean saysTheSameAs(ResolvedProfile other, int slot) {
+        return bound.saysTheSameAs(other.bound, slot);
+    }
+
     /** Whether nothing is said but for the profile as a whole. */
     public boolean isPlain() {
         return plain;

@@ -89,11 +89,15 @@ public final class Resolver {
         List<ResolvedConsumer> stated = set.consumers().stream().map(consumers::read).toList();
         List<Integer> entrySlots = entrySlots(entries, stated);
         List<Optional<Wiring>> wirings = new ArrayList<>();
+        Optional<Wiring> first = Optional.empty();
         for (ResolvedProfile profile : all) {
-            wirings.add(
-                    profile.declared().partial() || !side.profiles().get(profile.number())
+            boolean elsewhere = !side.profiles().get(profile.number());
+            Optional<Wiring> wiring =
+                    profile.declared().partial() || elsewhere
                             ? Optional.empty()
-                            : Optional.of(new Wiring(profile, slots, filler, entrySlots)));
+                            : Optional.of(new Wiring(profile, slots, filler, entrySlots, first));
+            wirings.add(wiring);
+            first = first.or(() -> wiring);
         }
         Set<TypeRef> emptyAllowed = emptyAllowed();
         return new ResolvedSet(

@@ -47,7 +47,16 @@ public final class Wiring {
         void visit(Blueprint consumer, Need need, int asked);
     }
 
-    Wiring(ResolvedProfile profile, SlotTable slots, SlotFiller filler, List<Integer> entries) {
+    /**
+     * @param like an earlier profile of the same set: what both say in the same words is not worked
+     *     out again
+     */
+    Wiring(
+            ResolvedProfile profile,
+            SlotTable slots,
+            SlotFiller filler,
+            List<Integer> entries,
+            Optional<Wiring> like) {
         this.profile = profile;
         this.slots = slots;
         this.filler = filler;
@@ -57,7 +66,11 @@ public final class Wiring {
                 entries.stream()
                         .map(slot -> filler.finder().ask(slot, Levels.WHOLE, profile))
                         .toList();
-        follow();
+        follow(like.filter(one -> one.saysPlainly() && saysPlainly()));
+    }
+
+    private boolean saysPlainly() {
+        return profile.isPlain() && profile.isUndecorated();
     }
 
     public ResolvedProfile profile() {
@@ -71,7 +84,7 @@ public final class Wiring {
 
     /** Whether a binding fills a seat, or turns it down, at whatever level it is asked for. */
     public boolean isUsed(ResolvedBinding binding) {
-        if (used == null) {
+        if (used == null && !profile.isPlain()) {
             used = Collections.newSetFromMap(new IdentityHashMap<>());
             for (int i = 0; i < count; i++) {
                 outcomes[reached[i]].binding().ifPresent(used::add);
@@ -79,7 +92,7 @@ public final class Wiring {
         }
         boolean leavesOut =
                 binding.target().isPresent() || binding.declared().supply() instanceof Supply.None;
-        return used.contains(binding) || leavesOut && isConsidered(binding);
+        return used != null && used.contains(binding) || leavesOut && isConsidered(binding);
     }
 
     /** What stands in for a member, or is absent on purpose, is asked for by way of a wrapping. */
@@ -313,14 +326,18 @@ public final class Wiring {
         return answers;
     }
 
-    private void follow() {
-        BitSet seen = new BitSet();
+    private void follow(Optional<Wiring> like) {
+        Wiring other = like.orElse(null);
+        BitSet seen = new BitSet(slots.size());
         for (int entry : entries) {
             enter(entry, NONE, seen);
         }
         for (int i = 0; i < count; i++) {
             int seat = reached[i];
-            Outcome outcome = filler.fill(seat, profile);
+            Outcome outcome =
+                    other != null && other.fillsAlone(seat, profile)
+                            ? other.outcomes[seat]
+                            : filler.fill(seat, profile);
             outcomes[seat] = outcome;
             if (!outcome.isSound()) {
                 unsound.add(seat);
@@ -332,6 +349,15 @@ public final class Wiring {
                 enter(to, seat, seen);
             }
         }
+    }
+
+    /** Whether another profile, saying the same of a seat, fills it in the same way. */
+    private boolean fillsAlone(int seat, ResolvedProfile by) {
+        return seat < outcomes.length
+                && outcomes[seat] != null
+                && outcomes[seat].standsAlone()
+                && profile.saysTheSameAs(by, seat)
+                && (outcomes[seat].binding().isPresent() || slots.standsAlone(seat));
     }
 
     private void enter(int seat, int from, BitSet seen) {
