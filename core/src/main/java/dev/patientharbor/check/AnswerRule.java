@@ -3,10 +3,10 @@ package dev.patientharbor.check;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.NearNames;
-import dev.patientharbor.resolve.AnswerFault;
 import dev.patientharbor.resolve.ResolvedBinding;
 import dev.patientharbor.resolve.ResolvedProfile;
 import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.values.AnswerFault;
 import java.util.List;
 
 /** Tells canned answers that their contract cannot take. */

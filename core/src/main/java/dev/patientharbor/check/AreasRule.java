@@ -4,8 +4,8 @@ import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.NearNames;
 import dev.patientharbor.model.Area;
+import dev.patientharbor.names.Lookup;
 import dev.patientharbor.resolve.Areas;
-import dev.patientharbor.resolve.Lookup;
 import dev.patientharbor.resolve.ResolvedSet;
 import java.util.List;
 

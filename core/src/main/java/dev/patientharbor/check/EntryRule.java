@@ -3,7 +3,7 @@ package dev.patientharbor.check;
 import dev.patientharbor.code.ClassPattern;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
-import dev.patientharbor.resolve.Lookup;
+import dev.patientharbor.names.Lookup;
 import dev.patientharbor.resolve.ResolvedEntry;
 import dev.patientharbor.resolve.ResolvedSet;
 import java.util.List;

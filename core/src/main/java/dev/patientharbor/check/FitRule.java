@@ -8,7 +8,6 @@ import dev.patientharbor.model.Supply;
 import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.TypeRef.ClassType;
 import dev.patientharbor.resolve.Blueprint;
-import dev.patientharbor.resolve.Fit;
 import dev.patientharbor.resolve.Outcome;
 import dev.patientharbor.resolve.ResolvedBinding;
 import dev.patientharbor.resolve.ResolvedDecoration;
@@ -16,6 +15,7 @@ import dev.patientharbor.resolve.ResolvedDecorator;
 import dev.patientharbor.resolve.ResolvedProfile;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.resolve.Wiring;
+import dev.patientharbor.types.Fit;
 import java.util.List;
 import java.util.Optional;
 

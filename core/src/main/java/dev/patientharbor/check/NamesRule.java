@@ -2,7 +2,7 @@ package dev.patientharbor.check;
 
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
-import dev.patientharbor.resolve.Lookup;
+import dev.patientharbor.names.Lookup;
 import dev.patientharbor.resolve.ResolvedBinding;
 import dev.patientharbor.resolve.ResolvedDecoration;
 import dev.patientharbor.resolve.ResolvedDecorator;

@@ -3,11 +3,11 @@ package dev.patientharbor.check;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.NearNames;
-import dev.patientharbor.resolve.Conversion.Problem;
 import dev.patientharbor.resolve.ResolvedBinding;
 import dev.patientharbor.resolve.ResolvedProfile;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.resolve.ValueFault;
+import dev.patientharbor.values.Conversion.Problem;
 import java.util.List;
 
 /** Tells given values that are not set, do not convert, or have no parameter. */

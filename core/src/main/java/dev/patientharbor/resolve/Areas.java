@@ -6,6 +6,8 @@ import dev.patientharbor.code.CodeIndex;
 import dev.patientharbor.finding.NearNames;
 import dev.patientharbor.model.Area;
 import dev.patientharbor.model.Written;
+import dev.patientharbor.names.ClassNames;
+import dev.patientharbor.names.Lookup;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;

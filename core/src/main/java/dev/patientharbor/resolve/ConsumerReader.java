@@ -7,6 +7,8 @@ import dev.patientharbor.model.StatedConsumer;
 import dev.patientharbor.model.StatedConsumer.Handler;
 import dev.patientharbor.model.StatedConsumer.Thing;
 import dev.patientharbor.model.Written;
+import dev.patientharbor.names.ClassNames;
+import dev.patientharbor.names.Lookup;
 import dev.patientharbor.plan.NeedPlace;
 import dev.patientharbor.plan.Passed;
 import dev.patientharbor.resolve.BuildFault.Reason;

@@ -6,6 +6,7 @@ import dev.patientharbor.model.HouseMarks;
 import dev.patientharbor.model.HouseMarks.ScopeMark;
 import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.Written;
+import dev.patientharbor.names.ClassNames;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;

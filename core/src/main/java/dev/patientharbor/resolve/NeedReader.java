@@ -12,6 +12,8 @@ import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.TypeRef.ClassType;
 import dev.patientharbor.model.TypeRef.Wildcard;
 import dev.patientharbor.plan.NeedPlace;
+import dev.patientharbor.types.Carrier;
+import dev.patientharbor.types.Generics;
 import java.lang.reflect.Modifier;
 import java.util.ArrayList;
 import java.util.HashMap;

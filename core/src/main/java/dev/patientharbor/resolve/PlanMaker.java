@@ -12,6 +12,7 @@ import dev.patientharbor.plan.LifetimeChoice.By;
 import dev.patientharbor.plan.Plan;
 import dev.patientharbor.plan.Row;
 import dev.patientharbor.resolve.Outcome.Kind;
+import dev.patientharbor.types.Carrier;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;

@@ -2,6 +2,9 @@ package dev.patientharbor.resolve;
 
 import dev.patientharbor.model.Binding;
 import dev.patientharbor.model.Supply;
+import dev.patientharbor.names.Lookup;
+import dev.patientharbor.types.Fit;
+import dev.patientharbor.values.AnswerFault;
 import java.util.List;
 import java.util.Optional;
 

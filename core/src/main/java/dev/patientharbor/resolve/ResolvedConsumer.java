@@ -2,6 +2,7 @@ package dev.patientharbor.resolve;
 
 import dev.patientharbor.model.StatedConsumer;
 import dev.patientharbor.model.Written;
+import dev.patientharbor.names.Lookup;
 import dev.patientharbor.plan.Passed;
 import java.util.List;
 import java.util.Optional;

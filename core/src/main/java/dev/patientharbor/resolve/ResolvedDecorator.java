@@ -2,6 +2,8 @@ package dev.patientharbor.resolve;
 
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.model.Slot;
+import dev.patientharbor.names.Lookup;
+import dev.patientharbor.types.Fit;
 import java.util.List;
 import java.util.Optional;
 

@@ -1,6 +1,7 @@
 package dev.patientharbor.resolve;
 
 import dev.patientharbor.model.Expectation;
+import dev.patientharbor.names.Lookup;
 import java.util.List;
 import java.util.Optional;
 

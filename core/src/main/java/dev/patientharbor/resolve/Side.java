@@ -5,6 +5,7 @@ import dev.patientharbor.code.CodePlaces;
 import dev.patientharbor.model.Profile;
 import dev.patientharbor.model.ProfileSet;
 import dev.patientharbor.model.Written;
+import dev.patientharbor.names.ClassNames;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.LinkedHashMap;

@@ -4,6 +4,8 @@ import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.model.Reach;
 import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.TypeRef.ClassType;
+import dev.patientharbor.types.Carrier;
+import dev.patientharbor.types.Generics;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

@@ -3,6 +3,7 @@ package dev.patientharbor.resolve;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.TypeRef.ClassType;
+import dev.patientharbor.types.Carrier;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;

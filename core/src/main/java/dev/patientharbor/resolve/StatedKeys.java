@@ -7,6 +7,7 @@ import dev.patientharbor.model.Key;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.Supply;
 import dev.patientharbor.model.Written;
+import dev.patientharbor.names.ClassNames;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;

@@ -1,6 +1,7 @@
 package dev.patientharbor.resolve;
 
 import dev.patientharbor.model.Given;
+import dev.patientharbor.values.Conversion;
 import java.util.List;
 import java.util.Optional;
 

@@ -5,6 +5,8 @@ import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.With;
 import dev.patientharbor.plan.NeedPlace;
+import dev.patientharbor.types.ValueTypes;
+import dev.patientharbor.values.Conversion;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;

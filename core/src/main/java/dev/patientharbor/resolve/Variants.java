@@ -6,6 +6,7 @@ import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.Supply;
 import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.resolve.SlotFinder.Found;
+import dev.patientharbor.types.Carrier;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;

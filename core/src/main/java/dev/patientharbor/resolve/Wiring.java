@@ -4,6 +4,7 @@ import dev.patientharbor.model.FillIn;
 import dev.patientharbor.model.Supply;
 import dev.patientharbor.plan.AnswerKind;
 import dev.patientharbor.resolve.Outcome.Kind;
+import dev.patientharbor.types.Carrier;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;

@@ -10,6 +10,8 @@ import dev.patientharbor.model.Reach;
 import dev.patientharbor.model.Within;
 import dev.patientharbor.model.Words;
 import dev.patientharbor.model.Written;
+import dev.patientharbor.names.ClassNames;
+import dev.patientharbor.names.Lookup;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

@@ -1,4 +1,4 @@
-package dev.patientharbor.resolve;
+package dev.patientharbor.values;
 
 import dev.patientharbor.model.Settings;
 import java.util.ArrayList;
@@ -15,9 +15,10 @@ import java.util.Optional;
  * @param malformed whether a brace is not closed, or a name is none
  * @param secret whether a setting is in it, so that the text may not be printed
  */
-record SettingText(Optional<String> text, List<String> missing, boolean malformed, boolean secret) {
+public record SettingText(
+        Optional<String> text, List<String> missing, boolean malformed, boolean secret) {
 
-    static SettingText of(String written, Settings settings) {
+    public static SettingText of(String written, Settings settings) {
         Reader reader = new Reader(written, settings);
         String text = reader.read(false);
         boolean whole = reader.missing.isEmpty() && !reader.malformed;

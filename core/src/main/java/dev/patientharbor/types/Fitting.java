@@ -1,4 +1,4 @@
-package dev.patientharbor.resolve;
+package dev.patientharbor.types;
 
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.model.TypeRef;
@@ -10,20 +10,20 @@ import java.util.Optional;
 import java.util.Set;
 
 /** Decides whether a class fits a contract, type arguments included. */
-final class Fitting {
+public final class Fitting {
 
     private final Generics generics;
 
-    Fitting(Generics generics) {
+    public Fitting(Generics generics) {
         this.generics = generics;
     }
 
-    Fit fit(ClassFacts implementation, TypeRef contract) {
+    public Fit fit(ClassFacts implementation, TypeRef contract) {
         return fit(implementation.asType(), contract);
     }
 
     /** Whether a type fits; its own type variables may become whatever the contract asks for. */
-    Fit fit(ClassType own, TypeRef contract) {
+    public Fit fit(ClassType own, TypeRef contract) {
         if (!(contract instanceof ClassType wanted)) {
             return new Fit(Optional.empty(), false, Set.of());
         }

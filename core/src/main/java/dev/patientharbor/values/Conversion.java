@@ -1,4 +1,4 @@
-package dev.patientharbor.resolve;
+package dev.patientharbor.values;
 
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.CodeIndex;
@@ -10,6 +10,7 @@ import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.TypeRef.ArrayType;
 import dev.patientharbor.model.TypeRef.ClassType;
 import dev.patientharbor.model.TypeRef.Primitive;
+import dev.patientharbor.types.Carrier;
 import java.math.BigDecimal;
 import java.net.URI;
 import java.time.Duration;
@@ -50,13 +51,13 @@ public final class Conversion {
      */
     public record Problem(Where at, List<String> unset, String shown, String wanted) {}
 
-    Conversion(CodeIndex code, Settings settings) {
+    public Conversion(CodeIndex code, Settings settings) {
         this.code = code;
         this.settings = settings;
     }
 
     /** Everything that is wrong with a value for a type; nothing if it converts. */
-    List<Problem> problems(Given given, TypeRef type) {
+    public List<Problem> problems(Given given, TypeRef type) {
         List<Problem> problems = new ArrayList<>(0);
         check(given, type, problems);
         return problems;

@@ -1,4 +1,4 @@
-package dev.patientharbor.resolve;
+package dev.patientharbor.types;
 
 import dev.patientharbor.model.TypeRef.ClassType;
 import java.util.Optional;

@@ -1,4 +1,4 @@
-package dev.patientharbor.resolve;
+package dev.patientharbor.types;
 
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.CodeIndex;
@@ -16,11 +16,11 @@ import java.util.Optional;
 import java.util.Set;
 
 /** Answers questions about generic types from facts alone. */
-final class Generics {
+public final class Generics {
 
     private final CodeIndex code;
 
-    Generics(CodeIndex code) {
+    public Generics(CodeIndex code) {
         this.code = code;
     }
 
@@ -30,10 +30,10 @@ final class Generics {
      * @param type the supertype with its arguments; empty if it is none of the known supertypes
      * @param missing supertypes whose class files are not there, so that more cannot be known
      */
-    record SeenAs(Optional<ClassType> type, Set<String> missing) {}
+    public record SeenAs(Optional<ClassType> type, Set<String> missing) {}
 
     /** Sees a type as a supertype of that name, itself included (JLS 4.10.2). */
-    SeenAs seenAs(ClassType type, String supertype) {
+    public SeenAs seenAs(ClassType type, String supertype) {
         List<ClassType> open = new ArrayList<>(List.of(type));
         Set<String> seen = new HashSet<>();
         Set<String> missing = new HashSet<>();
@@ -62,7 +62,7 @@ final class Generics {
     /**
      * The supertypes of a class, its type parameters replaced by the arguments of the given type.
      */
-    List<ClassType> parents(ClassFacts facts, ClassType type) {
+    public List<ClassType> parents(ClassFacts facts, ClassType type) {
         Map<String, TypeRef> variables = variables(facts, type);
         return facts.supertypes().stream()
                 .map(parent -> (ClassType) parent.bind(variables))
@@ -73,7 +73,7 @@ final class Generics {
      * What each type parameter of a class stands for in a type of that class; nothing for a raw
      * type.
      */
-    static Map<String, TypeRef> variables(ClassFacts facts, ClassType type) {
+    public static Map<String, TypeRef> variables(ClassFacts facts, ClassType type) {
         if (type.arguments().isEmpty()) {
             return Map.of();
         }
@@ -89,7 +89,7 @@ final class Generics {
      * Finds what the variables of a pattern must be for it to be the given type; false if it cannot
      * be.
      */
-    static boolean unify(TypeRef pattern, TypeRef type, Map<String, TypeRef> variables) {
+    public static boolean unify(TypeRef pattern, TypeRef type, Map<String, TypeRef> variables) {
         if (pattern instanceof Variable variable) {
             TypeRef known = variables.putIfAbsent(variable.name(), type);
             return known == null || known.equals(type);
@@ -118,7 +118,7 @@ final class Generics {
      * Whether a definite type is one that an open type (raw, or with wildcards or variables)
      * allows.
      */
-    boolean allows(TypeRef open, TypeRef definite) {
+    public boolean allows(TypeRef open, TypeRef definite) {
         if (open instanceof ClassType one && definite instanceof ClassType other) {
             if (!one.name().equals(other.name())) {
                 return false;

@@ -1,4 +1,4 @@
-package dev.patientharbor.resolve;
+package dev.patientharbor.values;
 
 import dev.patientharbor.finding.Where;
 import java.util.List;

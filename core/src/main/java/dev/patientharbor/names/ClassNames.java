@@ -1,4 +1,4 @@
-package dev.patientharbor.resolve;
+package dev.patientharbor.names;
 
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.CodeIndex;
@@ -8,6 +8,7 @@ import dev.patientharbor.model.ProfileSet;
 import dev.patientharbor.model.SlotParser;
 import dev.patientharbor.model.StatedConsumer;
 import dev.patientharbor.model.Written;
+import dev.patientharbor.types.Carrier;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -82,7 +83,7 @@ public final class ClassNames {
     }
 
     /** Whether a name is one of what the set states as a consumer, and no class. */
-    boolean isThing(String name) {
+    public boolean isThing(String name) {
         return things.contains(name);
     }
 

@@ -1,4 +1,4 @@
-package dev.patientharbor.resolve;
+package dev.patientharbor.types;
 
 import dev.patientharbor.code.CodeIndex;
 import dev.patientharbor.model.TypeRef;
@@ -8,7 +8,7 @@ import dev.patientharbor.model.TypeRef.Primitive;
 import java.util.Set;
 
 /** Tells the types whose values a person writes down from those whose objects are supplied. */
-final class ValueTypes {
+public final class ValueTypes {
 
     private static final Set<String> SIMPLE =
             Set.of(
@@ -38,11 +38,11 @@ final class ValueTypes {
 
     private final CodeIndex code;
 
-    ValueTypes(CodeIndex code) {
+    public ValueTypes(CodeIndex code) {
         this.code = code;
     }
 
-    boolean isValue(TypeRef type) {
+    public boolean isValue(TypeRef type) {
         if (type instanceof Primitive) {
             return true;
         }

@@ -1,4 +1,4 @@
-package dev.patientharbor.resolve;
+package dev.patientharbor.values;
 
 import dev.patientharbor.code.CodeIndex;
 import dev.patientharbor.finding.Where;
@@ -9,9 +9,13 @@ import dev.patientharbor.model.Canned.Response.Fails;
 import dev.patientharbor.model.Given;
 import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.TypeRef.ClassType;
-import dev.patientharbor.resolve.ContractMethods.Method;
-import dev.patientharbor.resolve.ContractMethods.Methods;
-import dev.patientharbor.resolve.Conversion.Problem;
+import dev.patientharbor.names.ClassNames;
+import dev.patientharbor.names.Lookup;
+import dev.patientharbor.types.ContractMethods;
+import dev.patientharbor.types.ContractMethods.Method;
+import dev.patientharbor.types.ContractMethods.Methods;
+import dev.patientharbor.types.Generics;
+import dev.patientharbor.values.Conversion.Problem;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
@@ -20,7 +24,7 @@ import java.util.Set;
  * Holds canned answers against the methods of their contract: the name, the number and types of
  * given arguments, the shape of the answer, and whether a failure may be thrown there.
  */
-final class AnswerCheck {
+public final class AnswerCheck {
 
     /** Types of which the answer is that of what they will hold. */
     private static final Set<String> HOLDERS =
@@ -40,7 +44,7 @@ final class AnswerCheck {
     private final Conversion conversion;
     private final ContractMethods methods;
 
-    AnswerCheck(CodeIndex code, ClassNames names, Generics generics, Conversion conversion) {
+    public AnswerCheck(CodeIndex code, ClassNames names, Generics generics, Conversion conversion) {
         this.code = code;
         this.names = names;
         this.generics = generics;
@@ -49,7 +53,7 @@ final class AnswerCheck {
     }
 
     /** Everything in canned answers that a contract cannot take. */
-    List<AnswerFault> faults(List<Canned> answers, ClassType contract) {
+    public List<AnswerFault> faults(List<Canned> answers, ClassType contract) {
         Methods known = methods.of(contract);
         List<AnswerFault> faults = new ArrayList<>(0);
         for (Canned canned : answers) {

@@ -1,4 +1,4 @@
-package dev.patientharbor.resolve;
+package dev.patientharbor.names;
 
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.model.Written;

@@ -1,4 +1,4 @@
-package dev.patientharbor.resolve;
+package dev.patientharbor.types;
 
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.CodeIndex;
@@ -14,20 +14,21 @@ import java.util.Map;
 import java.util.Set;
 
 /** The methods that an object of a contract has, inherited ones included. */
-final class ContractMethods {
+public final class ContractMethods {
 
     private static final String OBJECT = "java.lang.Object";
 
     private final CodeIndex code;
     private final Generics generics;
 
-    ContractMethods(CodeIndex code, Generics generics) {
+    public ContractMethods(CodeIndex code, Generics generics) {
         this.code = code;
         this.generics = generics;
     }
 
     /** A method, its types as they are in the contract. */
-    record Method(String name, List<TypeRef> parameters, TypeRef returns, List<String> thrown) {
+    public record Method(
+            String name, List<TypeRef> parameters, TypeRef returns, List<String> thrown) {
         String text() {
             return name
                     + '('
@@ -50,9 +51,9 @@ final class ContractMethods {
      * @param whole whether all of them are known: false if a supertype is not on the code path, or
      *     is a class of which only marked methods were read
      */
-    record Methods(List<Method> all, boolean whole) {}
+    public record Methods(List<Method> all, boolean whole) {}
 
-    Methods of(ClassType contract) {
+    public Methods of(ClassType contract) {
         Map<String, Method> byKey = new HashMap<>();
         List<Method> all = new ArrayList<>();
         Set<String> seen = new HashSet<>(Set.of(contract.name()));

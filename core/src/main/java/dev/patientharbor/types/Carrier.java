@@ -1,4 +1,4 @@
-package dev.patientharbor.resolve;
+package dev.patientharbor.types;
 
 import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.TypeRef.ArrayType;
@@ -17,10 +17,10 @@ import java.util.Optional;
  * @param key the type of the keys of a map
  * @param word the wrapping as people read it, such as {@code List}
  */
-record Carrier(Kind kind, TypeRef content, Optional<TypeRef> key, String word) {
+public record Carrier(Kind kind, TypeRef content, Optional<TypeRef> key, String word) {
 
     /** The meanings. */
-    enum Kind {
+    public enum Kind {
         /** May be absent. */
         OPTIONAL,
         /** Met when asked. */
@@ -58,12 +58,12 @@ record Carrier(Kind kind, TypeRef content, Optional<TypeRef> key, String word) {
                     Kind.MAP);
 
     /** A type that a mark allows to be absent. */
-    static TypeRef mayBeAbsent(TypeRef type) {
+    public static TypeRef mayBeAbsent(TypeRef type) {
         return new ClassType(MARKED, List.of(type));
     }
 
     /** The full name of a type that wraps needs, by its simple name. */
-    static Optional<String> named(String simpleName) {
+    public static Optional<String> named(String simpleName) {
         return KINDS.keySet().stream()
                 .filter(name -> name.endsWith('.' + simpleName))
                 .sorted()
@@ -71,7 +71,7 @@ record Carrier(Kind kind, TypeRef content, Optional<TypeRef> key, String word) {
     }
 
     /** The types that hand out an object when they are asked. */
-    static final List<String> DEFERRED_TYPES =
+    public static final List<String> DEFERRED_TYPES =
             KINDS.entrySet().stream()
                     .filter(one -> one.getValue() == Kind.DEFERRED)
                     .map(Map.Entry::getKey)
@@ -79,7 +79,7 @@ record Carrier(Kind kind, TypeRef content, Optional<TypeRef> key, String word) {
                     .toList();
 
     /** The outermost wrapping of a type, if it is one. */
-    static Optional<Carrier> of(TypeRef type) {
+    public static Optional<Carrier> of(TypeRef type) {
         if (type instanceof ArrayType array) {
             return Optional.of(
                     new Carrier(Kind.COLLECTION, array.element(), Optional.empty(), "[]"));
@@ -109,7 +109,7 @@ record Carrier(Kind kind, TypeRef content, Optional<TypeRef> key, String word) {
     }
 
     /** Whether a type holds several of what is innermost in it. */
-    static boolean holdsMany(TypeRef type) {
+    public static boolean holdsMany(TypeRef type) {
         for (Optional<Carrier> one = of(type); one.isPresent(); one = of(one.get().content())) {
             if (one.get().kind() == Kind.COLLECTION || one.get().kind() == Kind.MAP) {
                 return true;
@@ -119,7 +119,7 @@ record Carrier(Kind kind, TypeRef content, Optional<TypeRef> key, String word) {
     }
 
     /** The innermost type, all wrappings taken off. */
-    static TypeRef innermost(TypeRef type) {
+    public static TypeRef innermost(TypeRef type) {
         TypeRef at = type;
         for (Optional<Carrier> one = of(at); one.isPresent(); one = of(at)) {
             at = one.get().content();
@@ -128,7 +128,7 @@ record Carrier(Kind kind, TypeRef content, Optional<TypeRef> key, String word) {
     }
 
     /** The same wrappings around another innermost type. */
-    static TypeRef around(TypeRef wrapped, TypeRef innermost) {
+    public static TypeRef around(TypeRef wrapped, TypeRef innermost) {
         Optional<Carrier> outer = of(wrapped);
         if (outer.isEmpty()) {
             return innermost;
@@ -144,7 +144,7 @@ record Carrier(Kind kind, TypeRef content, Optional<TypeRef> key, String word) {
     }
 
     /** All wrappings of a type as people and programs read them: {@code Map<String,Supplier>}. */
-    static Optional<String> words(TypeRef type) {
+    public static Optional<String> words(TypeRef type) {
         Optional<Carrier> outer = of(type);
         if (outer.filter(one -> one.word().isEmpty()).isPresent()) {
             return words(outer.get().content());
