@@ -220,7 +220,10 @@ final class Signatures {
         }
 
         private static TypeRef wildcard(String word, TypeRef bound) {
-            return new TypeRef.Wildcard(word, Optional.of(bound));
+            boolean any = word.equals("extends") && bound.text().equals("java.lang.Object");
+            return any
+                    ? new TypeRef.Wildcard("", Optional.empty())
+                    : new TypeRef.Wildcard(word, Optional.of(bound));
         }
     }
 }

@@ -18,6 +18,7 @@ import java.util.Arrays;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -26,9 +27,11 @@ import org.junit.jupiter.api.Test;
 /** What is read from a class file is what the running JDK says of the class, generics included. */
 class ReflectionAgreesTest {
 
+    private static final Wanted CONTRACTS = new Wanted(Set.of(), Set.of(), Set.of(), true);
+
     @Test
     void for_thousands_of_classes_of_the_jdk_and_of_real_libraries() throws IOException {
-        JdkClasses jdk = new JdkClasses(Wanted.NOTHING);
+        JdkClasses jdk = new JdkClasses(CONTRACTS);
         List<String> differences = new ArrayList<>();
         int compared = 0;
         for (String name : RealClasses.ofJavaBase()) {
@@ -44,7 +47,7 @@ class ReflectionAgreesTest {
         CodeIndex code =
                 CodeReader.read(
                         RealClasses.ofTheBuild().stream().map(ReflectionAgreesTest::root).toList(),
-                        Wanted.NOTHING);
+                        CONTRACTS);
         for (ClassFacts facts : code.sorted()) {
             compared += compare(facts, differences);
         }
@@ -80,6 +83,10 @@ class ReflectionAgreesTest {
     private static String describe(ClassFacts facts) {
         return facts.name()
                 + list(facts.typeParameters())
+                + " bounds "
+                + facts.bounds().stream().map(TypeRef::text).toList()
+                + " methods "
+                + (facts.isAbstract() ? methods(facts) : "")
                 + " super "
                 + facts.supertypes().stream()
                         .map(TypeRef::text)
@@ -97,6 +104,37 @@ class ReflectionAgreesTest {
                 + sorted(
                         facts.fields().stream()
                                 .map(field -> field.name() + ":" + field.type().text()));
+    }
+
+    /** The methods of a contract: what they take, return and may throw. */
+    private static String methods(ClassFacts facts) {
+        return sorted(
+                facts.methods().stream()
+                        .map(
+                                one ->
+                                        one.name()
+                                                + one.parameterTypes().stream()
+                                                        .map(TypeRef::text)
+                                                        .toList()
+                                                + one.returnType().text()
+                                                + new TreeSet<>(one.thrown())));
+    }
+
+    private static String methods(Class<?> type) {
+        return sorted(
+                Arrays.stream(type.getDeclaredMethods())
+                        .filter(one -> !one.isSynthetic())
+                        .map(
+                                one ->
+                                        one.getName()
+                                                + Arrays.stream(one.getGenericParameterTypes())
+                                                        .map(ReflectionAgreesTest::text)
+                                                        .toList()
+                                                + text(one.getGenericReturnType())
+                                                + new TreeSet<>(
+                                                        Arrays.stream(one.getExceptionTypes())
+                                                                .map(Class::getName)
+                                                                .toList())));
     }
 
     private static String describe(ExecutableFacts made) {
@@ -131,6 +169,12 @@ class ReflectionAgreesTest {
         int modifiers = type.getModifiers();
         return type.getName()
                 + list(Arrays.stream(type.getTypeParameters()).map(TypeVariable::getName).toList())
+                + " bounds "
+                + Arrays.stream(type.getTypeParameters())
+                        .map(one -> text(one.getBounds()[0]))
+                        .toList()
+                + " methods "
+                + (java.lang.reflect.Modifier.isAbstract(modifiers) ? methods(type) : "")
                 + " super "
                 + supertypes
                 + (java.lang.reflect.Modifier.isAbstract(modifiers) ? " abstract" : "")
