@@ -57,6 +57,28 @@ class RosterJsonTest {
     }
 
     @Test
+    void decision_45_an_incomplete_file_ends_with_1_and_its_whole_json_is_printed()
+            throws IOException {
+        Ran ran = Ran.line("roster ../examples/broken.harbor.yaml --format json");
+        assertEquals(1, ran.code());
+        JsonNode whole = new ObjectMapper().readTree(ran.out());
+        List<String> incomplete = new ArrayList<>();
+        for (JsonNode profile : whole.get("profiles")) {
+            if (profile.get("complete").isBoolean() && !profile.get("complete").asBoolean()) {
+                incomplete.add(profile.get("name").asText());
+                assertFalse(profile.get("needs").isEmpty(), profile.get("name").asText());
+            }
+        }
+        assertTrue(
+                incomplete.containsAll(List.of("gap", "circle", "rules")), incomplete.toString());
+        Ran clean = Ran.line("roster ../examples/port.harbor.yaml --format json");
+        assertEquals(0, clean.code(), clean.err());
+        Ran noted = Ran.line("roster ../examples/port.harbor.yaml --fail-on note --format json");
+        assertEquals(1, noted.code());
+        assertEquals(clean.out(), noted.out(), "the threshold changes the exit code alone");
+    }
+
+    @Test
     void decision_41_every_object_has_the_fields_that_the_page_promises_and_no_others()
             throws IOException {
         JsonNode roster = roster();

@@ -14,6 +14,7 @@ final class RuleCatalog {
         return List.of(
                 new EntryRule(),
                 new ConsumerRule(),
+                new LookupRule(),
                 new ParentsRule(),
                 new AreasRule(),
                 new NamesRule(),

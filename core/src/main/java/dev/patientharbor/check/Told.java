@@ -30,6 +30,7 @@ final class Told {
                     FindingKinds.UNKNOWN_ENTRY,
                     FindingKinds.UNKNOWN_AREA,
                     FindingKinds.UNUSED_BINDING,
+                    FindingKinds.LOOKUP_UNSEEN,
                     FindingKinds.NOTHING_TO_CHECK);
 
     private final List<Reporter> sides;

@@ -8,6 +8,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 
 /**
@@ -52,6 +53,19 @@ public final class CodeIndex {
     /** The classes that the service files of the code list for a contract, in order. */
     public List<String> services(String contract) {
         return services.getOrDefault(contract, List.of());
+    }
+
+    /** Whether a lookup method, {@code CLASS#METHOD}, is called somewhere with constants. */
+    public boolean callsLookup(String method) {
+        Wanted one = new Wanted(Set.of(), Set.of(method), Set.of(), false);
+        return byName.values().stream()
+                .flatMap(facts -> facts.lookups().stream())
+                .map(LookupFacts::called)
+                .anyMatch(
+                        called ->
+                                one.isLookup(
+                                        called.substring(0, called.indexOf('#')),
+                                        called.substring(called.indexOf('#') + 1)));
     }
 
     /** Whether the class was read from the code, rather than from the JDK. */

@@ -72,7 +72,8 @@ final class LookupCollector extends ClassVisitor {
                             new LookupFacts(
                                     method,
                                     contract.getClassName(),
-                                    byKey ? Optional.of(key) : Optional.empty()));
+                                    byKey ? Optional.of(key) : Optional.empty(),
+                                    owner.replace('/', '.') + '#' + name));
                 }
             }
             contract = null;

@@ -8,5 +8,7 @@ import java.util.Optional;
  * @param method the method in whose body it stands; a lambda counts as part of the method around it
  * @param contract the binary name of the class that is asked for
  * @param key the key that is asked for
+ * @param called the lookup method, {@code p.Locator#find}
  */
-public record LookupFacts(String method, String contract, Optional<ConstantFacts> key) {}
+public record LookupFacts(
+        String method, String contract, Optional<ConstantFacts> key, String called) {}

@@ -37,6 +37,8 @@ public final class FindingKinds {
     public static final FindingKind UNKNOWN_ENTRY =
             error("unknown-entry", "An entry consumer or pattern that no class answers to");
 
+    public static final FindingKind LOOKUP_UNSEEN =
+            warning("lookup-unseen", "A lookup method that nothing calls with constants");
     public static final FindingKind HANDLER_UNFIT =
             error("handler-unfit", "A handler that is no method, or has no such parameter");
 
@@ -137,6 +139,7 @@ public final class FindingKinds {
                 UNREADABLE_CLASS,
                 NOTHING_TO_CHECK,
                 UNKNOWN_ENTRY,
+                LOOKUP_UNSEEN,
                 HANDLER_UNFIT,
                 UNKNOWN_PROFILE,
                 EXTENDS_CYCLE,

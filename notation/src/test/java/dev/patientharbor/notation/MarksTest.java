@@ -115,7 +115,7 @@ class MarksTest {
                                 }
                                 """,
                                 """
-                                marks: { lookup: ["Locator#find", "Locator#all"] }
+                                marks: { lookup: ["Locator#find"] }
                                 entry: [Kiosk]
                                 profiles:
                                   test: { bindings: { Feed@COAST: Coast, Feed@SEA: Mud } }   # <- unused-binding

@@ -103,6 +103,7 @@ class SmallPrintTest {
         assertEquals(
                 List.of(
                         "unreadable-class",
+                        "lookup-unseen",
                         "unused-binding",
                         "wraps-nothing",
                         "drops-nothing",
