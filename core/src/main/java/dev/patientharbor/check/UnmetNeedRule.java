@@ -167,6 +167,10 @@ final class UnmetNeedRule implements Rule {
                 : "bound in another profile: " + String.join(", ", elsewhere);
     }
 
+    private static boolean isBound(ResolvedProfile profile, int slot) {
+        return profile.binding(slot).filter(one -> !one.isBroken()).isPresent();
+    }
+
     private static boolean isAbsent(ResolvedSet set, Slot slot) {
         return set.code().find(SlotTable.className(slot.contract())).isEmpty();
     }
@@ -210,7 +214,7 @@ final class UnmetNeedRule implements Rule {
     private static List<String> otherKeys(ResolvedSet set, ResolvedProfile profile, int number) {
         List<Integer> others =
                 set.slots().ofSameClass(number).stream()
-                        .filter(other -> profile.binding(other).isPresent())
+                        .filter(other -> isBound(profile, other))
                         .filter(
                                 other ->
                                         set.slots()
@@ -237,21 +241,27 @@ final class UnmetNeedRule implements Rule {
             ResolvedProfile common,
             Finding finding) {
         Slot slot = set.slots().slot(number);
-        List<String> keys =
+        List<Optional<Key>> keys =
                 set.slots().ofSameClass(number).stream()
-                        .filter(other -> wiring.profile().binding(other).isPresent())
-                        .flatMap(other -> set.slots().slot(other).key().stream())
-                        .map(Key::written)
+                        .filter(other -> isBound(wiring.profile(), other))
+                        .map(other -> set.slots().slot(other).key())
+                        .filter(Optional::isPresent)
                         .toList();
         List<String> near =
-                slot.key().map(key -> NearNames.of(key.written(), keys)).orElse(List.of());
+                slot.key()
+                        .map(
+                                key ->
+                                        NearNames.of(
+                                                key.written(),
+                                                keys.stream()
+                                                        .map(one -> one.orElseThrow().written())
+                                                        .toList()))
+                        .orElse(List.of());
         List<String> implementations = wording.implementations(slot.contract());
         String supply =
                 slot.key().isEmpty() && !keys.isEmpty()
                         ? "{ same-as: "
-                                + wording.toWrite(new Slot(slot.contract(), Optional.empty()))
-                                + '@'
-                                + keys.get(0)
+                                + wording.toWrite(new Slot(slot.contract(), keys.get(0)))
                                 + " }"
                         : wording.firstToWrite(implementations);
         if (isAbsent(set, slot)) {

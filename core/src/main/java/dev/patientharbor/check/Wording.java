@@ -43,7 +43,10 @@ final class Wording {
 
     /** A slot as the file may write it. */
     String toWrite(Slot slot) {
-        return slot.text(set.names()::toWrite);
+        String text = slot.text(set.names()::toWrite);
+        // Inside the braces of a file these would end the text.
+        boolean plain = text.chars().noneMatch(sign -> ",\"{}[]#: ".indexOf(sign) >= 0);
+        return plain ? text : "'" + text + "'";
     }
 
     /** The first of some classes as the file may write it, else a mock. */

@@ -65,7 +65,8 @@ final class CannedReader {
         Optional<Written> saying = fields.take(SAYING).flatMap(one -> one.text("a message"));
         fields.tellUnknown();
         int said = count(answer) + count(answers) + count(fails);
-        if (said != 1 || saying.isPresent() && fails.isEmpty()) {
+        boolean none = answers.filter(one -> one.isList() && one.items("").isEmpty()).isPresent();
+        if (said != 1 || none || saying.isPresent() && fails.isEmpty()) {
             piece.faults()
                     .malformed(
                             piece.at(),

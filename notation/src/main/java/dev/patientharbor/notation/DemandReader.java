@@ -121,6 +121,17 @@ final class DemandReader {
     private static Optional<Expectation> expectation(
             Written consumer, Written slot, Piece received) {
         List<Written> classes = received.texts("a class, or decorators and a class");
+        if (received.isList() && classes.isEmpty()) {
+            received.faults()
+                    .malformed(
+                            slot.at(),
+                            "It is not said what "
+                                    + consumer.text()
+                                    + " expects as "
+                                    + slot.text()
+                                    + ".",
+                            "write a class, or decorators and a class");
+        }
         Optional<Slot> one = WordsReader.slot(slot, received.faults());
         return classes.isEmpty()
                 ? Optional.empty()

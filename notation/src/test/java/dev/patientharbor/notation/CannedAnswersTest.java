@@ -107,6 +107,7 @@ class CannedAnswersTest {
                     one: { fails: NoSuchFault }                 | unknown-class: No class NoSuchFault is on the code path.
                     level: "${NO_SUCH}"                         | value-missing: level: the setting NO_SUCH is not set.
                     level: { answer: 1, answers: [2] }          | malformed-file: A case of level answers in two ways.
+                    level: { answers: [] }                      | malformed-file: A case of level has no answer.
                     level: { given: [] }                        | malformed-file: A case of level has no answer.
                     """)
     void n44_and_3_5_an_answer_must_be_one_that_the_contract_can_take(

@@ -154,6 +154,9 @@ class DemandsTest {
                               must-be-real: [Fee, Fea]               # <- unknown-class
                               outermost: { Fee: Levee }              # <- unknown-class
                               lifetimes: { Fee: forever }            # <- malformed-file
+                            expect:
+                              Desk:
+                                Fee: []                              # <- malformed-file
                         """)
                 .tellsWhatIsMarked();
     }

@@ -160,6 +160,31 @@ class SidesTest {
     }
 
     @Test
+    void a_profile_without_code_sees_what_its_parents_see_and_one_with_code_what_it_says() {
+        Verdict verdict =
+                check(
+                        """
+                        code: [COMMON]
+                        entry: [Clerk]
+                        profiles:
+                          ship: { partial: true, code: [SHIP] }
+                          shore: { partial: true, code: [SHORE] }
+                          mate: { extends: ship, bindings: { Ledger: Relayed, Radio: mock } }
+                          both: { extends: [ship, shore], bindings: { Ledger: Disk, Radio: Relayed } }
+                          ashore: { extends: mate, code: [SHORE], bindings: { Ledger: Disk, Radio: removed } }
+                          lost: { extends: mate, code: [SHORE] }
+                        """);
+        assertEquals(List.of(), told(verdict, "mate"));
+        assertEquals(
+                List.of("does-not-fit: The class Relayed is no Radio, so it cannot fill Radio."),
+                told(verdict, "both"));
+        assertEquals(List.of(), told(verdict, "ashore"));
+        assertEquals(
+                List.of("unknown-class: The class Relayed is not present on this side."),
+                told(verdict, "lost"));
+    }
+
+    @Test
     void a_class_of_one_name_may_be_another_one_on_each_side() {
         Verdict verdict =
                 check(

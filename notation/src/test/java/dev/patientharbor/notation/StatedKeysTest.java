@@ -69,6 +69,34 @@ class StatedKeysTest {
     }
 
     @Test
+    void a_line_to_write_is_quoted_where_its_key_would_break_the_file() {
+        Situation it =
+                Situation.of(
+                        "import jakarta.inject.*; interface Feed {} class Coast implements Feed {}"
+                            + " class Desk { Desk(Feed feed, @Named(\"a: b, c\") Feed odd) {} }",
+                        """
+                        entry: [Desk]
+                        profiles:
+                          test: { bindings: { 'Feed@"a: b, c"': Coast } }
+                        """);
+        assertEquals(
+                "Feed: { same-as: 'Feed@\"a: b, c\"' }     under test › bindings",
+                it.detail("unmet-need", "write"));
+        Situation.of(
+                        "import jakarta.inject.*; interface Feed {} class Coast implements Feed {}"
+                            + " class Desk { Desk(Feed feed, @Named(\"a: b, c\") Feed odd) {} }",
+                        """
+                        entry: [Desk]
+                        profiles:
+                          test:
+                            bindings:
+                              'Feed@"a: b, c"': Coast
+                              Feed: { same-as: 'Feed@"a: b, c"' }
+                        """)
+                .tellsWhatIsMarked();
+    }
+
+    @Test
     void n23_two_with_one_key_a_key_that_nobody_has_and_one_that_is_no_constant_are_told() {
         Situation it =
                 Situation.of(
