@@ -26,6 +26,7 @@ final class RuleCatalog {
                 new DecoratorRule(),
                 new UnmetNeedRule(),
                 new EmptyCollectionRule(),
+                new MapKeyRule(),
                 new ValueMissingRule(),
                 new ValueRule(),
                 new AnswerRule(),

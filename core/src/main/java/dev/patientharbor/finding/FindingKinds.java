@@ -94,6 +94,8 @@ public final class FindingKinds {
             error("unmet-need", "A need that nothing supplies");
     public static final FindingKind EMPTY_COLLECTION =
             error("empty-collection", "Every variant is wanted, and there is none");
+    public static final FindingKind KEY_UNFIT =
+            warning("key-unfit", "A variant that a map leaves out: its key is none of the map's");
     public static final FindingKind VALUE_MISSING =
             error("value-missing", "A parameter of a value type without a value");
     public static final FindingKind VALUE_UNFIT =
@@ -162,6 +164,7 @@ public final class FindingKinds {
                 DROPS_NOTHING,
                 UNMET_NEED,
                 EMPTY_COLLECTION,
+                KEY_UNFIT,
                 VALUE_MISSING,
                 VALUE_UNFIT,
                 CYCLE,

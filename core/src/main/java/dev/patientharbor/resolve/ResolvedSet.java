@@ -169,6 +169,15 @@ public record ResolvedSet(
         return Carrier.innermost(type);
     }
 
+    /** The constants that are the keys of a map by an enum; empty for what is no such map. */
+    public Optional<List<String>> mapKeys(int slot) {
+        return Carrier.of(slots.slot(slot).contract())
+                .flatMap(Carrier::key)
+                .flatMap(type -> code().find(SlotTable.className(type)))
+                .filter(ClassFacts::isEnum)
+                .map(ClassFacts::enumConstants);
+    }
+
     /** A slot as people read it. */
     public String text(int slot) {
         return text(slots.slot(slot));

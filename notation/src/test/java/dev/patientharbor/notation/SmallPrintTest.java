@@ -107,6 +107,7 @@ class SmallPrintTest {
                         "unused-binding",
                         "wraps-nothing",
                         "drops-nothing",
+                        "key-unfit",
                         "hidden-by-narrower",
                         "scope-unmapped",
                         "pointless-mark",

@@ -33,10 +33,10 @@ class StatedKeysTest {
                                 entry: [Desk, Hall]
                                 may-be-empty: [Feed]
                                 profiles:
-                                  test: { bindings: { Feed@*: { keyed-by: zone, classes: [Coast, Mud, Sea] } } }
-                                  place: { bindings: { Feed@*: { keyed-by: place, classes: [Mud, Sea] }, Feed@3: mock } }
+                                  test: { bindings: { Feed@*: { keyed-by: zone, classes: [Coast, Mud, Sea] } } }  # <- key-unfit
+                                  place: { bindings: { Feed@*: { keyed-by: place, classes: [Mud, Sea] }, Feed@3: mock } }  # <- key-unfit
                                   one: { extends: test, bindings: { Feed@300: removed } }
-                                  inherited: { bindings: { Feed@*: { keyed-by: zone, classes: [Boxed], lifetime: fresh } } }
+                                  inherited: { bindings: { Feed@*: { keyed-by: zone, classes: [Boxed], lifetime: fresh } } }  # <- key-unfit
                                 """)
                         .tellsWhatIsMarked();
         assertEquals("real Coast", it.received("test", "Desk.near"));
