@@ -11,6 +11,16 @@ package dev.patientharbor.finding;
  */
 public record FindingKind(String id, Severity severity, boolean breaksCompleteness, String title) {
 
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof FindingKind that && id.equals(that.id);
+    }
+
+    @Override
+    public int hashCode() {
+        return id.hashCode();
+    }
+
     static FindingKind error(String id, String title) {
         return new FindingKind(id, Severity.ERROR, true, title);
     }
