@@ -33,10 +33,11 @@ final class UnusedBindingRule implements Rule {
                         .flatMap(profile -> profile.clashes().stream())
                         .flatMap(clash -> clash.words().stream())
                         .collect(Collectors.toSet());
+        List<Uses> uses = set.checked().stream().map(one -> new Uses(set, one)).toList();
         Set<ResolvedBinding> basis = Collections.newSetFromMap(new IdentityHashMap<>());
         for (int before = -1; before < basis.size(); ) {
             before = basis.size();
-            set.profiles().forEach(one -> addBasis(set, one, basis));
+            set.profiles().forEach(one -> addBasis(uses, one, basis));
         }
         for (ResolvedProfile owner : set.profiles()) {
             Set<ResolvedBinding> twice = new HashSet<>();
@@ -49,7 +50,7 @@ final class UnusedBindingRule implements Rule {
                                 || binding.slot().isEmpty()
                                 || disputed.contains(binding.declared().at());
                 if (!atFault
-                        && !isUsed(set, binding)
+                        && !isUsed(uses, binding)
                         && !meant.contains(binding)
                         && !basis.contains(binding)
                         && !isSaidAgain(set, binding)
@@ -62,11 +63,11 @@ final class UnusedBindingRule implements Rule {
 
     /** What a part change of a used binding keeps of an inherited one is used with it. */
     private static void addBasis(
-            ResolvedSet set, ResolvedProfile profile, Set<ResolvedBinding> basis) {
+            List<Uses> uses, ResolvedProfile profile, Set<ResolvedBinding> basis) {
         profile.basis()
                 .forEach(
                         (change, inherited) -> {
-                            if (basis.contains(change) || isUsed(set, change)) {
+                            if (basis.contains(change) || isUsed(uses, change)) {
                                 basis.add(inherited);
                             }
                         });
@@ -113,11 +114,9 @@ final class UnusedBindingRule implements Rule {
         return meant;
     }
 
-    private static boolean isUsed(ResolvedSet set, ResolvedBinding binding) {
-        int slot = binding.slot().orElseThrow();
-        for (Wiring wiring : set.checked()) {
-            if (wiring.profile().binding(slot).filter(one -> one == binding).isPresent()
-                    && (wiring.isReached(slot) || wiring.isUsed(binding))) {
+    private static boolean isUsed(List<Uses> uses, ResolvedBinding binding) {
+        for (Uses one : uses) {
+            if (one.has(binding)) {
                 return true;
             }
         }

@@ -1,20 +1,15 @@
 package dev.patientharbor.resolve;
 
 import dev.patientharbor.model.FillIn;
-import dev.patientharbor.model.Supply;
 import dev.patientharbor.plan.AnswerKind;
 import dev.patientharbor.resolve.Outcome.Kind;
-import dev.patientharbor.types.Carrier;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
-import java.util.Collections;
 import java.util.EnumMap;
-import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 
 /**
  * Everything that the entry consumers of one profile lead to, as seats: a seat is a slot at a
@@ -35,7 +30,6 @@ public final class Wiring {
     private final List<Integer> aliases = new ArrayList<>(0);
     private Outcome[] outcomes;
     private int[] reachedFrom;
-    private Set<ResolvedBinding> used;
 
     /**
      * One need on the way from an entry consumer: the seat of the object that asks, the class that
@@ -81,35 +75,6 @@ public final class Wiring {
     /** The seats of the entry consumers. */
     public List<Integer> entries() {
         return entries;
-    }
-
-    /** Whether a binding fills a seat, or turns it down, at whatever level it is asked for. */
-    public boolean isUsed(ResolvedBinding binding) {
-        if (used == null && !profile.isPlain()) {
-            used = Collections.newSetFromMap(new IdentityHashMap<>());
-            for (int i = 0; i < count; i++) {
-                outcomes[reached[i]].binding().ifPresent(used::add);
-            }
-        }
-        boolean leavesOut =
-                binding.target().isPresent() || binding.declared().supply() instanceof Supply.None;
-        return used != null && used.contains(binding) || leavesOut && isConsidered(binding);
-    }
-
-    /** What stands in for a member, or is absent on purpose, is asked for by way of a wrapping. */
-    private boolean isConsidered(ResolvedBinding binding) {
-        int slot = slots.plain(binding.slot().orElseThrow());
-        for (int i = 0; i < count; i++) {
-            int seat = reached[i];
-            Kind kind = outcomes[seat].kind();
-            if ((kind == Kind.ABSENT || kind == Kind.COLLECTION)
-                    && slots.slot(slot)
-                            .contract()
-                            .equals(Carrier.innermost(slots.slot(seat).contract()))) {
-                return true;
-            }
-        }
-        return false;
     }
 
     /** The number of seats that are asked for, those that stand in for others included. */

@@ -1,0 +1,54 @@
+package dev.patientharbor.check;
+
+import dev.patientharbor.model.Supply;
+import dev.patientharbor.resolve.Outcome.Kind;
+import dev.patientharbor.resolve.ResolvedBinding;
+import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.resolve.Wiring;
+import java.util.Collections;
+import java.util.IdentityHashMap;
+import java.util.Set;
+
+/** Which bindings the wiring of one profile makes use of, at whatever level they are asked for. */
+final class Uses {
+
+    private final ResolvedSet set;
+    private final Wiring wiring;
+    private final Set<ResolvedBinding> atLevels =
+            Collections.newSetFromMap(new IdentityHashMap<>());
+
+    Uses(ResolvedSet set, Wiring wiring) {
+        this.set = set;
+        this.wiring = wiring;
+        if (!wiring.profile().isPlain()) {
+            for (int i = 0; i < wiring.reachedSize(); i++) {
+                wiring.outcome(wiring.reached(i)).binding().ifPresent(atLevels::add);
+            }
+        }
+    }
+
+    /** Whether a binding holds, and fills what is asked for or turns it down. */
+    boolean has(ResolvedBinding binding) {
+        int slot = binding.slot().orElseThrow();
+        boolean holds = wiring.profile().binding(slot).filter(one -> one == binding).isPresent();
+        boolean leavesOut =
+                binding.target().isPresent() || binding.declared().supply() instanceof Supply.None;
+        return holds
+                && (wiring.isReached(slot)
+                        || atLevels.contains(binding)
+                        || leavesOut && isConsidered(slot));
+    }
+
+    /** What stands in for a member, or is absent on purpose, is asked for by way of a wrapping. */
+    private boolean isConsidered(int slot) {
+        for (int i = 0; i < wiring.reachedSize(); i++) {
+            int seat = wiring.reached(i);
+            Kind kind = wiring.outcome(seat).kind();
+            if ((kind == Kind.ABSENT || kind == Kind.COLLECTION)
+                    && set.slots().slot(slot).contract().equals(set.content(seat))) {
+                return true;
+            }
+        }
+        return false;
+    }
+}
