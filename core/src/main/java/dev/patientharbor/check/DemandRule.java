@@ -90,14 +90,18 @@ final class DemandRule implements Rule {
             TreeMap<Integer, Outcome> outcomes = new TreeMap<>();
             for (ResolvedBinding binding : wiring.profile().bindings()) {
                 int slot = binding.slot().orElseThrow();
-                if (slots.test(slot)) {
-                    outcomes.put(slot, wiring.outcome(slot));
+                // What stands in for a slot that is held to the rule itself is told there alone.
+                boolean toldThere =
+                        binding.target().isPresent()
+                                && wiring.settled(slot).filter(slots::test).isPresent();
+                if (slots.test(slot) && !toldThere) {
+                    wiring.answer(slot).ifPresent(one -> outcomes.put(slot, one));
                 }
             }
             for (int i = 0; i < wiring.reachedSize(); i++) {
                 int seat = wiring.reached(i);
                 if (wiring.outcome(seat).binding().isEmpty() && slots.test(seat)) {
-                    outcomes.put(seat, wiring.outcome(seat));
+                    wiring.answer(seat).ifPresent(one -> outcomes.put(seat, one));
                 }
             }
             outcomes.forEach(
@@ -114,7 +118,9 @@ final class DemandRule implements Rule {
 
         private void tell(int slot, Outcome outcome, String what, String is) {
             Where at =
-                    outcome.binding()
+                    wiring.outcome(slot)
+                            .binding()
+                            .or(outcome::binding)
                             .map(one -> one.declared().at())
                             .or(
                                     () ->
@@ -141,7 +147,8 @@ final class DemandRule implements Rule {
                                                     .slot(one.slot().orElseThrow())
                                                     .equals(wanted))
                             .anyMatch(one -> isServed(one.slot().orElseThrow()));
-            if (!served) {
+            boolean filledIn = set.filledUnder(demand.slot().get()).contains(set.text(wanted));
+            if (!served && !filledIn) {
                 report(
                         demand.slot().get(),
                         key.at(),

@@ -71,7 +71,7 @@ final class HiddenRule implements Rule {
     private static Finding finding(ResolvedSet set, ResolvedBinding broad, ResolvedBinding narrow) {
         int slot = narrow.slot().orElseThrow();
         String text = set.text(slot);
-        String level = set.levelText(set.slots().level(slot)).replace(" alone", "");
+        String level = set.whoStandsAt(set.slots().level(slot));
         String owner = set.profiles().get(narrow.owner()).declared().name();
         return Finding.of(
                         FindingKinds.HIDDEN_BY_NARROWER,

@@ -1,7 +1,9 @@
 package dev.patientharbor.resolve;
 
 import dev.patientharbor.code.ClassFacts;
+import dev.patientharbor.code.ExecutableFacts;
 import dev.patientharbor.model.TypeRef.ClassType;
+import dev.patientharbor.resolve.BuildFault.Reason;
 import java.util.List;
 import java.util.Optional;
 
@@ -36,6 +38,14 @@ public record Blueprint(
             ClassFacts facts, String method, List<Need> needs, Optional<BuildFault> fault) {
         return new Blueprint(
                 facts, facts.asType().raw(), Optional.of(method), Optional.empty(), needs, fault);
+    }
+
+    /**
+     * What cannot be made: the class has no method of that name that could be meant, or several.
+     */
+    static Blueprint ofNoMethod(ClassFacts facts, String method, List<ExecutableFacts> found) {
+        Reason reason = found.isEmpty() ? Reason.NO_SUCH_METHOD : Reason.SEVERAL_METHODS;
+        return byMethod(facts, method, List.of(), Optional.of(new BuildFault(reason, found)));
     }
 
     /** The same with other needs. */

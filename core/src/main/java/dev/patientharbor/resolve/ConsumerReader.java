@@ -11,7 +11,6 @@ import dev.patientharbor.names.ClassNames;
 import dev.patientharbor.names.Lookup;
 import dev.patientharbor.plan.NeedPlace;
 import dev.patientharbor.plan.Passed;
-import dev.patientharbor.resolve.BuildFault.Reason;
 import java.lang.reflect.Modifier;
 import java.util.ArrayList;
 import java.util.List;
@@ -70,13 +69,7 @@ final class ConsumerReader {
                         .filter(one -> one.name().equals(handler.method()))
                         .toList();
         if (found.size() != 1) {
-            Reason reason = found.isEmpty() ? Reason.NO_SUCH_METHOD : Reason.SEVERAL_METHODS;
-            Blueprint none =
-                    Blueprint.byMethod(
-                            holder,
-                            handler.method(),
-                            List.of(),
-                            Optional.of(new BuildFault(reason, found)));
+            Blueprint none = Blueprint.ofNoMethod(holder, handler.method(), found);
             return new ResolvedConsumer(
                     handler, List.of(lookup), Optional.of(none), false, List.of(), List.of());
         }

@@ -6,7 +6,6 @@ import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.TypeRef.ClassType;
 import dev.patientharbor.plan.NeedPlace;
-import dev.patientharbor.resolve.BuildFault.Reason;
 import java.lang.reflect.Modifier;
 import java.util.ArrayList;
 import java.util.List;
@@ -30,9 +29,7 @@ final class FactoryReader {
                         .filter(one -> one.name().equals(method) && !one.isPrivate())
                         .toList();
         if (found.size() != 1) {
-            Reason reason = found.isEmpty() ? Reason.NO_SUCH_METHOD : Reason.SEVERAL_METHODS;
-            return Blueprint.byMethod(
-                    holder, method, List.of(), Optional.of(new BuildFault(reason, found)));
+            return Blueprint.ofNoMethod(holder, method, found);
         }
         List<Need> all = new ArrayList<>();
         if (!Modifier.isStatic(found.get(0).access())) {

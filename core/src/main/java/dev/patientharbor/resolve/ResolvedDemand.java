@@ -16,8 +16,4 @@ public record ResolvedDemand(Demand declared, List<Lookup> names, Optional<Integ
     public ResolvedDemand {
         names = List.copyOf(names);
     }
-
-    boolean isKnown() {
-        return names.stream().allMatch(name -> name.facts().isPresent());
-    }
 }

@@ -108,7 +108,7 @@ public record ResolvedSet(
         return filledIn.pointless().stream().map(ClassFacts::name).sorted().toList();
     }
 
-    /** The classes that would fill a slot if nothing bound it, but for one that it is bound to. */
+    /** The classes of the code that would fill a slot if nothing bound it, by name. */
     public List<String> fillers(int slot) {
         return filledIn.of(slots.slot(slot)).stream().map(one -> one.facts().name()).toList();
     }
@@ -139,6 +139,13 @@ public record ResolvedSet(
         }
         String name = levels.name(level).orElseThrow();
         return levels.isConsumer(level) ? names.shortName(name) + " alone" : "the area " + name;
+    }
+
+    /** Who stands at a level, in words: {@code the area crane}, {@code NightDesk}. */
+    public String whoStandsAt(int level) {
+        return levels.isConsumer(level)
+                ? names.shortName(levels.name(level).orElseThrow())
+                : levelText(level);
     }
 
     /** What makes an object, as people read it: {@code Sonar}, {@code Clocks#wall}. */

@@ -103,6 +103,46 @@ class DemandsTest {
     }
 
     @Test
+    void n77_rules_hold_for_what_stands_in_and_for_what_classes_fill_by_themselves() {
+        Situation it =
+                Situation.of(
+                        """
+                        import jakarta.inject.*;
+                        interface Pager {}
+                        @Singleton class Bell implements Pager {}
+                        @Named("night") class Gong implements Pager {}
+                        class Desk { Desk(Pager pager) {} }
+                        """,
+                        """
+                        fill-in: [marked]
+                        entry: [Desk]
+                        profiles:
+                          bare: { rules: { never-real: [Pager] } }
+                          alias:
+                            rules: { never-real: [Pager] }
+                            bindings: { Pager: { same-as: Bell } }
+                          twice:
+                            rules: { never-real: [Pager] }
+                            bindings: { Pager: { same-as: Pager@day }, Pager@day: Bell }
+                          keys: { rules: { keys: { Pager: [night] } } }
+                          lacks: { rules: { keys: { Pager: [day] } } }
+                        """);
+        assertEquals(
+                List.of("p.Bell Pager must never be real in bare, and it is Bell."),
+                told(it, "bare"));
+        assertEquals(
+                List.of("f:9:17 Pager must never be real in alias, and it is Bell."),
+                told(it, "alias"));
+        assertEquals(
+                List.of("f:12:48 Pager@day must never be real in twice, and it is Bell."),
+                told(it, "twice"));
+        assertEquals(List.of(), told(it, "keys"));
+        assertEquals(
+                List.of("f:14:37 lacks must have Pager@day, and nothing fills it."),
+                told(it, "lacks"));
+    }
+
+    @Test
     void decision_43_an_expectation_names_the_core_or_the_layers_too_and_is_not_inherited() {
         Situation it =
                 Situation.of(
