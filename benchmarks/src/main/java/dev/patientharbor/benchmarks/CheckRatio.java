@@ -10,6 +10,7 @@ import dev.patientharbor.report.Layout;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -141,8 +142,7 @@ public final class CheckRatio {
                 Checker.check(
                         file.set(),
                         CodeReader.read(file.codeRoots(), file.wanted()),
-                        file.settings(),
-                        file.findings());
+                        file.circumstances(LocalDate.EPOCH));
         String text = CheckText.render(verdict, Layout.plain(100));
         if (!text.contains("complete") || text.contains("INCOMPLETE")) {
             throw new IllegalStateException(text.substring(0, Math.min(5000, text.length())));

@@ -35,14 +35,12 @@ final class Checked {
                         ? Checker.check(
                                 file.set(),
                                 CodeReader.readPlaces(file.codeRoots(), file.wanted()),
-                                file.settings(),
-                                file.findings())
+                                file.circumstances(Options.today(parsed)))
                         : Checker.check(
                                 file.set(),
                                 CodeReader.read(
                                         given(code, Where.startOf(path.toString())), file.wanted()),
-                                file.settings(),
-                                file.findings());
+                                file.circumstances(Options.today(parsed)));
         List<String> profiles = Options.profiles(parsed);
         return profiles.isEmpty() ? verdict : only(verdict, profiles);
     }

@@ -1,6 +1,8 @@
 package dev.patientharbor.cli;
 
 import dev.patientharbor.finding.Severity;
+import java.time.LocalDate;
+import java.time.format.DateTimeParseException;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
@@ -18,6 +20,7 @@ final class Options {
     private static final String FORMAT = "--format";
     private static final String OUT = "--out";
     private static final String FAIL_ON = "--fail-on";
+    private static final String TODAY = "--today";
 
     private Options() {}
 
@@ -72,6 +75,9 @@ final class Options {
         spec.addOption(
                 one(FAIL_ON, "SEVERITY", "End with 1 from here on: error, warning or note.")
                         .defaultValue("error")
+                        .build());
+        spec.addOption(
+                one(TODAY, "DATE", "The day that until is compared with; by default this one.")
                         .build());
         return help(spec);
     }
@@ -132,6 +138,15 @@ final class Options {
                         () ->
                                 new UnusableException(
                                         "--fail-on takes error, warning or note, not " + word));
+    }
+
+    static LocalDate today(ParseResult parsed) {
+        String day = parsed.matchedOptionValue(TODAY, "");
+        try {
+            return day.isEmpty() ? LocalDate.now() : LocalDate.parse(day);
+        } catch (DateTimeParseException fault) {
+            throw new UnusableException("--today takes a day such as 2027-06-30, not " + day);
+        }
     }
 
     static String version() {

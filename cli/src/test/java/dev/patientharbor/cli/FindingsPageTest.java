@@ -20,6 +20,7 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.TreeSet;
@@ -143,7 +144,7 @@ class FindingsPageTest {
         ProfileFile file =
                 ProfileFiles.parse(text.getBytes(StandardCharsets.UTF_8), "it.harbor.yaml", ROOT);
         CodePlaces code = CodeReader.readPlaces(file.codeRoots(), file.wanted());
-        return Checker.check(file.set(), code, file.settings(), file.findings());
+        return Checker.check(file.set(), code, file.circumstances(LocalDate.of(2026, 11, 25)));
     }
 
     private static TreeSet<String> marks(String text) {

@@ -17,6 +17,7 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Matcher;
@@ -43,7 +44,7 @@ class RemediesTest {
                 ProfileFiles.parse(
                         text.getBytes(StandardCharsets.UTF_8), "port.harbor.yaml", EXAMPLES);
         CodePlaces code = CodeReader.readPlaces(file.codeRoots(), file.wanted());
-        return Checker.check(file.set(), code, file.settings(), file.findings());
+        return Checker.check(file.set(), code, file.circumstances(LocalDate.of(2026, 11, 25)));
     }
 
     /** Every line of the port's file that binds something by itself. */

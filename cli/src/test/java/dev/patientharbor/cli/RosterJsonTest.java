@@ -83,7 +83,8 @@ class RosterJsonTest {
             throws IOException {
         JsonNode roster = roster();
         assertEquals(
-                List.of("patientHarborRoster", "title", "profiles", "findings"), names(roster));
+                List.of("patientHarborRoster", "title", "profiles", "findings", "suppressed"),
+                names(roster));
         assertEquals(1, roster.get("patientHarborRoster").asInt());
         for (JsonNode profile : roster.get("profiles")) {
             assertEquals(
@@ -96,7 +97,8 @@ class RosterJsonTest {
                             "needs",
                             "passed",
                             "eager",
-                            "findings"),
+                            "findings",
+                            "suppressed"),
                     names(profile));
             boolean partial = profile.get("partial").asBoolean();
             assertEquals(partial, profile.get("complete").isNull());

@@ -36,9 +36,11 @@ class ToolTest {
             textBlock =
                     """
                     check PORT                                   | 0 | All 4 profiles are complete: 5 notes.
-                    check BROKEN                                 | 1 | 17 of 17 profiles are not complete
+                    check BROKEN                                 | 1 | 19 of 19 profiles are not complete
                     check BROKEN --profile circle                | 1 | 1 of 1 profile is not complete
                     check PORT --fail-on warning                 | 0 | All 4
+                    check BROKEN --today 2026-03-31              | 1 | 6 warnings
+                    check BROKEN --today 2026-04-01              | 1 | 7 warnings
                     check PORT --fail-on note                    | 1 | All 4
                     check SIDES                                  | 0 | Both profiles are complete.
                     roster PORT --profile live                   | 0 | live  34 needs
@@ -73,6 +75,7 @@ class ToolTest {
                     check PORT --code nowhere        | --code names nowhere, and there is no such place
                     check PORT --format html         | there is no format html; write one of text
                     check PORT --fail-on never       | --fail-on takes error, warning or note, not never
+                    check PORT --today tomorrow      | --today takes a day such as 2027-06-30, not tomorrow
                     check PORT --profle live         | --profle
                     check PORT BROKEN                | Unmatched argument
                     roster PORT --out nowhere/at/all | cannot write nowhere/at/all: there is no such file

@@ -3,8 +3,8 @@ package dev.patientharbor.check;
 import dev.patientharbor.code.CodeIndex;
 import dev.patientharbor.code.CodePlaces;
 import dev.patientharbor.finding.Finding;
+import dev.patientharbor.model.Circumstances;
 import dev.patientharbor.model.ProfileSet;
-import dev.patientharbor.model.Settings;
 import dev.patientharbor.model.Written;
 import dev.patientharbor.names.ClassNames;
 import dev.patientharbor.plan.AnswerKind;
@@ -31,14 +31,14 @@ public final class Checker {
      *
      * @param set what was declared
      * @param code what was read
-     * @param settings what {@code ${NAME}} stands for
-     * @param earlier findings made before, such as those of reading the file; they count against
-     *     completeness like others
      */
-    public static Verdict check(
-            ProfileSet set, CodeIndex code, Settings settings, List<Finding> earlier) {
+    public static Verdict check(ProfileSet set, CodeIndex code, Circumstances circumstances) {
         return check(
-                set, code, List.of(Side.ofAll(set, code)), settings, earlier, RuleCatalog.all());
+                set,
+                code,
+                List.of(Side.ofAll(set, code)),
+                circumstances,
+                RuleCatalog.all(circumstances.today()));
     }
 
     /**
@@ -46,13 +46,14 @@ public final class Checker {
      *
      * @param set what was declared
      * @param places what was read, place by place
-     * @param settings what {@code ${NAME}} stands for
-     * @param earlier findings made before
      */
-    public static Verdict check(
-            ProfileSet set, CodePlaces places, Settings settings, List<Finding> earlier) {
+    public static Verdict check(ProfileSet set, CodePlaces places, Circumstances circumstances) {
         return check(
-                set, places.whole(), Side.of(set, places), settings, earlier, RuleCatalog.all());
+                set,
+                places.whole(),
+                Side.of(set, places),
+                circumstances,
+                RuleCatalog.all(circumstances.today()));
     }
 
     /** Checks by some rules. */
@@ -60,14 +61,13 @@ public final class Checker {
             ProfileSet set,
             CodeIndex whole,
             List<Side> sides,
-            Settings settings,
-            List<Finding> earlier,
+            Circumstances circumstances,
             List<Rule> rules) {
         List<RuleFault> faults = new ArrayList<>();
         List<Reporter> reporters = new ArrayList<>();
         for (Side side : sides) {
-            Reporter reporter = new Reporter(Resolver.resolve(set, side, settings));
-            earlier.forEach(reporter::report);
+            Reporter reporter = new Reporter(Resolver.resolve(set, side, circumstances.settings()));
+            circumstances.earlier().forEach(reporter::report);
             side.code().findings().forEach(reporter::report);
             for (Rule rule : rules) {
                 try {
@@ -83,6 +83,8 @@ public final class Checker {
         boolean setIsWhole =
                 faults.isEmpty()
                         && ofSet.stream().noneMatch(one -> one.kind().breaksCompleteness());
+        Sieve sieve = new Sieve(set.strictness(), circumstances.today());
+        Sieve.Sifted siftedOfSet = sieve.sift(ofSet);
         List<ProfileVerdict> profiles = new ArrayList<>();
         List<ResolvedSet> resolved = reporters.stream().map(Reporter::set).toList();
         for (ResolvedProfile profile : resolved.get(0).profiles()) {
@@ -90,10 +92,19 @@ public final class Checker {
                     resolved.stream()
                             .flatMap(one -> one.wirings().get(profile.number()).stream())
                             .findFirst();
-            profiles.add(verdict(profile, wiring, told, setIsWhole));
+            profiles.add(verdict(profile, wiring, told, setIsWhole, sieve));
         }
+        List<Finding> findings = new ArrayList<>(siftedOfSet.told());
+        findings.addAll(sieve.findings());
+        findings.sort(Finding.ORDER);
         return new Verdict(
-                resolved, names(set, whole, resolved), ofSet, profiles, profiles, faults);
+                resolved,
+                names(set, whole, resolved),
+                findings,
+                siftedOfSet.suppressed(),
+                profiles,
+                profiles,
+                faults);
     }
 
     private static ClassNames names(ProfileSet set, CodeIndex whole, List<ResolvedSet> sides) {
@@ -101,7 +112,11 @@ public final class Checker {
     }
 
     private static ProfileVerdict verdict(
-            ResolvedProfile profile, Optional<Wiring> wiring, Told told, boolean setIsWhole) {
+            ResolvedProfile profile,
+            Optional<Wiring> wiring,
+            Told told,
+            boolean setIsWhole,
+            Sieve sieve) {
         List<Finding> findings = told.of(profile);
         List<String> parents = profile.declared().parents().stream().map(Written::text).toList();
         Map<AnswerKind, Integer> answers = wiring.map(Wiring::answers).orElse(Map.of());
@@ -113,7 +128,14 @@ public final class Checker {
                                         && findings.stream()
                                                 .noneMatch(f -> f.kind().breaksCompleteness()));
         int needs = answers.values().stream().mapToInt(Integer::intValue).sum();
+        Sieve.Sifted sifted = sieve.sift(findings);
         return new ProfileVerdict(
-                profile.declared().name(), parents, complete, needs, answers, findings);
+                profile.declared().name(),
+                parents,
+                complete,
+                needs,
+                answers,
+                sifted.told(),
+                sifted.suppressed());
     }
 }

@@ -18,6 +18,7 @@ import java.util.Optional;
  * @param needs how many needs its entry consumers lead to
  * @param answers how many of them receive what
  * @param findings what is wrong in it, in order of place
+ * @param suppressed what is wrong in it and not told
  */
 public record ProfileVerdict(
         String name,
@@ -25,13 +26,15 @@ public record ProfileVerdict(
         Optional<Boolean> complete,
         int needs,
         Map<AnswerKind, Integer> answers,
-        List<Finding> findings) {
+        List<Finding> findings,
+        List<Suppressed> suppressed) {
     public ProfileVerdict {
         parents = List.copyOf(parents);
         EnumMap<AnswerKind, Integer> counts = new EnumMap<>(AnswerKind.class);
         counts.putAll(answers);
         answers = Collections.unmodifiableMap(counts);
         findings = List.copyOf(findings);
+        suppressed = List.copyOf(suppressed);
     }
 
     /** Whether it is only there to be extended. */

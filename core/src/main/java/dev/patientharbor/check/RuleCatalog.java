@@ -1,5 +1,6 @@
 package dev.patientharbor.check;
 
+import java.time.LocalDate;
 import java.util.List;
 
 /**
@@ -10,7 +11,10 @@ final class RuleCatalog {
 
     private RuleCatalog() {}
 
-    static List<Rule> all() {
+    /**
+     * @param today the day that {@code until} is compared with
+     */
+    static List<Rule> all(LocalDate today) {
         return List.of(
                 new EntryRule(),
                 new ConsumerRule(),
@@ -40,6 +44,7 @@ final class RuleCatalog {
                 new TwoKindsRule(),
                 new SharedTwiceRule(),
                 new CannotSwapRule(),
+                new OverdueRule(today),
                 new DemandRule(),
                 new ExpectationRule());
     }

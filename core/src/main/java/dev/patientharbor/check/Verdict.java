@@ -26,6 +26,7 @@ public final class Verdict {
     private final ResolvedSet set;
     private final ClassNames names;
     private final List<Finding> findings;
+    private final List<Suppressed> suppressed;
     private final List<ProfileVerdict> profiles;
     private final List<ProfileVerdict> shown;
     private final List<RuleFault> faults;
@@ -34,6 +35,7 @@ public final class Verdict {
             List<ResolvedSet> sides,
             ClassNames names,
             List<Finding> findings,
+            List<Suppressed> suppressed,
             List<ProfileVerdict> profiles,
             List<ProfileVerdict> shown,
             List<RuleFault> faults) {
@@ -42,6 +44,7 @@ public final class Verdict {
         this.names = names;
         set = sides.get(0);
         this.findings = List.copyOf(findings);
+        this.suppressed = List.copyOf(suppressed);
         this.profiles = List.copyOf(profiles);
         this.shown = List.copyOf(shown);
     }
@@ -76,6 +79,11 @@ public final class Verdict {
     /** What concerns no profile alone, in order of place. */
     public List<Finding> findings() {
         return findings;
+    }
+
+    /** What concerns no profile alone and is not told, in order of place. */
+    public List<Suppressed> suppressed() {
+        return suppressed;
     }
 
     /**
@@ -158,7 +166,7 @@ public final class Verdict {
                 some.add(profile);
             }
         }
-        return new Verdict(sides, names, findings, profiles, some, faults);
+        return new Verdict(sides, names, findings, suppressed, profiles, some, faults);
     }
 
     /**

@@ -8,7 +8,7 @@ import java.util.List;
  * One thing that is wrong, or worth knowing.
  *
  * @param kind what kind of finding it is
- * @param severity how grave it is: as its kind, or less
+ * @param severity how grave it is: as its kind, unless the user or the case says otherwise
  * @param at where it stands
  * @param cause what it is about, without positions: equal id, place and cause is the same finding,
  *     in whatever profile
@@ -59,7 +59,12 @@ public record Finding(
 
     /** The same, told as a note: worth knowing, and nothing wrong. */
     public Finding asNote() {
-        return new Finding(kind, Severity.NOTE, at, cause, message, details, consumers, entries);
+        return as(Severity.NOTE);
+    }
+
+    /** The same, told as that grave. */
+    public Finding as(Severity severity) {
+        return new Finding(kind, severity, at, cause, message, details, consumers, entries);
     }
 
     /** The same with those whom it touches. */

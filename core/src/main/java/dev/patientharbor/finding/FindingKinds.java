@@ -120,6 +120,10 @@ public final class FindingKinds {
             note("shared-twice", "One class in two slots: two instances");
     public static final FindingKind CANNOT_SWAP =
             note("cannot-swap", "A consumer that asks for a class, not for a contract");
+    public static final FindingKind OVERDUE =
+            warning("overdue", "A binding or a suppression whose last day is over");
+    public static final FindingKind SUPPRESSES_NOTHING =
+            warning("suppresses-nothing", "A suppression of what is not found");
 
     // what a profile demands and expects
     public static final FindingKind RULE_BROKEN =
@@ -175,6 +179,8 @@ public final class FindingKinds {
                 TWO_KINDS,
                 SHARED_TWICE,
                 CANNOT_SWAP,
+                OVERDUE,
+                SUPPRESSES_NOTHING,
                 RULE_BROKEN,
                 BROKEN_EXPECTATION);
     }

@@ -13,6 +13,7 @@ import java.util.Optional;
  * @param lifetime how long an instance lives, if the binding says so
  * @param keepsValues whether the values of the inherited binding hold where this one gives none
  * @param constructor the parameter types of the constructor to use, if the binding says so
+ * @param grounds why it is so, if it is not to stay
  * @param at where it stands
  */
 public record Binding(
@@ -22,6 +23,7 @@ public record Binding(
         Optional<Lifetime> lifetime,
         boolean keepsValues,
         Optional<List<String>> constructor,
+        Grounds grounds,
         Where at) {
     public Binding {
         constructor = constructor.map(List::copyOf);
@@ -40,6 +42,7 @@ public record Binding(
                 part ? lifetime.or(inherited::lifetime) : lifetime,
                 false,
                 part ? constructor.or(inherited::constructor) : constructor,
+                part ? grounds.or(inherited.grounds) : grounds,
                 at);
     }
 

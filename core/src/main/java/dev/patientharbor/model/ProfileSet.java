@@ -20,6 +20,7 @@ import java.util.stream.Stream;
  * @param marks the house's own annotations and lookups
  * @param mayBeEmpty the slots of which a collection may have no member, as written
  * @param fillIn from where slots may be filled that nothing binds
+ * @param strictness how grave findings are told, and which are not
  * @param areas the areas, in order; no two of one name
  * @param profiles the profiles, in order; no two of one name
  * @param at where it stands
@@ -35,6 +36,7 @@ public record ProfileSet(
         HouseMarks marks,
         List<Written> mayBeEmpty,
         List<FillIn> fillIn,
+        Strictness strictness,
         List<Area> areas,
         List<Profile> profiles,
         Where at) {

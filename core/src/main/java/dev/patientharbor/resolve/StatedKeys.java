@@ -72,6 +72,7 @@ public final class StatedKeys {
                 binding.lifetime(),
                 false,
                 Optional.empty(),
+                binding.grounds(),
                 name.at());
     }
 

@@ -9,11 +9,12 @@ import dev.patientharbor.code.MadeUpCode;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.Severity;
 import dev.patientharbor.finding.Where;
+import dev.patientharbor.model.Circumstances;
 import dev.patientharbor.model.HouseMarks;
 import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.Profile;
 import dev.patientharbor.model.ProfileSet;
-import dev.patientharbor.model.Settings;
+import dev.patientharbor.model.Strictness;
 import dev.patientharbor.model.Terms;
 import dev.patientharbor.model.Words;
 import dev.patientharbor.model.Written;
@@ -60,10 +61,11 @@ class DeepGraphsTest {
                         HouseMarks.NONE,
                         List.of(),
                         List.of(),
+                        Strictness.AS_IS,
                         List.of(),
                         List.of(profile),
                         at);
-        return Checker.check(set, MadeUpCode.of(classes), Settings.NONE, List.of());
+        return Checker.check(set, MadeUpCode.of(classes), Circumstances.NONE);
     }
 
     /** What is told; that all links are classes is noted a hundred thousand times. */

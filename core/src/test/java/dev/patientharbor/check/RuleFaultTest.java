@@ -7,11 +7,12 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import dev.patientharbor.code.CodeIndex;
 import dev.patientharbor.code.MadeUpCode;
 import dev.patientharbor.finding.Where;
+import dev.patientharbor.model.Circumstances;
 import dev.patientharbor.model.HouseMarks;
 import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.Profile;
 import dev.patientharbor.model.ProfileSet;
-import dev.patientharbor.model.Settings;
+import dev.patientharbor.model.Strictness;
 import dev.patientharbor.model.Terms;
 import dev.patientharbor.model.Words;
 import dev.patientharbor.model.Written;
@@ -46,6 +47,7 @@ class RuleFaultTest {
                         HouseMarks.NONE,
                         List.of(),
                         List.of(),
+                        Strictness.AS_IS,
                         List.of(),
                         List.of(
                                 new Profile(
@@ -57,8 +59,7 @@ class RuleFaultTest {
                                         List.of(),
                                         at)),
                         at);
-        return Checker.check(
-                set, code, List.of(Side.ofAll(set, code)), Settings.NONE, List.of(), rules);
+        return Checker.check(set, code, List.of(Side.ofAll(set, code)), Circumstances.NONE, rules);
     }
 
     @Test

@@ -7,6 +7,7 @@ import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.Area;
 import dev.patientharbor.model.Binding;
 import dev.patientharbor.model.Decoration;
+import dev.patientharbor.model.Grounds;
 import dev.patientharbor.model.HouseMarks;
 import dev.patientharbor.model.ImplementationKind;
 import dev.patientharbor.model.Key;
@@ -14,6 +15,7 @@ import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.Profile;
 import dev.patientharbor.model.ProfileSet;
 import dev.patientharbor.model.Slot;
+import dev.patientharbor.model.Strictness;
 import dev.patientharbor.model.Supply;
 import dev.patientharbor.model.Terms;
 import dev.patientharbor.model.TypeRef;
@@ -240,6 +242,7 @@ final class World {
                 HouseMarks.NONE,
                 List.of(),
                 List.of(),
+                Strictness.AS_IS,
                 areas,
                 all,
                 next());
@@ -258,6 +261,7 @@ final class World {
                                                 Optional.empty(),
                                                 false,
                                                 Optional.empty(),
+                                                Grounds.NONE,
                                                 next())));
         List<Decoration> layers = new ArrayList<>();
         said.layers()

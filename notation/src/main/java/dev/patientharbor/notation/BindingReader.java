@@ -3,6 +3,7 @@ package dev.patientharbor.notation;
 import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.Binding;
 import dev.patientharbor.model.Given;
+import dev.patientharbor.model.Grounds;
 import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.Supply;
@@ -31,6 +32,7 @@ final class BindingReader {
                                             Optional.empty(),
                                             false,
                                             Optional.empty(),
+                                            Grounds.NONE,
                                             at));
         }
         Fields fields = piece.fields("the binding of " + slot.text());
@@ -42,11 +44,18 @@ final class BindingReader {
                         .map(BindingReader::types);
         boolean keepsValues =
                 fields.take("keep").map(keep -> keep(keep, piece.faults())).orElse(false);
-        boolean part = !with.isEmpty() || lifetime.isPresent() || constructor.isPresent();
+        Grounds grounds = GroundsReader.read(fields);
+        boolean part =
+                !with.isEmpty()
+                        || lifetime.isPresent()
+                        || constructor.isPresent()
+                        || !grounds.isEmpty();
         Optional<Supply> supply = SupplyReader.read(slot, at, fields, piece.faults(), part);
         fields.tellUnknown();
         return supply.map(
-                one -> new Binding(slot, one, with, lifetime, keepsValues, constructor, at));
+                one ->
+                        new Binding(
+                                slot, one, with, lifetime, keepsValues, constructor, grounds, at));
     }
 
     private static List<String> types(List<Piece> types) {

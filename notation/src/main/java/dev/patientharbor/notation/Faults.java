@@ -65,13 +65,13 @@ final class Faults {
     }
 
     void unknownKey(Where at, String key, String place, Collection<String> known) {
-        Finding finding =
-                shown(
-                        FindingKinds.UNKNOWN_WORD,
-                        at,
-                        key,
-                        "The key " + key + " is not known in " + place + ".");
-        List<String> near = NearNames.of(key, known);
+        unknown(at, key, "The key " + key + " is not known in " + place + ".", known);
+    }
+
+    /** A word that is none of those that the notation knows there. */
+    void unknown(Where at, String word, String message, Collection<String> known) {
+        Finding finding = shown(FindingKinds.UNKNOWN_WORD, at, word, message);
+        List<String> near = NearNames.of(word, known);
         findings.add(
                 near.isEmpty()
                         ? finding.with("known", String.join(", ", known))

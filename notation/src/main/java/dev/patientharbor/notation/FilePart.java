@@ -6,6 +6,7 @@ import dev.patientharbor.model.HouseMarks;
 import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.Profile;
 import dev.patientharbor.model.StatedConsumer;
+import dev.patientharbor.model.Strictness;
 import dev.patientharbor.model.Written;
 import java.util.List;
 import java.util.Optional;
@@ -27,6 +28,7 @@ record FilePart(
         HouseMarks marks,
         List<Written> mayBeEmpty,
         List<FillIn> fillIn,
+        Strictness strictness,
         List<Area> areas,
         List<Profile> profiles) {
 
@@ -44,6 +46,7 @@ record FilePart(
                     HouseMarks.NONE,
                     List.of(),
                     List.of(),
+                    Strictness.AS_IS,
                     List.of(),
                     List.of());
 }

@@ -2,12 +2,15 @@ package dev.patientharbor.notation;
 
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.finding.Severity;
 import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.HouseMarks;
 import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.ProfileSet;
+import dev.patientharbor.model.Strictness;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -60,6 +63,7 @@ final class Joined {
                 marks(),
                 all(parts, FilePart::mayBeEmpty),
                 all(parts, FilePart::fillIn).stream().distinct().toList(),
+                strictness(),
                 once(FilePart::areas, "area", one -> one.name(), one -> one.at()),
                 once(FilePart::profiles, "profile", one -> one.name(), one -> one.at()),
                 Where.startOf(name));
@@ -67,6 +71,13 @@ final class Joined {
 
     private static <T> List<T> all(List<FilePart> parts, Function<FilePart, List<T>> of) {
         return parts.stream().flatMap(part -> of.apply(part).stream()).toList();
+    }
+
+    /** Of two severities of one kind, the including file's. */
+    private Strictness strictness() {
+        Map<String, Severity> severities = new HashMap<>();
+        parts.forEach(part -> severities.putAll(part.strictness().severities()));
+        return new Strictness(severities, all(parts, part -> part.strictness().suppressions()));
     }
 
     private HouseMarks marks() {

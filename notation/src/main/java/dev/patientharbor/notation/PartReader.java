@@ -7,6 +7,7 @@ import dev.patientharbor.model.HouseMarks.ScopeMark;
 import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.Profile;
 import dev.patientharbor.model.StatedConsumer;
+import dev.patientharbor.model.Strictness;
 import dev.patientharbor.model.Written;
 import java.util.ArrayList;
 import java.util.List;
@@ -50,6 +51,7 @@ final class PartReader {
         HouseMarks marks = file.take("marks").map(PartReader::marks).orElse(HouseMarks.NONE);
         List<Written> mayBeEmpty = texts(file, "may-be-empty", "a slot, or a list of slots");
         List<FillIn> fillIn = fillIn(file);
+        Strictness strictness = StrictnessReader.read(file, faults);
         List<Area> areas = new ArrayList<>();
         file.take("areas")
                 .ifPresent(
@@ -79,6 +81,7 @@ final class PartReader {
                 marks,
                 mayBeEmpty,
                 fillIn,
+                strictness,
                 areas,
                 profiles);
     }

@@ -5,6 +5,7 @@ import dev.patientharbor.code.Wanted;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.Binding;
+import dev.patientharbor.model.Circumstances;
 import dev.patientharbor.model.ProfileSet;
 import dev.patientharbor.model.Settings;
 import dev.patientharbor.model.StatedConsumer;
@@ -12,6 +13,7 @@ import dev.patientharbor.model.Supply;
 import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.Written;
 import java.nio.file.Path;
+import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -78,6 +80,15 @@ public record ProfileFile(
                 .stringPropertyNames()
                 .forEach(name -> properties.put(name, System.getProperty(name)));
         return new Settings(properties, System.getenv(), settingsOfFiles);
+    }
+
+    /**
+     * What a check of the file depends on.
+     *
+     * @param today the day that {@code until} is compared with
+     */
+    public Circumstances circumstances(LocalDate today) {
+        return new Circumstances(settings(), today, findings);
     }
 
     /**

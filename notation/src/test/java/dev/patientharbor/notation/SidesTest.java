@@ -58,8 +58,7 @@ class SidesTest {
         return Checker.check(
                 file.set(),
                 CodeReader.readPlaces(file.codeRoots(), file.wanted()),
-                file.settings(),
-                file.findings());
+                file.circumstances(Situation.TODAY));
     }
 
     private static List<String> told(Verdict verdict, String profile) {

@@ -15,6 +15,7 @@ import dev.patientharbor.plan.Row;
 import dev.patientharbor.testing.JavaCode;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.TreeSet;
 import java.util.function.Predicate;
@@ -26,6 +27,9 @@ import java.util.stream.Collectors;
  * other lines must stay clean.
  */
 final class Situation {
+
+    /** The day on which all this is checked. */
+    static final LocalDate TODAY = LocalDate.of(2026, 11, 25);
 
     private static final String HEAD = "patient-harbor: 1\npackages: [p]\n";
 
@@ -51,8 +55,7 @@ final class Situation {
                 Checker.check(
                         file.set(),
                         CodeReader.read(List.of(root), file.wanted()),
-                        file.settings(),
-                        file.findings()));
+                        file.circumstances(TODAY)));
     }
 
     Verdict verdict() {

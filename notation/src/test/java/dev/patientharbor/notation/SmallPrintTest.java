@@ -111,7 +111,9 @@ class SmallPrintTest {
                         "hidden-by-narrower",
                         "scope-unmapped",
                         "pointless-mark",
-                        "two-kinds"),
+                        "two-kinds",
+                        "overdue",
+                        "suppresses-nothing"),
                 warnings);
         assertEquals(List.of("shared-twice", "cannot-swap"), notes);
         assertEquals(List.of("outlives"), whole, "an error, and all is met nevertheless");

@@ -10,6 +10,7 @@ import dev.patientharbor.code.CodeReader;
 import dev.patientharbor.code.CodeRoot;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.Where;
+import dev.patientharbor.model.Circumstances;
 import dev.patientharbor.model.Settings;
 import dev.patientharbor.model.Written;
 import dev.patientharbor.testing.JavaCode;
@@ -73,8 +74,7 @@ class ValuesTest {
         return Checker.check(
                 file.set(),
                 CodeReader.read(List.of(root), file.wanted()),
-                SETTINGS,
-                file.findings());
+                new Circumstances(SETTINGS, Situation.TODAY, file.findings()));
     }
 
     private static List<String> told(Verdict verdict) {

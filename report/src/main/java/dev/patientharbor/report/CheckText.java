@@ -1,13 +1,16 @@
 package dev.patientharbor.report;
 
 import dev.patientharbor.check.ProfileVerdict;
+import dev.patientharbor.check.Suppressed;
 import dev.patientharbor.check.Verdict;
 import dev.patientharbor.finding.Detail;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.Severity;
+import dev.patientharbor.model.Grounds;
 import dev.patientharbor.plan.AnswerKind;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -61,14 +64,15 @@ public final class CheckText {
             }
             finding(cause.finding());
         }
-        page.blank().line(0).put(summary(causes)).end();
+        int suppressed = suppressed();
+        page.blank().line(0).put(summary(causes, suppressed)).end();
         return page.toString();
     }
 
     private void line(ProfileVerdict profile, int column) {
         Page.Line line = page.line(2).put(profile.name()).tab(column);
         if (profile.isPartial()) {
-            String found = counts(profile.findings());
+            String found = counts(profile);
             line.put(Tone.QUIET, "partial").tab(column + 12).put(Tone.BAD, found).end();
             return;
         }
@@ -86,9 +90,38 @@ public final class CheckText {
                             }
                         });
         line.put(kinds.toString()).end();
-        if (!profile.findings().isEmpty()) {
-            page.line(column + 12).put(tone(profile, complete), counts(profile.findings())).end();
+        if (!counts(profile).isEmpty()) {
+            page.line(column + 12).put(tone(profile, complete), counts(profile)).end();
         }
+    }
+
+    /** What is not told, each once, with the reason why. */
+    private int suppressed() {
+        Map<String, Suppressed> once = new LinkedHashMap<>();
+        Map<String, List<String>> profiles = new HashMap<>();
+        verdict.suppressed().forEach(one -> once.put(one.finding().identity(), one));
+        for (ProfileVerdict profile : verdict.profiles()) {
+            for (Suppressed one : profile.suppressed()) {
+                once.putIfAbsent(one.finding().identity(), one);
+                profiles.computeIfAbsent(one.finding().identity(), id -> new ArrayList<>())
+                        .add(profile.name());
+            }
+        }
+        if (!once.isEmpty()) {
+            page.blank().line(0).put(Tone.TITLE, "suppressed").end();
+        }
+        for (Suppressed one : once.values()) {
+            head(one.finding(), Tone.QUIET);
+            Grounds grounds = one.by().grounds();
+            List<String> in = profiles.getOrDefault(one.finding().identity(), List.of());
+            if (!in.isEmpty()) {
+                page.labelled(LABEL, "in", TEXT, String.join(", ", in));
+            }
+            page.labelled(LABEL, "because", TEXT, grounds.because().orElseThrow());
+            grounds.owner().ifPresent(owner -> page.labelled(LABEL, "owner", TEXT, owner));
+            grounds.until().ifPresent(day -> page.labelled(LABEL, "until", TEXT, day.toString()));
+        }
+        return once.size();
     }
 
     private static Tone tone(ProfileVerdict profile, boolean complete) {
@@ -143,13 +176,7 @@ public final class CheckText {
 
     private void finding(Finding finding) {
         Severity severity = finding.severity();
-        page.line(2)
-                .put(tone(severity), severity.word())
-                .put(Tone.TITLE, finding.kind().id())
-                .put("·")
-                .put(Tone.QUIET, finding.at().text())
-                .end();
-        page.line(LABEL).put(finding.message()).end();
+        head(finding, tone(severity));
         if (severity == Severity.NOTE) {
             return; // nothing is wrong: in a word is enough
         }
@@ -171,13 +198,23 @@ public final class CheckText {
         details.forEach(one -> page.labelled(LABEL, one.label(), TEXT, one.text()));
     }
 
-    private String summary(List<Once> causes) {
+    private void head(Finding finding, Tone tone) {
+        page.line(2)
+                .put(tone, finding.severity().word())
+                .put(Tone.TITLE, finding.kind().id())
+                .put("·")
+                .put(Tone.QUIET, finding.at().text())
+                .end();
+        page.line(LABEL).put(finding.message()).end();
+    }
+
+    private String summary(List<Once> causes, int suppressed) {
         long incomplete =
                 verdict.profiles().stream()
                         .filter(one -> one.complete().filter(whole -> !whole).isPresent())
                         .count();
         long checked = verdict.profiles().stream().filter(one -> !one.isPartial()).count();
-        String findings = counts(causes.stream().map(Once::finding).toList());
+        String findings = counts(causes.stream().map(Once::finding).toList(), suppressed);
         String profiles =
                 checked == 0
                         ? "No profile was checked"
@@ -197,13 +234,20 @@ public final class CheckText {
                 : checked == 2 ? "Both profiles are" : "All " + checked + " profiles are";
     }
 
-    private static String counts(List<Finding> findings) {
+    private static String counts(ProfileVerdict profile) {
+        return counts(profile.findings(), profile.suppressed().size());
+    }
+
+    private static String counts(List<Finding> findings, int suppressed) {
         StringJoiner counts = new StringJoiner(", ");
         for (Severity severity : List.of(Severity.ERROR, Severity.WARNING, Severity.NOTE)) {
             long number = findings.stream().filter(one -> one.severity() == severity).count();
             if (number > 0) {
                 counts.add(Words.count(number, severity.word()));
             }
+        }
+        if (suppressed > 0) {
+            counts.add(suppressed + " suppressed");
         }
         return counts.toString();
     }

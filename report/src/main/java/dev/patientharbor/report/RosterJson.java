@@ -5,9 +5,11 @@ import com.fasterxml.jackson.core.JsonGenerator;
 import com.fasterxml.jackson.core.util.DefaultIndenter;
 import com.fasterxml.jackson.core.util.DefaultPrettyPrinter;
 import dev.patientharbor.check.ProfileVerdict;
+import dev.patientharbor.check.Suppressed;
 import dev.patientharbor.check.Verdict;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.Where;
+import dev.patientharbor.model.Grounds;
 import dev.patientharbor.model.Key;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.plan.Answer;
@@ -18,6 +20,7 @@ import dev.patientharbor.plan.Row;
 import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 
@@ -58,6 +61,7 @@ public final class RosterJson {
         }
         json.writeEndArray();
         write("findings", verdict.findings());
+        suppressed(verdict.suppressed());
         json.writeEndObject();
     }
 
@@ -88,6 +92,7 @@ public final class RosterJson {
         json.writeEndArray();
         json.writeBooleanField("eager", plan.map(Plan::eager).orElse(false));
         write("findings", profile.findings());
+        suppressed(profile.suppressed());
         json.writeEndObject();
     }
 
@@ -136,13 +141,32 @@ public final class RosterJson {
         json.writeArrayFieldStart(field);
         for (Finding finding : findings) {
             json.writeStartObject();
-            json.writeStringField("id", finding.kind().id());
-            json.writeStringField("severity", finding.severity().word());
-            json.writeStringField("message", finding.message());
-            json.writeStringField("at", finding.at().text());
-            json.writeStringField("cause", finding.cause());
-            strings("consumers", finding.consumers());
-            strings("entries", finding.entries());
+            write(finding);
+            json.writeEndObject();
+        }
+        json.writeEndArray();
+    }
+
+    private void write(Finding finding) throws IOException {
+        json.writeStringField("id", finding.kind().id());
+        json.writeStringField("severity", finding.severity().word());
+        json.writeStringField("message", finding.message());
+        json.writeStringField("at", finding.at().text());
+        json.writeStringField("cause", finding.cause());
+        strings("consumers", finding.consumers());
+        strings("entries", finding.entries());
+    }
+
+    /** What is not told, with the reason why. */
+    private void suppressed(List<Suppressed> suppressed) throws IOException {
+        json.writeArrayFieldStart("suppressed");
+        for (Suppressed one : suppressed) {
+            json.writeStartObject();
+            write(one.finding());
+            Grounds grounds = one.by().grounds();
+            string("because", grounds.because());
+            string("owner", grounds.owner());
+            string("until", grounds.until().map(LocalDate::toString));
             json.writeEndObject();
         }
         json.writeEndArray();

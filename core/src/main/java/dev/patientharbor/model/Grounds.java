@@ -1,0 +1,33 @@
+package dev.patientharbor.model;
+
+import java.time.LocalDate;
+import java.util.Optional;
+
+/**
+ * Why something is so that is not meant to stay.
+ *
+ * @param because the reason
+ * @param owner who answers for it
+ * @param until the last day on which it may be so
+ */
+public record Grounds(Optional<String> because, Optional<String> owner, Optional<LocalDate> until) {
+
+    /** Nothing is said. */
+    public static final Grounds NONE =
+            new Grounds(Optional.empty(), Optional.empty(), Optional.empty());
+
+    public boolean isEmpty() {
+        return because.isEmpty() && owner.isEmpty() && until.isEmpty();
+    }
+
+    /** Whether its last day is over. */
+    public boolean isOver(LocalDate today) {
+        return until.filter(today::isAfter).isPresent();
+    }
+
+    /** These, and what they leave open as the other ones say. */
+    public Grounds or(Grounds other) {
+        return new Grounds(
+                because.or(other::because), owner.or(other::owner), until.or(other::until));
+    }
+}

@@ -1,0 +1,19 @@
+package dev.patientharbor.model;
+
+import dev.patientharbor.finding.Where;
+
+/**
+ * A kind of finding that is not to be told of one place.
+ *
+ * @param id the id of the kind
+ * @param of the place: a slot, a class or a consumer that the finding names, or {@code FILE:LINE}
+ * @param grounds why, who answers for it, until when; there is a reason
+ * @param at where it stands
+ */
+public record Suppression(String id, String of, Grounds grounds, Where at) {
+    public Suppression {
+        if (grounds.because().isEmpty()) {
+            throw new IllegalArgumentException("a suppression of " + id + " without a reason");
+        }
+    }
+}

@@ -1,0 +1,108 @@
+package dev.patientharbor.notation;
+
+import dev.patientharbor.finding.FindingKind;
+import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.finding.Severity;
+import dev.patientharbor.model.Grounds;
+import dev.patientharbor.model.Strictness;
+import dev.patientharbor.model.Suppression;
+import dev.patientharbor.model.Written;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** Reads how grave findings are, and which are not to be told. */
+final class StrictnessReader {
+
+    private final Faults faults;
+
+    private StrictnessReader(Faults faults) {
+        this.faults = faults;
+    }
+
+    static Strictness read(Fields file, Faults faults) {
+        StrictnessReader reader = new StrictnessReader(faults);
+        Map<String, Severity> severities = new HashMap<>();
+        file.take("severity")
+                .ifPresent(
+                        all ->
+                                all.fields("severity")
+                                        .each(
+                                                (id, word) -> {
+                                                    if (reader.isKnown(id)) {
+                                                        reader.severity(word)
+                                                                .ifPresent(
+                                                                        one ->
+                                                                                severities.put(
+                                                                                        id.text(),
+                                                                                        one));
+                                                    }
+                                                }));
+        List<Suppression> suppressions = new ArrayList<>();
+        file.take("suppress")
+                .ifPresent(
+                        all ->
+                                all.items("a list of suppressions")
+                                        .forEach(
+                                                one ->
+                                                        reader.suppression(one)
+                                                                .ifPresent(suppressions::add)));
+        return new Strictness(severities, suppressions);
+    }
+
+    private Optional<Severity> severity(Piece piece) {
+        Optional<Written> word = piece.text("error, warning or note");
+        Optional<Severity> severity =
+                word.flatMap(
+                        text ->
+                                Arrays.stream(Severity.values())
+                                        .filter(one -> one.word().equals(text.text()))
+                                        .findFirst());
+        if (word.isPresent() && severity.isEmpty()) {
+            faults.malformed(
+                    piece.at(),
+                    word.get().text() + " is not a severity.",
+                    "write error, warning or note");
+        }
+        return severity;
+    }
+
+    private Optional<Suppression> suppression(Piece piece) {
+        Fields fields = piece.fields("a suppression");
+        Optional<Written> id =
+                fields.take("id")
+                        .flatMap(one -> one.text("the id of a finding"))
+                        .filter(this::isKnown);
+        Optional<Written> of =
+                fields.take("at")
+                        .flatMap(one -> one.text("a slot, a class, a consumer, or FILE:LINE"));
+        Grounds grounds = GroundsReader.read(fields);
+        fields.tellUnknown();
+        boolean lacksWord = !fields.has("id") || !fields.has("at");
+        if (lacksWord || grounds.because().isEmpty()) {
+            faults.malformed(
+                    piece.at(),
+                    lacksWord
+                            ? "A suppression says what it suppresses, and where."
+                            : "A suppression without a reason.",
+                    "write { id: unused-binding, at: SLOT, because: REASON }");
+            return Optional.empty();
+        }
+        return id.isEmpty() || of.isEmpty()
+                ? Optional.empty()
+                : Optional.of(
+                        new Suppression(id.get().text(), of.get().text(), grounds, id.get().at()));
+    }
+
+    private boolean isKnown(Written id) {
+        List<String> known = FindingKinds.all().stream().map(FindingKind::id).toList();
+        if (!known.contains(id.text())) {
+            faults.unknown(
+                    id.at(), id.text(), "There is no finding of the id " + id.text() + ".", known);
+        }
+        return known.contains(id.text());
+    }
+}
