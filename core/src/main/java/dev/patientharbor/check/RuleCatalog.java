@@ -46,6 +46,7 @@ final class RuleCatalog {
                 new CannotSwapRule(),
                 new OverdueRule(today),
                 new DemandRule(),
+                new LooseningRule(),
                 new ExpectationRule());
     }
 }

@@ -128,6 +128,8 @@ public final class FindingKinds {
     // what a profile demands and expects
     public static final FindingKind RULE_BROKEN =
             error("rule-broken", "A rule of the profile that does not hold");
+    public static final FindingKind RULE_LOOSENED =
+            note("rule-loosened", "A rule of a parent that a profile need not keep, and why");
     public static final FindingKind BROKEN_EXPECTATION =
             error("broken-expectation", "A consumer that does not receive what is expected");
 
@@ -182,6 +184,7 @@ public final class FindingKinds {
                 OVERDUE,
                 SUPPRESSES_NOTHING,
                 RULE_BROKEN,
+                RULE_LOOSENED,
                 BROKEN_EXPECTATION);
     }
 }

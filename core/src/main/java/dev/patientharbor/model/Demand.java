@@ -26,16 +26,27 @@ public record Demand(
     /** What may be demanded. */
     public enum Kind {
         /** No fake, stub or mock anywhere. */
-        NO_STAND_INS,
+        NO_STAND_INS("stand-ins"),
         /** These keys of a contract are served. */
-        KEYS,
+        KEYS("keys"),
         /** This decorator is the outermost. */
-        OUTERMOST,
+        OUTERMOST("outermost"),
         /** The real thing, whatever the key and the level. */
-        MUST_BE_REAL,
+        MUST_BE_REAL("must-be-real"),
         /** Never the real thing, whatever the key and the level, used or not. */
-        NEVER_REAL,
+        NEVER_REAL("never-real"),
         /** It lives as long as that. */
-        LIFETIME
+        LIFETIME("lifetimes");
+
+        private final String word;
+
+        Kind(String word) {
+            this.word = word;
+        }
+
+        /** The word that says it, as in a file. */
+        public String word() {
+            return word;
+        }
     }
 }

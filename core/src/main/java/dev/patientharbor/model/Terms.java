@@ -10,6 +10,7 @@ import java.util.Optional;
  * @param lifetime what holds in it where neither a binding nor a mark says otherwise
  * @param eager whether everything is made at the start, rather than when it is first needed
  * @param demands the rules that hold in it and in all that extend it
+ * @param loosenings the rules of its parents that need not hold in it and in all that extend it
  * @param expectations what it expects its consumers to receive, itself alone
  */
 public record Terms(
@@ -17,15 +18,23 @@ public record Terms(
         Optional<Lifetime> lifetime,
         Optional<Boolean> eager,
         List<Demand> demands,
+        List<Loosening> loosenings,
         List<Expectation> expectations) {
 
     /** Nothing of its own. */
     public static final Terms NONE =
-            new Terms(Optional.empty(), Optional.empty(), Optional.empty(), List.of(), List.of());
+            new Terms(
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.empty(),
+                    List.of(),
+                    List.of(),
+                    List.of());
 
     public Terms {
         code = code.map(List::copyOf);
         demands = List.copyOf(demands);
+        loosenings = List.copyOf(loosenings);
         expectations = List.copyOf(expectations);
     }
 }

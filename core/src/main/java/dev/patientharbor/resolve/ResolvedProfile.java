@@ -7,6 +7,7 @@ import dev.patientharbor.model.Profile;
 import dev.patientharbor.model.Written;
 import java.util.ArrayList;
 import java.util.BitSet;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -31,6 +32,8 @@ public final class ResolvedProfile {
     private final Optional<Said<Boolean>> eager;
     private final Layers layers;
     private final List<ResolvedDemand> demands = new ArrayList<>();
+    private final Map<ResolvedLoosening, Optional<ResolvedDemand>> loosened =
+            new IdentityHashMap<>();
     private final List<ResolvedExpectation> expectations;
 
     /** A decorator that is dropped where it is not. */
@@ -49,6 +52,7 @@ public final class ResolvedProfile {
             List<ResolvedDecoration> decorations,
             List<ResolvedReach> reaches,
             List<ResolvedDemand> demands,
+            List<ResolvedLoosening> loosenings,
             List<ResolvedExpectation> expectations,
             BiFunction<ResolvedBinding, Binding, ResolvedBinding> again) {}
 
@@ -90,6 +94,11 @@ public final class ResolvedProfile {
         for (ResolvedProfile parent : parents) {
             parent.demands.stream().filter(one -> !demands.contains(one)).forEach(demands::add);
         }
+        for (ResolvedLoosening one : words.loosenings()) {
+            loosened.put(one, demands.stream().filter(one::loosens).findFirst());
+        }
+        demands.removeIf(
+                demand -> words.loosenings().stream().anyMatch(one -> one.loosens(demand)));
         demands.addAll(words.demands());
         for (ResolvedProfile parent : parents) {
             reaches.addAll(parent.reaches);
@@ -123,6 +132,11 @@ public final class ResolvedProfile {
     /** The rules that hold in it, those of its parents first. */
     public List<ResolvedDemand> demands() {
         return demands;
+    }
+
+    /** The rules that it loosens, each with that of a parent, if it inherits one. */
+    public Map<ResolvedLoosening, Optional<ResolvedDemand>> loosened() {
+        return loosened;
     }
 
     /** What it expects its consumers to receive. */

@@ -5,6 +5,7 @@ import dev.patientharbor.model.Binding;
 import dev.patientharbor.model.Decoration;
 import dev.patientharbor.model.Demand;
 import dev.patientharbor.model.Expectation;
+import dev.patientharbor.model.Loosening;
 import dev.patientharbor.model.Profile;
 import dev.patientharbor.model.Reach;
 import dev.patientharbor.model.Within;
@@ -62,6 +63,7 @@ final class WordsResolver {
                         new ArrayList<>(),
                         new ArrayList<>(),
                         profile.terms().demands().stream().map(this::demand).toList(),
+                        profile.terms().loosenings().stream().map(this::loosening).toList(),
                         profile.terms().expectations().stream().map(this::expectation).toList(),
                         bindings::again);
         add(profile.words(), number, Levels.WHOLE, own);
@@ -79,6 +81,13 @@ final class WordsResolver {
             demand.words().stream().map(names::lookup).forEach(lookups::add);
         }
         return new ResolvedDemand(demand, lookups, slot);
+    }
+
+    private ResolvedLoosening loosening(Loosening loosening) {
+        List<Lookup> lookups = new ArrayList<>();
+        Optional<Integer> slot =
+                loosening.slot().flatMap(one -> bindings.number(one, loosening.at(), lookups));
+        return new ResolvedLoosening(loosening, lookups, slot);
     }
 
     private ResolvedExpectation expectation(Expectation expectation) {

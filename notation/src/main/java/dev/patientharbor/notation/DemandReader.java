@@ -4,6 +4,7 @@ import dev.patientharbor.model.Demand;
 import dev.patientharbor.model.Demand.Kind;
 import dev.patientharbor.model.Expectation;
 import dev.patientharbor.model.Lifetime;
+import dev.patientharbor.model.Loosening;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.Written;
 import java.util.ArrayList;
@@ -15,52 +16,91 @@ final class DemandReader {
 
     private final Faults faults;
     private final List<Demand> demands = new ArrayList<>();
+    private final List<Loosening> loosenings = new ArrayList<>();
 
     private DemandReader(Faults faults) {
         this.faults = faults;
     }
 
-    static List<Demand> demands(Piece piece) {
+    static DemandReader read(Piece piece) {
         DemandReader reader = new DemandReader(piece.faults());
         Fields rules = piece.fields("rules");
-        rules.take("stand-ins").ifPresent(reader::standIns);
-        rules.take("keys")
-                .ifPresent(
-                        all ->
-                                all.fields("keys")
-                                        .each(
-                                                (slot, keys) ->
-                                                        reader.add(
-                                                                Kind.KEYS,
-                                                                slot,
-                                                                keys.texts("a list of keys"),
-                                                                Optional.empty())));
-        rules.take("outermost")
-                .ifPresent(
-                        all ->
-                                all.fields("outermost")
-                                        .each(
-                                                (slot, layer) ->
-                                                        reader.add(
-                                                                Kind.OUTERMOST,
-                                                                slot,
-                                                                layer.texts("a decorator"),
-                                                                Optional.empty())));
-        rules.take("must-be-real").ifPresent(all -> reader.each(Kind.MUST_BE_REAL, all));
-        rules.take("never-real").ifPresent(all -> reader.each(Kind.NEVER_REAL, all));
-        rules.take("lifetimes")
-                .ifPresent(
-                        all ->
-                                all.fields("lifetimes")
-                                        .each(
-                                                (slot, lifetime) ->
-                                                        reader.add(
-                                                                Kind.LIFETIME,
-                                                                slot,
-                                                                List.of(),
-                                                                BindingReader.lifetime(lifetime))));
+        for (Kind kind : Kind.values()) {
+            rules.take(kind.word()).ifPresent(demanded -> reader.demand(kind, demanded));
+        }
+        rules.take("loosen").ifPresent(reader::loosen);
         rules.tellUnknown();
-        return reader.demands;
+        return reader;
+    }
+
+    /** The rules that hold. */
+    List<Demand> demands() {
+        return demands;
+    }
+
+    /** The rules of parents that need not hold. */
+    List<Loosening> loosenings() {
+        return loosenings;
+    }
+
+    private void demand(Kind kind, Piece piece) {
+        switch (kind) {
+            case NO_STAND_INS -> standIns(piece);
+            case KEYS -> eachWith(kind, piece, "a list of keys");
+            case OUTERMOST -> eachWith(kind, piece, "a decorator");
+            case MUST_BE_REAL, NEVER_REAL ->
+                    piece.texts("a slot, or a list of slots")
+                            .forEach(slot -> add(kind, slot, List.of(), Optional.empty()));
+            case LIFETIME ->
+                    piece.fields(kind.word())
+                            .each(
+                                    (slot, lifetime) ->
+                                            BindingReader.lifetime(lifetime)
+                                                    .ifPresent(
+                                                            one ->
+                                                                    add(
+                                                                            kind,
+                                                                            slot,
+                                                                            List.of(),
+                                                                            Optional.of(one))));
+        }
+    }
+
+    private void eachWith(Kind kind, Piece piece, String wanted) {
+        piece.fields(kind.word())
+                .each((slot, words) -> add(kind, slot, words.texts(wanted), Optional.empty()));
+    }
+
+    private void loosen(Piece piece) {
+        Fields rules = piece.fields("loosen");
+        for (Kind kind : Kind.values()) {
+            Optional<Piece> rule = rules.take(kind.word());
+            if (kind == Kind.NO_STAND_INS) {
+                rule.flatMap(one -> one.text("a reason"))
+                        .ifPresent(
+                                reason ->
+                                        loosenings.add(
+                                                new Loosening(
+                                                        kind,
+                                                        Optional.empty(),
+                                                        reason.text(),
+                                                        rules.at(kind.word()))));
+            } else {
+                rule.ifPresent(
+                        one ->
+                                one.fields("loosen: " + kind.word())
+                                        .each((slot, reason) -> loosen(kind, slot, reason)));
+            }
+        }
+        rules.tellUnknown();
+    }
+
+    private void loosen(Kind kind, Written slot, Piece reason) {
+        Optional<Written> because = reason.text("a reason");
+        Optional<Slot> one = WordsReader.slot(slot, faults);
+        if (because.isPresent() && one.isPresent()) {
+            loosenings.add(new Loosening(kind, one, because.get().text(), slot.at()));
+        }
     }
 
     private void standIns(Piece word) {
@@ -84,25 +124,10 @@ final class DemandReader {
                         });
     }
 
-    private void each(Kind kind, Piece slots) {
-        slots.texts("a slot, or a list of slots")
-                .forEach(slot -> add(kind, slot, List.of(), Optional.empty()));
-    }
-
     private void add(Kind kind, Written slot, List<Written> words, Optional<Lifetime> lifetime) {
-        boolean lacks = kind == Kind.LIFETIME && lifetime.isEmpty();
-        if (!lacks) {
-            WordsReader.slot(slot, faults)
-                    .ifPresent(
-                            one ->
-                                    demands.add(
-                                            new Demand(
-                                                    kind,
-                                                    Optional.of(one),
-                                                    words,
-                                                    lifetime,
-                                                    slot.at())));
-        }
+        WordsReader.slot(slot, faults)
+                .map(one -> new Demand(kind, Optional.of(one), words, lifetime, slot.at()))
+                .ifPresent(demands::add);
     }
 
     static List<Expectation> expectations(Piece piece) {

@@ -7,6 +7,7 @@ import dev.patientharbor.model.Words;
 import dev.patientharbor.model.Written;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /** Reads one profile. */
 final class ProfileReader {
@@ -33,12 +34,14 @@ final class ProfileReader {
     }
 
     private static Terms terms(Fields profile) {
+        Optional<DemandReader> rules = profile.take("rules").map(DemandReader::read);
         return new Terms(
                 profile.take("code")
                         .map(one -> one.texts("the place of compiled code, or a list of them")),
                 profile.take("lifetime").flatMap(BindingReader::lifetime),
                 profile.take("eager").map(flag -> flag.flag("eager")),
-                profile.take("rules").map(DemandReader::demands).orElse(List.of()),
+                rules.map(DemandReader::demands).orElse(List.of()),
+                rules.map(DemandReader::loosenings).orElse(List.of()),
                 profile.take("expect").map(DemandReader::expectations).orElse(List.of()));
     }
 

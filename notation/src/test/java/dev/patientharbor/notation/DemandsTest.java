@@ -200,4 +200,45 @@ class DemandsTest {
                         """)
                 .tellsWhatIsMarked();
     }
+
+    @Test
+    void section_8_a_child_tightens_a_rule_and_loosens_it_only_with_a_reason() {
+        Situation it =
+                Situation.of(
+                        PORT,
+                        """
+                        entry: [Desk]
+                        profiles:
+                          base:
+                            bindings: { Pager: mock, Fee: Tonnage }   # <- rule-broken
+                            rules: { never-real: [Pager], lifetimes: { Fee: shared }, must-be-real: [Fee] }
+                          drill:
+                            extends: base
+                            bindings: { Pager: Bell, Fee: { fake: Tonnage } }   # <- two-kinds
+                            rules:
+                              loosen: { never-real: { Pager: the crew knows }, must-be-real: { Fee: nobody pays } }
+                          night: { extends: drill }
+                          both: { extends: [base, drill], bindings: { Pager: Bell, Fee: Tonnage } }   # <- rule-broken
+                          wrong:
+                            extends: base
+                            rules:
+                              stand-ins: forbidden
+                              loosen:
+                                keys: { Pager: no night }      # <- nothing-to-change
+                                stand-ins: my own              # <- nothing-to-change
+                                never-real: { Pagr: typo }     # <- unknown-class
+                                lifetimes: { Fee: }            # <- malformed-file
+                                never-reel: { Pager: typo }    # <- unknown-word
+                        """);
+        assertEquals(
+                List.of(
+                        "drill loosens the rule must-be-real of Fee: nobody pays.",
+                        "drill loosens the rule never-real of Pager: the crew knows."),
+                it.verdict().profiles().get(1).findings().stream()
+                        .filter(one -> one.kind().id().equals("rule-loosened"))
+                        .map(one -> one.message())
+                        .sorted()
+                        .toList());
+        it.tellsWhatIsMarked();
+    }
 }

@@ -115,7 +115,7 @@ class SmallPrintTest {
                         "overdue",
                         "suppresses-nothing"),
                 warnings);
-        assertEquals(List.of("shared-twice", "cannot-swap"), notes);
+        assertEquals(List.of("shared-twice", "cannot-swap", "rule-loosened"), notes);
         assertEquals(List.of("outlives"), whole, "an error, and all is met nevertheless");
     }
 

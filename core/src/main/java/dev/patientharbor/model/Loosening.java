@@ -1,0 +1,20 @@
+package dev.patientharbor.model;
+
+import dev.patientharbor.finding.Where;
+import java.util.Optional;
+
+/**
+ * A rule of a parent that a profile, and all that extend it, need not keep.
+ *
+ * @param kind what the rule demands
+ * @param slot of which slot; empty if the rule is of every slot
+ * @param because why
+ * @param at where it stands
+ */
+public record Loosening(Demand.Kind kind, Optional<Slot> slot, String because, Where at) {
+    public Loosening {
+        if (because.isBlank()) {
+            throw new IllegalArgumentException("a rule is loosened without a reason");
+        }
+    }
+}
