@@ -39,8 +39,8 @@ class ToolTest {
                     check BROKEN                                 | 1 | 19 of 19 profiles are not complete
                     check BROKEN --profile circle                | 1 | 1 of 1 profile is not complete
                     check PORT --fail-on warning                 | 0 | All 4
-                    check BROKEN --today 2026-03-31              | 1 | 6 warnings
-                    check BROKEN --today 2026-04-01              | 1 | 7 warnings
+                    check BROKEN --today 2026-03-31              | 1 | 7 warnings
+                    check BROKEN --today 2026-04-01              | 1 | 8 warnings
                     check PORT --fail-on note                    | 1 | All 4
                     check SIDES                                  | 0 | Both profiles are complete.
                     roster PORT --profile live                   | 0 | live  34 needs

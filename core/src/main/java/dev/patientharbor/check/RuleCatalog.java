@@ -37,6 +37,7 @@ final class RuleCatalog {
                 new StatedKeyRule(),
                 new CycleRule(),
                 new UnusedBindingRule(),
+                new RepeatsRule(),
                 new HiddenRule(),
                 new OutlivesRule(),
                 new ScopeRule(),

@@ -15,6 +15,7 @@ import java.util.HashSet;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Set;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 
 /**
@@ -33,6 +34,7 @@ final class UnusedBindingRule implements Rule {
                         .flatMap(profile -> profile.clashes().stream())
                         .flatMap(clash -> clash.words().stream())
                         .collect(Collectors.toSet());
+        Supplier<BitSet> asked = asked(set);
         List<Uses> uses = set.checked().stream().map(one -> new Uses(set, one)).toList();
         Set<ResolvedBinding> basis = Collections.newSetFromMap(new IdentityHashMap<>());
         for (int before = -1; before < basis.size(); ) {
@@ -55,7 +57,7 @@ final class UnusedBindingRule implements Rule {
                         && !basis.contains(binding)
                         && !isSaidAgain(set, binding)
                         && !unsure.get(owner.number())) {
-                    reporter.report(owner, finding(set, owner, binding));
+                    reporter.report(owner, finding(set, owner, binding, asked));
                 }
             }
         }
@@ -123,7 +125,7 @@ final class UnusedBindingRule implements Rule {
         return false;
     }
 
-    /** Whether a profile that inherits it uses the same words of another of its parents. */
+    /** Whether a profile that inherits it uses the same words, its own or another parent's. */
     private static boolean isSaidAgain(ResolvedSet set, ResolvedBinding binding) {
         if (binding.slot().isEmpty()) {
             return false;
@@ -133,10 +135,7 @@ final class UnusedBindingRule implements Rule {
                 .filter(wiring -> wiring.profile().isOrExtends(binding.owner()))
                 .filter(wiring -> wiring.isReached(slot))
                 .flatMap(wiring -> wiring.profile().binding(slot).stream())
-                .anyMatch(
-                        holds ->
-                                !set.profiles().get(holds.owner()).isOrExtends(binding.owner())
-                                        && holds.declared().saysTheSameAs(binding.declared()));
+                .anyMatch(holds -> holds.declared().saysTheSameAs(binding.declared()));
     }
 
     private static boolean hidesNeeds(Outcome outcome) {
@@ -147,8 +146,26 @@ final class UnusedBindingRule implements Rule {
                 || outcome.kind() == Outcome.Kind.SEVERAL;
     }
 
+    /** The slots, in the whole profile, that are asked for at whatever level; counted once. */
+    private static Supplier<BitSet> asked(ResolvedSet set) {
+        BitSet asked = new BitSet();
+        return () -> {
+            if (asked.isEmpty()) {
+                for (Wiring wiring : set.checked()) {
+                    for (int i = 0; i < wiring.reachedSize(); i++) {
+                        asked.set(set.slots().plain(wiring.reached(i)));
+                    }
+                }
+            }
+            return asked;
+        };
+    }
+
     private static Finding finding(
-            ResolvedSet set, ResolvedProfile owner, ResolvedBinding binding) {
+            ResolvedSet set,
+            ResolvedProfile owner,
+            ResolvedBinding binding,
+            Supplier<BitSet> asked) {
         int slot = binding.slot().orElseThrow();
         List<ResolvedProfile> heirs =
                 set.checked().stream()
@@ -171,16 +188,21 @@ final class UnusedBindingRule implements Rule {
                                 + " to "
                                 + binding.declared().supply().words()
                                 + " is not reached by any entry consumer.");
-        return finding.with("reason", reason(heirs, replacedIn))
+        return finding.with(
+                        "reason",
+                        reason(heirs, replacedIn, asked.get().get(set.slots().plain(slot))))
                 .with("do", "take it out, or add the consumer that needs it to entry");
     }
 
-    private static String reason(List<ResolvedProfile> heirs, List<String> replacedIn) {
+    private static String reason(
+            List<ResolvedProfile> heirs, List<String> replacedIn, boolean isAsked) {
         if (heirs.isEmpty()) {
             return "no profile that is checked extends this one";
         }
         return replacedIn.size() == heirs.size()
                 ? "bound again in every profile that inherits it: " + String.join(", ", replacedIn)
-                : "no consumer asks for it";
+                : isAsked
+                        ? "whoever asks for it is out of its reach, or has a nearer binding"
+                        : "no consumer asks for it";
     }
 }

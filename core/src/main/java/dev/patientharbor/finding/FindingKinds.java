@@ -80,6 +80,8 @@ public final class FindingKinds {
             error("nothing-to-change", "A change of a binding that is not inherited");
     public static final FindingKind UNUSED_BINDING =
             warning("unused-binding", "A binding that no entry consumer reaches");
+    public static final FindingKind SAYS_NOTHING_NEW =
+            warning("says-nothing-new", "A word of a child that it inherits anyway");
 
     // decorators
     public static final FindingKind NOT_A_DECORATOR =
@@ -165,6 +167,7 @@ public final class FindingKinds {
                 KEY_UNSTATED,
                 NOTHING_TO_CHANGE,
                 UNUSED_BINDING,
+                SAYS_NOTHING_NEW,
                 NOT_A_DECORATOR,
                 WRAPS_NOTHING,
                 DROPS_NOTHING,

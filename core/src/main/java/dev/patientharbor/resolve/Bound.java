@@ -18,6 +18,7 @@ final class Bound {
     private final Hierarchy hierarchy;
     private final List<List<ResolvedBinding>> boundTwice = new ArrayList<>();
     private final List<ResolvedBinding> changesNothing = new ArrayList<>();
+    private final List<ResolvedProfile.Repeats> repeats = new ArrayList<>();
     private final List<ResolvedBinding> changed = new ArrayList<>();
     private final Map<ResolvedBinding, ResolvedBinding> basis = new IdentityHashMap<>();
     private Said<ResolvedBinding>[] bindings;
@@ -113,6 +114,11 @@ final class Bound {
         return changesNothing;
     }
 
+    /** Own words that say what is inherited anyway. */
+    List<ResolvedProfile.Repeats> repeats() {
+        return repeats;
+    }
+
     List<ResolvedProfile.Clash> clashes() {
         List<ResolvedProfile.Clash> clashes = new ArrayList<>();
         for (int slot = 0; slot < bindings.length; slot++) {
@@ -187,11 +193,29 @@ final class Bound {
                             && find(slot).isEmpty()) {
                         changesNothing.add(all.get(0));
                     }
-                    bindings[slot] =
-                            Said.by(profile, all.get(0), Optional.ofNullable(bindings[slot]));
                     if (all.size() > 1) {
                         boundTwice.add(all);
+                    } else if (bindings[slot] != null && repeats(bindings[slot], all.get(0))) {
+                        repeats.add(
+                                new ResolvedProfile.Repeats(
+                                        slot,
+                                        all.get(0).declared().at(),
+                                        bindings[slot].what().declared().at(),
+                                        all.get(0).binds()));
                     }
+                    bindings[slot] =
+                            Said.by(profile, all.get(0), Optional.ofNullable(bindings[slot]));
                 });
+    }
+
+    /**
+     * Whether an own word is the inherited one again, with the same grounds, and settles nothing.
+     */
+    private static boolean repeats(Said<ResolvedBinding> inherited, ResolvedBinding own) {
+        Binding before = inherited.what().declared();
+        return inherited.disagreement().isEmpty()
+                && own.binds().isPresent()
+                && own.declared().saysTheSameAs(before)
+                && own.declared().grounds().equals(before.grounds());
     }
 }

@@ -23,6 +23,8 @@ final class Layers {
     private final Levels levels;
     private final List<ResolvedProfile.DropsNothing> dropsNothing = new ArrayList<>();
 
+    private final List<ResolvedProfile.Repeats> repeats = new ArrayList<>();
+
     /** What was said of a slot at its level, in order, parents before children. */
     private final Map<Integer, Said<List<ResolvedDecoration>>> changes = new LinkedHashMap<>();
 
@@ -71,6 +73,11 @@ final class Layers {
 
     List<ResolvedProfile.DropsNothing> dropsNothing() {
         return dropsNothing;
+    }
+
+    /** Own lists that say what is inherited anyway. */
+    List<ResolvedProfile.Repeats> repeats() {
+        return repeats;
     }
 
     /** The decorators of a slot at its level, outermost first. */
@@ -156,9 +163,25 @@ final class Layers {
         List<ResolvedDecoration> all = new ArrayList<>();
         if (before != null) {
             all.addAll(before.what());
+            if (before.disagreement().isEmpty() && isAgain(decoration, ownList(slot))) {
+                repeats.add(
+                        new ResolvedProfile.Repeats(
+                                slot,
+                                decoration.declared().at(),
+                                lastPlace(before),
+                                Optional.empty()));
+            }
         }
         all.add(decoration);
         changes.put(slot, Said.by(profile, all, Optional.ofNullable(before)));
+    }
+
+    private static boolean isAgain(
+            ResolvedDecoration decoration, List<ResolvedDecorator> inherited) {
+        return decoration
+                .whole()
+                .filter(own -> classNames(own).equals(classNames(inherited)))
+                .isPresent();
     }
 
     private static Said<List<ResolvedDecoration>> join(
@@ -181,6 +204,10 @@ final class Layers {
         for (ResolvedDecoration change : changes) {
             list = change.applyTo(list);
         }
+        return classNames(list);
+    }
+
+    private static List<Optional<String>> classNames(List<ResolvedDecorator> list) {
         return list.stream().map(ResolvedDecorator::className).toList();
     }
 

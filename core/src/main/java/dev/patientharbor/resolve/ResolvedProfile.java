@@ -43,6 +43,16 @@ public final class ResolvedProfile {
     public record Clash(int slot, int meet, List<Where> words) {}
 
     /**
+     * A word that says what is inherited anyway.
+     *
+     * @param slot of which slot, at its level
+     * @param at where it stands
+     * @param inherited where the word stands that says the same
+     * @param binding the binding, if it is one; else it is a list of decorators
+     */
+    public record Repeats(int slot, Where at, Where inherited, Optional<ResolvedBinding> binding) {}
+
+    /**
      * What one profile says itself, names looked up.
      *
      * @param again looks up the names of a binding that stands in place of another one
@@ -246,6 +256,13 @@ public final class ResolvedProfile {
     /** Words of its own that remove or change what is not there. */
     public List<ResolvedBinding> changesNothing() {
         return bound.changesNothing();
+    }
+
+    /** Words of its own that say what is inherited anyway. */
+    public List<Repeats> repeats() {
+        List<Repeats> repeats = new ArrayList<>(bound.repeats());
+        repeats.addAll(layers.repeats());
+        return repeats;
     }
 
     public List<DropsNothing> dropsNothing() {

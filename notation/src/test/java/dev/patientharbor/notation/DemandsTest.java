@@ -218,7 +218,7 @@ class DemandsTest {
                             rules:
                               loosen: { never-real: { Pager: the crew knows }, must-be-real: { Fee: nobody pays } }
                           night: { extends: drill }
-                          both: { extends: [base, drill], bindings: { Pager: Bell, Fee: Tonnage } }   # <- rule-broken
+                          both: { extends: [base, drill], bindings: { Pager: Bell, Fee: Tonnage } }   # <- rule-broken, says-nothing-new
                           wrong:
                             extends: base
                             rules:

@@ -208,4 +208,32 @@ class ProfilesTest {
         assertEquals("real Vhf", it.received("lifetime", "Desk.radio"));
         assertEquals("real Loud", it.received("keep", "Desk.radio"));
     }
+
+    @Test
+    void n84_a_word_that_says_what_is_inherited_is_told_and_one_that_settles_or_narrows_is_not() {
+        Situation it =
+                Situation.of(
+                        FEES,
+                        """
+                        entry: [Booth]
+                        areas: { hall: { members: [Hall] } }
+                        profiles:
+                          base: { partial: true, bindings: { Fee: Tonnage }, decorators: { Fee: [Night, Levy] } }
+                          flat: { partial: true, bindings: { Fee: Flat } }   # <- unused-binding
+                          again: { extends: base, bindings: { Fee: Tonnage } }      # <- says-nothing-new
+                          part: { extends: base, bindings: { Fee: { with: {} , lifetime: shared } } }
+                          more: { extends: part, bindings: { Fee: { lifetime: shared } } }     # <- says-nothing-new
+                          layers: { extends: base, decorators: { Fee: [Night, Levy] } }  # <- says-nothing-new
+                          order: { extends: base, decorators: { Fee: [Levy, Night] } }
+                          end: { extends: base, bindings: { Fee: { until: 2999-01-01 } } }
+                          settled: { extends: [base, flat], bindings: { Fee: Tonnage } }
+                          agreed: { extends: [again, base], bindings: { Fee: Tonnage } }      # <- says-nothing-new
+                          kind: { extends: base, bindings: { Fee: { fake: Tonnage } } }   # <- two-kinds
+                          narrow: { extends: base, within: { hall: { bindings: { Fee: { class: Tonnage } } } } }   # <- unused-binding
+                        """);
+        it.tellsWhatIsMarked();
+        assertEquals(
+                "again binds Fee to Tonnage, as it does without this line.",
+                it.verdict().profiles().get(2).findings().get(0).message());
+    }
 }

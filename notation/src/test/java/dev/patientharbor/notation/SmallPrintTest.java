@@ -105,6 +105,7 @@ class SmallPrintTest {
                         "unreadable-class",
                         "lookup-unseen",
                         "unused-binding",
+                        "says-nothing-new",
                         "wraps-nothing",
                         "drops-nothing",
                         "key-unfit",
