@@ -16,6 +16,7 @@ import dev.patientharbor.finding.Severity;
 import dev.patientharbor.finding.Where;
 import dev.patientharbor.notation.ProfileFile;
 import dev.patientharbor.notation.ProfileFiles;
+import dev.patientharbor.testing.JavaCode;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -38,6 +39,7 @@ class FindingsPageTest {
     private static final Pattern SECTION =
             Pattern.compile("(?m)^### ([a-z-]+) · (error|warning|note)(, incomplete)?$");
     private static final Pattern EXAMPLE = Pattern.compile("(?s)```yaml\n(.*?)```");
+    private static final Pattern JAVA = Pattern.compile("(?s)```java\n(.*?)```");
     private static final Pattern MARK = Pattern.compile("# <- ([a-z-]+)");
 
     /** A section of the page. */
@@ -116,7 +118,7 @@ class FindingsPageTest {
                 body.startsWith("code:")
                         ? header.group(1).replaceAll("(?m)^code:.*\n", "")
                         : header.group(1);
-        String text = head + body;
+        String text = head + body.replace("COMPILED", compiled(section).toString());
         Verdict verdict = check(text);
         List<Finding> findings =
                 verdict.allFindings().stream()
@@ -138,6 +140,16 @@ class FindingsPageTest {
                 verdict.profiles().stream()
                         .anyMatch(one -> one.complete().filter(whole -> !whole).isPresent());
         assertEquals(section.incomplete(), incomplete);
+    }
+
+    /** The Java of the section, compiled piece by piece into one folder. */
+    private static Path compiled(Section section) throws IOException {
+        Path folder = Files.createTempDirectory("compiled");
+        Matcher java = JAVA.matcher(section.text());
+        while (java.find()) {
+            JavaCode.compileInto(folder, java.group(1));
+        }
+        return folder;
     }
 
     private static Verdict check(String text) {

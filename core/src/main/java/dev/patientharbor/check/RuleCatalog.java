@@ -34,6 +34,8 @@ final class RuleCatalog {
                 new ValueMissingRule(),
                 new ValueRule(),
                 new AnswerRule(),
+                new MissingMethodRule(),
+                new UnansweredCallRule(),
                 new StatedKeyRule(),
                 new CycleRule(),
                 new UnusedBindingRule(),

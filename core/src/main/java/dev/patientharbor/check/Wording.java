@@ -1,6 +1,7 @@
 package dev.patientharbor.check;
 
 import dev.patientharbor.code.ClassFacts;
+import dev.patientharbor.code.MethodFacts;
 import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.TypeRef;
@@ -30,6 +31,13 @@ final class Wording {
 
     String shortName(String binaryName) {
         return set.names().shortName(binaryName);
+    }
+
+    /** {@code forecast(int)}. */
+    String method(MethodFacts method) {
+        List<String> types =
+                method.parameterTypes().stream().map(type -> type.text(this::shortName)).toList();
+        return method.name() + '(' + String.join(", ", types) + ')';
     }
 
     /** {@code constructor parameter 2, rota}. */

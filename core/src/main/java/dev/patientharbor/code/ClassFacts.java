@@ -24,9 +24,10 @@ import java.util.Set;
  *     superclass and carry no mark
  * @param memberDefaults for an annotation, the members that have a default, as text
  * @param enumConstants for an enum, the names of its constants, in order
- * @param lookups the lookups in its bodies, where these were wanted
- * @param constants the constants that its methods return, by the name of the method, where these
- *     were wanted
+ * @param openMethods name and erased types of its abstract methods
+ * @param closedMethods its methods of objects that have a body and are not private, those that the
+ *     compiler adds included
+ * @param bodies what its bodies say
  */
 public record ClassFacts(
         String name,
@@ -41,8 +42,9 @@ public record ClassFacts(
         Set<String> unmarkedMethods,
         Map<String, String> memberDefaults,
         List<String> enumConstants,
-        List<LookupFacts> lookups,
-        Map<String, ConstantFacts> constants) {
+        Set<String> openMethods,
+        MethodSet closedMethods,
+        BodyFacts bodies) {
 
     private static final int ENUM = 0x4000;
 
@@ -61,8 +63,9 @@ public record ClassFacts(
                 Set.of(),
                 Map.of(),
                 List.of(),
-                List.of(),
-                Map.of());
+                Set.of(),
+                MethodSet.NONE,
+                BodyFacts.NONE);
     }
 
     /** The names of its type parameters, in order. */

@@ -36,6 +36,14 @@ final class ClassFileReader {
                         new LookupCollector(wanted, collector.lookups()),
                         ClassReader.SKIP_DEBUG | ClassReader.SKIP_FRAMES);
             }
+            if (wanted.wantsCalls()) {
+                CallReader.read(reader, wanted, collector.calls());
+            }
+            if (wanted.isStandIn(collector.name())) {
+                reader.accept(
+                        new ThrowCollector(collector.throwing()),
+                        ClassReader.SKIP_DEBUG | ClassReader.SKIP_FRAMES);
+            }
             if (collector.mayHaveConstants()) {
                 reader.accept(
                         new ConstantCollector(wanted, collector.constants()),

@@ -57,9 +57,9 @@ public final class CodeIndex {
 
     /** Whether a lookup method, {@code CLASS#METHOD}, is called somewhere with constants. */
     public boolean callsLookup(String method) {
-        Wanted one = new Wanted(Set.of(), Set.of(method), Set.of(), false);
+        Wanted one = Wanted.of(false, Set.of(method));
         return byName.values().stream()
-                .flatMap(facts -> facts.lookups().stream())
+                .flatMap(facts -> facts.bodies().lookups().stream())
                 .map(LookupFacts::called)
                 .anyMatch(
                         called ->

@@ -35,6 +35,10 @@ final class FactsCollector extends ClassVisitor {
     private final List<String> enumConstants = new ArrayList<>(0);
     private final List<LookupFacts> lookups = new ArrayList<>(0);
     private final Map<String, ConstantFacts> constants = new HashMap<>(0);
+    private final List<MethodFacts> calls = new ArrayList<>(0);
+    private final Set<String> throwing = new HashSet<>(0);
+    private final Set<String> openMethods = new HashSet<>(0);
+    private final MethodSet.Builder closedMethods = new MethodSet.Builder();
     private boolean mayHaveConstants;
 
     private final Wanted wanted;
@@ -118,6 +122,14 @@ final class FactsCollector extends ClassVisitor {
     @Override
     public MethodVisitor visitMethod(
             int flags, String method, String descriptor, String generic, String[] thrown) {
+        boolean ofObjects =
+                (flags & (Opcodes.ACC_STATIC | Opcodes.ACC_PRIVATE)) == 0
+                        && method.charAt(0) != '<';
+        if (ofObjects && (flags & Opcodes.ACC_ABSTRACT) != 0) {
+            openMethods.add(method + descriptor);
+        } else if (ofObjects) {
+            closedMethods.add(method, descriptor);
+        }
         if (method.equals("<clinit>") || (flags & Opcodes.ACC_SYNTHETIC) != 0) {
             return null;
         }
@@ -159,6 +171,20 @@ final class FactsCollector extends ClassVisitor {
     /** The constants that its methods return, to be added to. */
     Map<String, ConstantFacts> constants() {
         return constants;
+    }
+
+    /** The methods of wanted contracts that its bodies call, to be added to. */
+    List<MethodFacts> calls() {
+        return calls;
+    }
+
+    /** Its methods that never return, to be added to. */
+    Set<String> throwing() {
+        return throwing;
+    }
+
+    String name() {
+        return name;
     }
 
     /** Whether a method is there whose constant answer is wanted. */
@@ -205,8 +231,15 @@ final class FactsCollector extends ClassVisitor {
                 Set.copyOf(unmarkedMethods),
                 Map.copyOf(memberDefaults),
                 List.copyOf(enumConstants),
-                List.copyOf(lookups),
-                Map.copyOf(constants));
+                Set.copyOf(openMethods),
+                closedMethods.set(),
+                bodies());
+    }
+
+    private BodyFacts bodies() {
+        boolean nothing =
+                lookups.isEmpty() && constants.isEmpty() && calls.isEmpty() && throwing.isEmpty();
+        return nothing ? BodyFacts.NONE : new BodyFacts(lookups, constants, calls, throwing);
     }
 
     private static List<ExecutableFacts> facts(List<ExecutableCollector> collected) {

@@ -12,22 +12,36 @@ import java.util.Set;
  * @param constants the methods without parameters, by name, whose constant answer is read
  * @param contracts whether every method of interfaces and abstract classes is read, for answers
  *     that are given for them
+ * @param calls the contracts of which it is read who calls which method, by short or full name
+ * @param standIns the classes of which it is read which methods only throw, by short or full name
  */
 public record Wanted(
-        Set<String> methodsOf, Set<String> lookups, Set<String> constants, boolean contracts) {
+        Set<String> methodsOf,
+        Set<String> lookups,
+        Set<String> constants,
+        boolean contracts,
+        Set<String> calls,
+        Set<String> standIns) {
 
     /** Nothing more. */
-    public static final Wanted NOTHING = new Wanted(Set.of(), Set.of(), Set.of(), false);
+    public static final Wanted NOTHING = of(false, Set.of());
 
     public Wanted {
         methodsOf = Set.copyOf(methodsOf);
         lookups = Set.copyOf(lookups);
         constants = Set.copyOf(constants);
+        calls = Set.copyOf(calls);
+        standIns = Set.copyOf(standIns);
+    }
+
+    /** The methods of contracts, or the calls of some lookup methods, and nothing more. */
+    static Wanted of(boolean contracts, Set<String> lookups) {
+        return new Wanted(Set.of(), lookups, Set.of(), contracts, Set.of(), Set.of());
     }
 
     /** What of this concerns classes that are no user's. */
     Wanted ofJdk() {
-        return new Wanted(Set.of(), Set.of(), Set.of(), contracts);
+        return of(contracts, Set.of());
     }
 
     boolean wantsMethodsOf(String binaryName, boolean isAbstract) {
@@ -36,6 +50,18 @@ public record Wanted(
 
     boolean wantsBodies() {
         return !lookups.isEmpty();
+    }
+
+    boolean wantsCalls() {
+        return !calls.isEmpty();
+    }
+
+    boolean isCalled(String binaryName) {
+        return fitsAny(calls, binaryName);
+    }
+
+    boolean isStandIn(String binaryName) {
+        return fitsAny(standIns, binaryName);
     }
 
     boolean isLookup(String binaryName, String method) {

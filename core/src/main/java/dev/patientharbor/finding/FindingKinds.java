@@ -70,10 +70,14 @@ public final class FindingKinds {
             error("does-not-fit", "An implementation that is none of its contract");
     public static final FindingKind CANNOT_BE_BUILT =
             error("cannot-be-built", "A class of which no object can be made");
+    public static final FindingKind MISSING_METHOD =
+            error("missing-method", "An implementation without a method of its contract");
     public static final FindingKind WHICH_CONSTRUCTOR =
             error("which-constructor", "Several constructors, and nothing says which");
     public static final FindingKind ANSWER_UNFIT =
             error("answer-unfit", "A canned answer that the contract cannot take");
+    public static final FindingKind UNANSWERED_CALL =
+            warning("unanswered-call", "A call that a stand-in cannot answer");
     public static final FindingKind KEY_UNSTATED =
             error("key-unstated", "A class that does not state its key by a constant");
     public static final FindingKind NOTHING_TO_CHANGE =
@@ -162,8 +166,10 @@ public final class FindingKinds {
                 TWO_CANDIDATES,
                 DOES_NOT_FIT,
                 CANNOT_BE_BUILT,
+                MISSING_METHOD,
                 WHICH_CONSTRUCTOR,
                 ANSWER_UNFIT,
+                UNANSWERED_CALL,
                 KEY_UNSTATED,
                 NOTHING_TO_CHANGE,
                 UNUSED_BINDING,

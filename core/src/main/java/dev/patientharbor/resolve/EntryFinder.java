@@ -63,7 +63,7 @@ final class EntryFinder {
                 && !facts.isPrivate()
                 && !facts.isEnum()
                 && !supplied.contains(facts.name())
-                && (!facts.lookups().isEmpty()
+                && (!facts.bodies().lookups().isEmpty()
                         || facts.constructors().stream().anyMatch(this::asks)
                         || facts.fields().stream()
                                 .anyMatch(field -> marks.isInject(field.annotations()))

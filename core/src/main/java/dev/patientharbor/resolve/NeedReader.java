@@ -74,7 +74,7 @@ final class NeedReader {
 
     private void addLookups(ClassFacts facts, List<Need> needs) {
         Map<String, Integer> counts = new HashMap<>();
-        for (LookupFacts lookup : facts.lookups()) {
+        for (LookupFacts lookup : facts.bodies().lookups()) {
             Optional<Key> key = lookup.key().flatMap(one -> one.key(code)).map(Key::named);
             if (lookup.key().isPresent() && key.isEmpty()) {
                 continue; // a field, of which it is not known what it holds

@@ -80,8 +80,8 @@ public final class StatedKeys {
         Set<String> seen = new HashSet<>();
         Optional<ClassFacts> at = Optional.of(facts);
         while (at.isPresent() && seen.add(at.get().name())) {
-            if (at.get().constants().containsKey(method)) {
-                return at.get().constants().get(method).key(code);
+            if (at.get().bodies().constants().containsKey(method)) {
+                return at.get().bodies().constants().get(method).key(code);
             }
             if (declares(at.get(), method)) {
                 return Optional.empty();

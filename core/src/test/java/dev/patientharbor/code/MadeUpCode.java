@@ -74,7 +74,8 @@ public final class MadeUpCode {
                 Set.of(),
                 Map.of(),
                 List.of(),
-                List.of(),
-                Map.of());
+                Set.of(),
+                MethodSet.NONE,
+                BodyFacts.NONE);
     }
 }

@@ -77,7 +77,7 @@ class WantedTest {
                         "other",
                         "wide",
                         "nothing");
-        Wanted wanted = new Wanted(Set.of(), Set.of(), methods, false);
+        Wanted wanted = new Wanted(Set.of(), Set.of(), methods, false, Set.of(), Set.of());
         CodeIndex code = CodeReader.read(List.of(root("here", classes)), wanted);
         Map<String, String> expected = new TreeMap<>();
         expected.put("text", "coast");
@@ -94,13 +94,14 @@ class WantedTest {
         Map<String, String> read = new TreeMap<>();
         code.find("p.Feed")
                 .orElseThrow()
+                .bodies()
                 .constants()
                 .forEach(
                         (method, one) ->
                                 read.put(method, one.key(code).orElse("no constant of the enum")));
         assertEquals(expected, read);
         CodeIndex unasked = CodeReader.read(List.of(root("here", classes)), Wanted.NOTHING);
-        assertEquals(Map.of(), unasked.find("p.Feed").orElseThrow().constants());
+        assertEquals(Map.of(), unasked.find("p.Feed").orElseThrow().bodies().constants());
     }
 
     @Test
@@ -117,7 +118,7 @@ class WantedTest {
         CodeIndex code =
                 CodeReader.read(
                         List.of(root("here", classes)),
-                        new Wanted(Set.of("Named"), Set.of(), Set.of(), true));
+                        new Wanted(Set.of("Named"), Set.of(), Set.of(), true, Set.of(), Set.of()));
         assertEquals(
                 List.of("level", "ring"),
                 code.find("p.Gauge").orElseThrow().methods().stream()

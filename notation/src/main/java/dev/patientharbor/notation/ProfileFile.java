@@ -6,6 +6,7 @@ import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.Binding;
 import dev.patientharbor.model.Circumstances;
+import dev.patientharbor.model.ImplementationKind;
 import dev.patientharbor.model.ProfileSet;
 import dev.patientharbor.model.Settings;
 import dev.patientharbor.model.StatedConsumer;
@@ -45,6 +46,9 @@ public record ProfileFile(
     public Wanted wanted() {
         Set<String> methodsOf = new HashSet<>();
         Set<String> constants = new HashSet<>();
+        Set<String> calls = new HashSet<>();
+        Set<String> standIns = new HashSet<>();
+        Set<String> aliases = new HashSet<>();
         boolean contracts = false;
         for (Binding binding : (Iterable<Binding>) set.bindings()::iterator) {
             Supply supply = binding.supply();
@@ -55,6 +59,13 @@ public record ProfileFile(
             } else if (supply instanceof Supply.OfAnswers) {
                 contracts = true;
                 methodsOf.add(contractOf(binding));
+                calls.add(contractOf(binding));
+            } else if (supply instanceof Supply.OfClass one
+                    && one.of() != ImplementationKind.REAL) {
+                calls.add(contractOf(binding));
+                standIns.add(one.name().text());
+            } else if (supply instanceof Supply.SameAs) {
+                aliases.add(contractOf(binding));
             }
         }
         for (StatedConsumer consumer : set.consumers()) {
@@ -64,7 +75,10 @@ public record ProfileFile(
         }
         Set<String> lookups =
                 set.marks().lookup().stream().map(Written::text).collect(Collectors.toSet());
-        return new Wanted(methodsOf, lookups, constants, contracts);
+        if (!calls.isEmpty()) {
+            calls.addAll(aliases);
+        }
+        return new Wanted(methodsOf, lookups, constants, contracts, calls, standIns);
     }
 
     private static String contractOf(Binding binding) {

@@ -104,6 +104,7 @@ class SmallPrintTest {
                 List.of(
                         "unreadable-class",
                         "lookup-unseen",
+                        "unanswered-call",
                         "unused-binding",
                         "says-nothing-new",
                         "wraps-nothing",

@@ -1,0 +1,30 @@
+package dev.patientharbor.code;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * What the bodies of one class say, where that was wanted.
+ *
+ * @param lookups its lookups
+ * @param constants the constants that its methods return, by the name of the method
+ * @param calls the methods of wanted contracts that it calls
+ * @param throwing name and erased types of its methods that never return: they throw
+ */
+public record BodyFacts(
+        List<LookupFacts> lookups,
+        Map<String, ConstantFacts> constants,
+        List<MethodFacts> calls,
+        Set<String> throwing) {
+
+    /** Nothing was wanted, or nothing was found. */
+    public static final BodyFacts NONE = new BodyFacts(List.of(), Map.of(), List.of(), Set.of());
+
+    public BodyFacts {
+        lookups = List.copyOf(lookups);
+        constants = Map.copyOf(constants);
+        calls = List.copyOf(calls);
+        throwing = Set.copyOf(throwing);
+    }
+}

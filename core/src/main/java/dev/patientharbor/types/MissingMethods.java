@@ -1,0 +1,89 @@
+package dev.patientharbor.types;
+
+import dev.patientharbor.code.ClassFacts;
+import dev.patientharbor.code.CodeIndex;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * The methods of contracts that their implementations lack: those were compiled against another
+ * version of the contract.
+ */
+public final class MissingMethods {
+
+    private final CodeIndex code;
+
+    public MissingMethods(CodeIndex code) {
+        this.code = code;
+    }
+
+    /**
+     * The abstract methods of a contract for which an object of a class has no body, as name and
+     * erased types, sorted. None if a supertype of the class is not on the code path: what that has
+     * is not known.
+     */
+    public List<String> of(ClassFacts implementation, String contract) {
+        Optional<Map<String, ClassFacts>> own = supertypes(implementation.name());
+        if (own.isEmpty()) {
+            return List.of();
+        }
+        List<String> missing = new ArrayList<>(0);
+        for (String open : abstractMethods(contract)) {
+            int types = open.indexOf('(');
+            String name = open.substring(0, types);
+            String descriptor = open.substring(types);
+            boolean there = false;
+            for (ClassFacts type : own.get().values()) {
+                there |= type.closedMethods().has(name, descriptor);
+            }
+            if (!there) {
+                missing.add(open);
+            }
+        }
+        missing.sort(null);
+        return missing;
+    }
+
+    /** The abstract methods of a contract and of what it extends, as far as these are known. */
+    public Set<String> abstractMethods(String contract) {
+        Set<String> methods = new LinkedHashSet<>();
+        List<String> open = new ArrayList<>(List.of(contract));
+        Set<String> seen = new LinkedHashSet<>(open);
+        for (int i = 0; i < open.size(); i++) {
+            code.find(open.get(i))
+                    .ifPresent(
+                            facts -> {
+                                methods.addAll(facts.openMethods());
+                                parents(facts).stream().filter(seen::add).forEach(open::add);
+                            });
+        }
+        return methods;
+    }
+
+    /** A class with all its supertypes; empty if one of them is not known. */
+    private Optional<Map<String, ClassFacts>> supertypes(String name) {
+        Map<String, ClassFacts> found = new LinkedHashMap<>();
+        List<String> open = new ArrayList<>(List.of(name));
+        for (int i = 0; i < open.size(); i++) {
+            Optional<ClassFacts> facts = code.find(open.get(i));
+            if (facts.isEmpty()) {
+                return Optional.empty();
+            }
+            if (found.put(open.get(i), facts.get()) == null) {
+                open.addAll(parents(facts.get()));
+            }
+        }
+        return Optional.of(found);
+    }
+
+    private static List<String> parents(ClassFacts facts) {
+        List<String> parents = new ArrayList<>(facts.interfaces());
+        facts.superName().ifPresent(parents::add);
+        return parents;
+    }
+}
