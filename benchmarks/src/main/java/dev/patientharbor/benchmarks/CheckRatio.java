@@ -1,9 +1,6 @@
 package dev.patientharbor.benchmarks;
 
-import dev.patientharbor.check.Checker;
 import dev.patientharbor.check.Verdict;
-import dev.patientharbor.code.CodeReader;
-import dev.patientharbor.notation.ProfileFile;
 import dev.patientharbor.notation.ProfileFiles;
 import dev.patientharbor.report.CheckText;
 import dev.patientharbor.report.Layout;
@@ -137,12 +134,7 @@ public final class CheckRatio {
 
     /** All that the command does: the file, the code, the verdict, the text. */
     private static void check(Path path) {
-        ProfileFile file = ProfileFiles.read(path);
-        Verdict verdict =
-                Checker.check(
-                        file.set(),
-                        CodeReader.read(file.codeRoots(), file.wanted()),
-                        file.circumstances(LocalDate.EPOCH));
+        Verdict verdict = ProfileFiles.read(path).check(LocalDate.EPOCH);
         String text = CheckText.render(verdict, Layout.plain(100));
         if (!text.contains("complete") || text.contains("INCOMPLETE")) {
             throw new IllegalStateException(text.substring(0, Math.min(5000, text.length())));

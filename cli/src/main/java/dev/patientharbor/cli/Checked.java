@@ -1,15 +1,10 @@
 package dev.patientharbor.cli;
 
-import dev.patientharbor.check.Checker;
 import dev.patientharbor.check.ProfileVerdict;
 import dev.patientharbor.check.Verdict;
-import dev.patientharbor.code.CodeReader;
-import dev.patientharbor.code.CodeRoot;
 import dev.patientharbor.finding.NearNames;
-import dev.patientharbor.finding.Where;
-import dev.patientharbor.model.Written;
-import dev.patientharbor.notation.ProfileFile;
 import dev.patientharbor.notation.ProfileFiles;
+import dev.patientharbor.profiles.ProfileSet;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.DirectoryStream;
@@ -28,19 +23,10 @@ final class Checked {
 
     static Verdict verdict(ParseResult parsed) {
         Path path = file(Options.file(parsed));
-        ProfileFile file = ProfileFiles.read(path);
+        ProfileSet set = ProfileFiles.read(path);
         List<String> code = Options.code(parsed);
         Verdict verdict =
-                code.isEmpty()
-                        ? Checker.check(
-                                file.set(),
-                                CodeReader.readPlaces(file.codeRoots(), file.wanted()),
-                                file.circumstances(Options.today(parsed)))
-                        : Checker.check(
-                                file.set(),
-                                CodeReader.read(
-                                        given(code, Where.startOf(path.toString())), file.wanted()),
-                                file.circumstances(Options.today(parsed)));
+                (code.isEmpty() ? set : set.withCode(given(code))).check(Options.today(parsed));
         List<String> profiles = Options.profiles(parsed);
         return profiles.isEmpty() ? verdict : only(verdict, profiles);
     }
@@ -67,17 +53,14 @@ final class Checked {
                                         found.stream().map(Path::toString).sorted().toList()));
     }
 
-    private static List<CodeRoot> given(List<String> code, Where at) {
-        List<CodeRoot> roots = new ArrayList<>();
+    private static Path[] given(List<String> code) {
         for (String place : code) {
-            Path path = Path.of(place);
-            if (!place.contains("*") && !place.contains("?") && !Files.exists(path)) {
+            if (!place.contains("*") && !place.contains("?") && !Files.exists(Path.of(place))) {
                 throw new UnusableException(
                         "--code names " + place + ", and there is no such place");
             }
-            roots.add(new CodeRoot(new Written(place, at), path));
         }
-        return roots;
+        return code.stream().map(Path::of).toArray(Path[]::new);
     }
 
     private static Verdict only(Verdict verdict, List<String> names) {

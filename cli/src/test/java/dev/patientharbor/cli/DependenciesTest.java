@@ -37,9 +37,10 @@ class DependenciesTest {
                             Map.entry("resolve", "code finding model names plan types values"),
                             Map.entry(
                                     "check", "code finding model names plan resolve types values"),
-                            Map.entry("notation", "code finding model org.snakeyaml"),
+                            Map.entry("profiles", "check code finding model plan"),
+                            Map.entry("notation", "code finding model org.snakeyaml profiles"),
                             Map.entry("report", "check com.fasterxml.jackson finding model plan"),
-                            Map.entry("cli", "check code finding model notation picocli report")));
+                            Map.entry("cli", "check finding notation picocli profiles report")));
 
     @Test
     void every_package_uses_what_it_may_and_there_is_no_circle() {

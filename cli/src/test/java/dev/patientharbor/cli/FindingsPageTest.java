@@ -5,17 +5,14 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import dev.patientharbor.check.Checker;
 import dev.patientharbor.check.Verdict;
-import dev.patientharbor.code.CodePlaces;
-import dev.patientharbor.code.CodeReader;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKind;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.Severity;
 import dev.patientharbor.finding.Where;
-import dev.patientharbor.notation.ProfileFile;
 import dev.patientharbor.notation.ProfileFiles;
+import dev.patientharbor.profiles.ProfileSet;
 import dev.patientharbor.testing.JavaCode;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -153,10 +150,9 @@ class FindingsPageTest {
     }
 
     private static Verdict check(String text) {
-        ProfileFile file =
+        ProfileSet set =
                 ProfileFiles.parse(text.getBytes(StandardCharsets.UTF_8), "it.harbor.yaml", ROOT);
-        CodePlaces code = CodeReader.readPlaces(file.codeRoots(), file.wanted());
-        return Checker.check(file.set(), code, file.circumstances(LocalDate.of(2026, 11, 25)));
+        return set.check(LocalDate.of(2026, 11, 25));
     }
 
     private static TreeSet<String> marks(String text) {

@@ -4,15 +4,12 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import dev.patientharbor.check.Checker;
 import dev.patientharbor.check.ProfileVerdict;
 import dev.patientharbor.check.Verdict;
-import dev.patientharbor.code.CodePlaces;
-import dev.patientharbor.code.CodeReader;
 import dev.patientharbor.finding.Detail;
 import dev.patientharbor.finding.Finding;
-import dev.patientharbor.notation.ProfileFile;
 import dev.patientharbor.notation.ProfileFiles;
+import dev.patientharbor.profiles.ProfileSet;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -40,11 +37,10 @@ class RemediesTest {
     }
 
     private static Verdict check(String text) {
-        ProfileFile file =
+        ProfileSet set =
                 ProfileFiles.parse(
                         text.getBytes(StandardCharsets.UTF_8), "port.harbor.yaml", EXAMPLES);
-        CodePlaces code = CodeReader.readPlaces(file.codeRoots(), file.wanted());
-        return Checker.check(file.set(), code, file.circumstances(LocalDate.of(2026, 11, 25)));
+        return set.check(LocalDate.of(2026, 11, 25));
     }
 
     /** Every line of the port's file that binds something by itself. */

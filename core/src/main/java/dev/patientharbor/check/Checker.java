@@ -4,7 +4,7 @@ import dev.patientharbor.code.CodeIndex;
 import dev.patientharbor.code.CodePlaces;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.model.Circumstances;
-import dev.patientharbor.model.ProfileSet;
+import dev.patientharbor.model.Declaration;
 import dev.patientharbor.model.Written;
 import dev.patientharbor.names.ClassNames;
 import dev.patientharbor.plan.AnswerKind;
@@ -32,7 +32,7 @@ public final class Checker {
      * @param set what was declared
      * @param code what was read
      */
-    public static Verdict check(ProfileSet set, CodeIndex code, Circumstances circumstances) {
+    public static Verdict check(Declaration set, CodeIndex code, Circumstances circumstances) {
         return check(
                 set,
                 code,
@@ -47,7 +47,7 @@ public final class Checker {
      * @param set what was declared
      * @param places what was read, place by place
      */
-    public static Verdict check(ProfileSet set, CodePlaces places, Circumstances circumstances) {
+    public static Verdict check(Declaration set, CodePlaces places, Circumstances circumstances) {
         return check(
                 set,
                 places.whole(),
@@ -58,7 +58,7 @@ public final class Checker {
 
     /** Checks by some rules. */
     static Verdict check(
-            ProfileSet set,
+            Declaration set,
             CodeIndex whole,
             List<Side> sides,
             Circumstances circumstances,
@@ -107,7 +107,7 @@ public final class Checker {
                 faults);
     }
 
-    private static ClassNames names(ProfileSet set, CodeIndex whole, List<ResolvedSet> sides) {
+    private static ClassNames names(Declaration set, CodeIndex whole, List<ResolvedSet> sides) {
         return sides.size() == 1 ? sides.get(0).names() : new ClassNames(whole, set);
     }
 

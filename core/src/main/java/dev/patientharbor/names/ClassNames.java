@@ -4,7 +4,7 @@ import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.CodeIndex;
 import dev.patientharbor.finding.NearNames;
 import dev.patientharbor.finding.Where;
-import dev.patientharbor.model.ProfileSet;
+import dev.patientharbor.model.Declaration;
 import dev.patientharbor.model.SlotParser;
 import dev.patientharbor.model.StatedConsumer;
 import dev.patientharbor.model.Written;
@@ -29,7 +29,7 @@ public final class ClassNames {
     private volatile Map<String, List<String>> bySimpleName;
 
     /** The names of a set: those of the classes that are seen, and of what it states itself. */
-    public ClassNames(CodeIndex code, ProfileSet set) {
+    public ClassNames(CodeIndex code, Declaration set) {
         this.code = code;
         packages = set.packages().stream().map(Written::text).toList();
         for (StatedConsumer consumer : set.consumers()) {

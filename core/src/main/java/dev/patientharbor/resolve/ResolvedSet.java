@@ -2,7 +2,7 @@ package dev.patientharbor.resolve;
 
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.CodeIndex;
-import dev.patientharbor.model.ProfileSet;
+import dev.patientharbor.model.Declaration;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.TypeRef.ClassType;
@@ -41,7 +41,7 @@ import java.util.Set;
  *     another side
  */
 public record ResolvedSet(
-        ProfileSet declared,
+        Declaration declared,
         Side side,
         ClassNames names,
         SlotTable slots,

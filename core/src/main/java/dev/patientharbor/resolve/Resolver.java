@@ -1,8 +1,8 @@
 package dev.patientharbor.resolve;
 
 import dev.patientharbor.code.CodeIndex;
+import dev.patientharbor.model.Declaration;
 import dev.patientharbor.model.Profile;
-import dev.patientharbor.model.ProfileSet;
 import dev.patientharbor.model.Settings;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.TypeRef;
@@ -25,7 +25,7 @@ import java.util.stream.Collectors;
 /** Resolves every profile of a set against the code. */
 public final class Resolver {
 
-    private final ProfileSet set;
+    private final Declaration set;
     private final Side side;
     private final CodeIndex code;
     private final ClassNames names;
@@ -40,7 +40,7 @@ public final class Resolver {
     private final WordsResolver words;
     private final ConsumerReader consumers;
 
-    private Resolver(ProfileSet set, Side side, Settings settings) {
+    private Resolver(Declaration set, Side side, Settings settings) {
         this.set = set;
         this.side = side;
         code = side.code();
@@ -77,7 +77,7 @@ public final class Resolver {
      * Decides what every slot of every profile of a side receives. Loads no class of the user's and
      * runs none.
      */
-    public static ResolvedSet resolve(ProfileSet set, Side side, Settings settings) {
+    public static ResolvedSet resolve(Declaration set, Side side, Settings settings) {
         return new Resolver(set, side, settings).resolve();
     }
 

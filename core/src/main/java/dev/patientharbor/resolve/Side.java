@@ -2,8 +2,8 @@ package dev.patientharbor.resolve;
 
 import dev.patientharbor.code.CodeIndex;
 import dev.patientharbor.code.CodePlaces;
+import dev.patientharbor.model.Declaration;
 import dev.patientharbor.model.Profile;
-import dev.patientharbor.model.ProfileSet;
 import dev.patientharbor.model.Written;
 import dev.patientharbor.names.ClassNames;
 import java.util.ArrayList;
@@ -23,14 +23,14 @@ import java.util.Map;
 public record Side(CodeIndex code, BitSet profiles, Map<String, ClassNames> elsewhere) {
 
     /** One side for all profiles. */
-    public static Side ofAll(ProfileSet set, CodeIndex code) {
+    public static Side ofAll(Declaration set, CodeIndex code) {
         BitSet all = new BitSet();
         all.set(0, set.profiles().size());
         return new Side(code, all, Map.of());
     }
 
     /** The sides of a set, in the order in which its profiles name them. */
-    public static List<Side> of(ProfileSet set, CodePlaces places) {
+    public static List<Side> of(Declaration set, CodePlaces places) {
         Hierarchy hierarchy = new Hierarchy(set.profiles());
         Map<List<Written>, BitSet> bySeen = new LinkedHashMap<>();
         for (int number = 0; number < set.profiles().size(); number++) {
@@ -59,13 +59,13 @@ public record Side(CodeIndex code, BitSet profiles, Map<String, ClassNames> else
     }
 
     /** The set's code, and what the profile adds, or else what it inherits. */
-    private static List<Written> seen(ProfileSet set, Hierarchy hierarchy, int number) {
+    private static List<Written> seen(Declaration set, Hierarchy hierarchy, int number) {
         List<Written> all = new ArrayList<>(set.code());
         add(set, hierarchy, number, all);
         return all;
     }
 
-    private static void add(ProfileSet set, Hierarchy hierarchy, int number, List<Written> all) {
+    private static void add(Declaration set, Hierarchy hierarchy, int number, List<Written> all) {
         Profile profile = set.profiles().get(number);
         if (profile.terms().code().isPresent()) {
             profile.terms().code().get().stream()
@@ -76,7 +76,7 @@ public record Side(CodeIndex code, BitSet profiles, Map<String, ClassNames> else
         }
     }
 
-    private static String names(ProfileSet set, BitSet profiles) {
+    private static String names(Declaration set, BitSet profiles) {
         return String.join(
                 ", ", profiles.stream().mapToObj(one -> set.profiles().get(one).name()).toList());
     }

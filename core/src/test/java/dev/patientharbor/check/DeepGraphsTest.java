@@ -10,10 +10,10 @@ import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.Severity;
 import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.Circumstances;
+import dev.patientharbor.model.Declaration;
 import dev.patientharbor.model.HouseMarks;
 import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.Profile;
-import dev.patientharbor.model.ProfileSet;
 import dev.patientharbor.model.Strictness;
 import dev.patientharbor.model.Terms;
 import dev.patientharbor.model.Words;
@@ -49,8 +49,8 @@ class DeepGraphsTest {
                         new Words(List.of(), List.of(), List.of()),
                         List.of(),
                         at);
-        ProfileSet set =
-                new ProfileSet(
+        Declaration set =
+                new Declaration(
                         "deep",
                         List.of(),
                         List.of(),

@@ -8,10 +8,10 @@ import dev.patientharbor.code.CodeIndex;
 import dev.patientharbor.code.MadeUpCode;
 import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.Circumstances;
+import dev.patientharbor.model.Declaration;
 import dev.patientharbor.model.HouseMarks;
 import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.Profile;
-import dev.patientharbor.model.ProfileSet;
 import dev.patientharbor.model.Strictness;
 import dev.patientharbor.model.Terms;
 import dev.patientharbor.model.Words;
@@ -35,8 +35,8 @@ class RuleFaultTest {
                                         List.of("Lp/Gauge;"),
                                         List.of(""))));
         Words silence = new Words(List.of(), List.of(), List.of());
-        ProfileSet set =
-                new ProfileSet(
+        Declaration set =
+                new Declaration(
                         "faulty",
                         List.of(),
                         List.of(),

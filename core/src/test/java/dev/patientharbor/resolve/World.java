@@ -6,6 +6,7 @@ import dev.patientharbor.code.MadeUpCode;
 import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.Area;
 import dev.patientharbor.model.Binding;
+import dev.patientharbor.model.Declaration;
 import dev.patientharbor.model.Decoration;
 import dev.patientharbor.model.Grounds;
 import dev.patientharbor.model.HouseMarks;
@@ -13,7 +14,6 @@ import dev.patientharbor.model.ImplementationKind;
 import dev.patientharbor.model.Key;
 import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.Profile;
-import dev.patientharbor.model.ProfileSet;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.Strictness;
 import dev.patientharbor.model.Supply;
@@ -189,7 +189,7 @@ final class World {
         return MadeUpCode.of(classes);
     }
 
-    ProfileSet set() {
+    Declaration set() {
         List<Area> areas = new ArrayList<>();
         areaInside.forEach(
                 (name, outer) ->
@@ -231,7 +231,7 @@ final class World {
         for (int i = 0; i < CONSUMERS; i++) {
             entries.add(written("p.D" + i));
         }
-        return new ProfileSet(
+        return new Declaration(
                 "world",
                 List.of(),
                 List.of(),

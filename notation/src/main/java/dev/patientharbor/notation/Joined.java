@@ -4,9 +4,9 @@ import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.Severity;
 import dev.patientharbor.finding.Where;
+import dev.patientharbor.model.Declaration;
 import dev.patientharbor.model.HouseMarks;
 import dev.patientharbor.model.Lifetime;
-import dev.patientharbor.model.ProfileSet;
 import dev.patientharbor.model.Strictness;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -39,13 +39,13 @@ final class Joined {
      * @param name what the set is called if no file says so
      * @param findings takes what is defined twice
      */
-    static ProfileSet of(List<FilePart> parts, String name, List<Finding> findings) {
+    static Declaration of(List<FilePart> parts, String name, List<Finding> findings) {
         return new Joined(parts, findings).set(name);
     }
 
-    private ProfileSet set(String name) {
+    private Declaration set(String name) {
         FilePart outermost = outermostFirst.get(0);
-        return new ProfileSet(
+        return new Declaration(
                 outermost.title().orElse(name),
                 all(outermostFirst, FilePart::code),
                 all(outermostFirst, FilePart::settings),

@@ -1,7 +1,11 @@
 package dev.patientharbor.notation;
 
+import dev.patientharbor.code.CodeRoot;
 import dev.patientharbor.finding.Finding;
-import dev.patientharbor.model.ProfileSet;
+import dev.patientharbor.finding.Where;
+import dev.patientharbor.model.Declaration;
+import dev.patientharbor.model.Written;
+import dev.patientharbor.profiles.ProfileSet;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
@@ -10,6 +14,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.stream.Stream;
 
 /** Reads profile files. Has no state; may be used by several threads. */
 public final class ProfileFiles {
@@ -23,7 +28,7 @@ public final class ProfileFiles {
      * @param path the file, never null
      * @throws UncheckedIOException if the file is not there or cannot be read
      */
-    public static ProfileFile read(Path path) {
+    public static ProfileSet read(Path path) {
         byte[] bytes;
         try {
             bytes = Files.readAllBytes(path);
@@ -41,13 +46,27 @@ public final class ProfileFiles {
      * @param name what findings call the file
      * @param folder from where its paths start
      */
-    public static ProfileFile parse(byte[] bytes, String name, Path folder) {
+    public static ProfileSet parse(byte[] bytes, String name, Path folder) {
         Included files = new Included();
         files.read(bytes, name, folder);
         List<Finding> findings = new ArrayList<>(files.findings());
-        ProfileSet set = Joined.of(files.parts(), name, findings);
+        Declaration set = Joined.of(files.parts(), name, findings);
         Map<String, String> settings =
                 SettingsFiles.read(set.settings(), files.folders(), findings);
-        return new ProfileFile(set, settings, findings, files.folders());
+        List<CodeRoot> code =
+                Stream.concat(
+                                set.code().stream(),
+                                set.profiles().stream()
+                                        .flatMap(one -> one.terms().code().stream())
+                                        .flatMap(List::stream))
+                        .map(written -> new CodeRoot(written, path(written, files.folders())))
+                        .toList();
+        return ProfileSet.of(set, code, settings, findings);
+    }
+
+    /** The path of what is written in a file, taken from the folder of that file. */
+    static Path path(Written written, Map<String, Path> folders) {
+        String file = written.at().match(Where.InFile::path, in -> "");
+        return folders.getOrDefault(file, Path.of("")).resolve(written.text().replace('\0', '?'));
     }
 }

@@ -22,7 +22,7 @@ final class SettingsFiles {
         Map<String, String> settings = new HashMap<>();
         for (Written file : files) {
             Properties properties = new Properties();
-            try (Reader text = Files.newBufferedReader(ProfileFile.path(file, folders))) {
+            try (Reader text = Files.newBufferedReader(ProfileFiles.path(file, folders))) {
                 properties.load(text);
             } catch (IOException | IllegalArgumentException fault) {
                 findings.add(

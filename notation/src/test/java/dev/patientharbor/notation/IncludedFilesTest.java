@@ -4,6 +4,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 
 import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.Profile;
+import dev.patientharbor.profiles.ProfileSet;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -26,11 +27,11 @@ class IncludedFilesTest {
         Files.writeString(folder.resolve(name), "patient-harbor: 1\n" + text);
     }
 
-    private ProfileFile read(String name) {
+    private ProfileSet read(String name) {
         return ProfileFiles.read(folder.resolve(name));
     }
 
-    private List<String> told(ProfileFile file) {
+    private List<String> told(ProfileSet file) {
         String here = folder.toString() + '/';
         return file.findings().stream()
                 .map(
@@ -69,21 +70,21 @@ class IncludedFilesTest {
         write("quay/base.yaml", "profiles: { base: { partial: true, code: [more] } }\n");
         Files.writeString(folder.resolve("a.properties"), "x = outer\n");
         Files.writeString(folder.resolve("quay/a.properties"), "x = inner\ny = inner\n");
-        ProfileFile file = read("main.yaml");
+        ProfileSet file = read("main.yaml");
         assertEquals(List.of(), told(file));
-        assertEquals("Main", file.set().title());
-        assertEquals(Lifetime.FRESH, file.set().defaultLifetime());
+        assertEquals("Main", file.declared().title());
+        assertEquals(Lifetime.FRESH, file.declared().defaultLifetime());
         assertEquals(
                 List.of("base", "live"),
-                file.set().profiles().stream().map(Profile::name).toList());
+                file.declared().profiles().stream().map(Profile::name).toList());
         assertEquals(
                 List.of("classes", "quay/lib", "quay/more"),
-                file.codeRoots().stream()
+                file.code().stream()
                         .map(root -> folder.relativize(root.path()).toString())
                         .toList());
         assertEquals(
                 List.of("Shed", "Desk"),
-                file.set().entry().stream().map(one -> one.text()).toList());
+                file.declared().entry().stream().map(one -> one.text()).toList());
         assertEquals("outer", file.settings().find("x").orElseThrow());
         assertEquals("inner", file.settings().find("y").orElseThrow());
     }
@@ -108,14 +109,14 @@ class IncludedFilesTest {
                 profiles: { live: { partial: true } }
                 consumers: { page: { needs: {} } }
                 """);
-        ProfileFile file = read("main.yaml");
+        ProfileSet file = read("main.yaml");
         assertEquals(
                 List.of(
                         "main.yaml:8:3 defined-twice: The consumer page is defined in two files.",
                         "main.yaml:4:3 defined-twice: The area quay is defined in two files.",
                         "main.yaml:6:3 defined-twice: The profile live is defined in two files."),
                 told(file));
-        assertEquals(true, file.set().profiles().get(0).partial());
+        assertEquals(true, file.declared().profiles().get(0).partial());
     }
 
     @Test

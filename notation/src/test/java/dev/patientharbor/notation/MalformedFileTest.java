@@ -7,6 +7,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.Where;
+import dev.patientharbor.profiles.ProfileSet;
 import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
@@ -53,19 +54,19 @@ class MalformedFileTest {
 
     @Test
     void a_sound_file_is_read_with_every_position() {
-        ProfileFile file =
+        ProfileSet file =
                 ProfileFiles.parse(SOUND.getBytes(StandardCharsets.UTF_8), "f", Path.of("x"));
         assertEquals(List.of(), file.findings());
-        assertEquals("Port", file.set().title());
-        assertEquals("x/classes", file.codeRoots().get(0).path().toString());
+        assertEquals("Port", file.declared().title());
+        assertEquals("x/classes", file.code().get(0).path().toString());
         assertEquals(
                 List.of("f:9:7", "f:10:7", "f:11:7"),
-                file.set().profiles().get(0).words().bindings().stream()
+                file.declared().profiles().get(0).words().bindings().stream()
                         .map(binding -> binding.at().text())
                         .toList());
         assertEquals(
                 List.of("base at f:14:21"),
-                file.set().profiles().get(1).parents().stream()
+                file.declared().profiles().get(1).parents().stream()
                         .map(parent -> parent.text() + " at " + parent.at().text())
                         .toList());
     }
@@ -141,7 +142,7 @@ class MalformedFileTest {
 
     @Test
     void all_faults_of_a_file_are_told_in_one_run_each_with_its_line_and_a_remedy() {
-        ProfileFile file =
+        ProfileSet file =
                 ProfileFiles.parse(
                         """
                         patient-harbor: 1

@@ -3,10 +3,9 @@ package dev.patientharbor.notation;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 
-import dev.patientharbor.check.Checker;
 import dev.patientharbor.check.Verdict;
-import dev.patientharbor.code.CodeReader;
 import dev.patientharbor.finding.Finding;
+import dev.patientharbor.profiles.ProfileSet;
 import dev.patientharbor.testing.JavaCode;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
@@ -53,12 +52,9 @@ class SidesTest {
                         + yaml.replace("COMMON", common.toString())
                                 .replace("SHIP", ship.toString())
                                 .replace("SHORE", shore.toString());
-        ProfileFile file =
+        ProfileSet file =
                 ProfileFiles.parse(text.getBytes(StandardCharsets.UTF_8), "f", Path.of(""));
-        return Checker.check(
-                file.set(),
-                CodeReader.readPlaces(file.codeRoots(), file.wanted()),
-                file.circumstances(Situation.TODAY));
+        return file.check(Situation.TODAY);
     }
 
     private static List<String> told(Verdict verdict, String profile) {

@@ -2,16 +2,12 @@ package dev.patientharbor.notation;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 
-import dev.patientharbor.check.Checker;
 import dev.patientharbor.check.Verdict;
-import dev.patientharbor.code.CodeReader;
-import dev.patientharbor.code.CodeRoot;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.Severity;
-import dev.patientharbor.finding.Where;
-import dev.patientharbor.model.Written;
 import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.Row;
+import dev.patientharbor.profiles.ProfileSet;
 import dev.patientharbor.testing.JavaCode;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
@@ -47,15 +43,9 @@ final class Situation {
 
     static Situation of(Path classes, String yaml) {
         String text = HEAD + yaml;
-        ProfileFile file =
+        ProfileSet set =
                 ProfileFiles.parse(text.getBytes(StandardCharsets.UTF_8), "f", Path.of(""));
-        CodeRoot root = new CodeRoot(new Written("classes", Where.startOf("f")), classes);
-        return new Situation(
-                text,
-                Checker.check(
-                        file.set(),
-                        CodeReader.read(List.of(root), file.wanted()),
-                        file.circumstances(TODAY)));
+        return new Situation(text, set.withCode(classes).check(TODAY));
     }
 
     Verdict verdict() {

@@ -4,15 +4,10 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import dev.patientharbor.check.Checker;
 import dev.patientharbor.check.Verdict;
-import dev.patientharbor.code.CodeReader;
-import dev.patientharbor.code.CodeRoot;
 import dev.patientharbor.finding.Finding;
-import dev.patientharbor.finding.Where;
-import dev.patientharbor.model.Circumstances;
 import dev.patientharbor.model.Settings;
-import dev.patientharbor.model.Written;
+import dev.patientharbor.profiles.ProfileSet;
 import dev.patientharbor.testing.JavaCode;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -69,12 +64,8 @@ class ValuesTest {
                         + "    bindings:\n      Horn@inner: mock\n      Horn: "
                         + binding
                         + "\n";
-        ProfileFile file = ProfileFiles.parse(text.getBytes(StandardCharsets.UTF_8), "f", folder);
-        CodeRoot root = new CodeRoot(new Written("classes", Where.startOf("f")), classes);
-        return Checker.check(
-                file.set(),
-                CodeReader.read(List.of(root), file.wanted()),
-                new Circumstances(SETTINGS, Situation.TODAY, file.findings()));
+        ProfileSet file = ProfileFiles.parse(text.getBytes(StandardCharsets.UTF_8), "f", folder);
+        return file.withCode(classes).withSettings(SETTINGS).check(Situation.TODAY);
     }
 
     private static List<String> told(Verdict verdict) {
@@ -171,8 +162,8 @@ class ValuesTest {
         Files.writeString(temp.resolve("a.properties"), "x = 1\n");
         Files.writeString(temp.resolve("b.properties"), "x = 2\ny = 3\n");
         String text = "patient-harbor: 1\nsettings: [a.properties, b.properties, c.properties]\n";
-        ProfileFile file = ProfileFiles.parse(text.getBytes(StandardCharsets.UTF_8), "f", temp);
-        assertEquals(Map.of("x", "1", "y", "3"), file.settingsOfFiles());
+        ProfileSet file = ProfileFiles.parse(text.getBytes(StandardCharsets.UTF_8), "f", temp);
+        assertEquals(Map.of("x", "1", "y", "3"), file.settings().files());
         Finding missing = file.findings().get(0);
         assertEquals("f:2:40 malformed-file", missing.at().text() + " " + missing.kind().id());
     }

@@ -25,7 +25,7 @@ import java.util.stream.Stream;
  * @param profiles the profiles, in order; no two of one name
  * @param at where it stands
  */
-public record ProfileSet(
+public record Declaration(
         String title,
         List<Written> code,
         List<Written> settings,
@@ -40,7 +40,7 @@ public record ProfileSet(
         List<Area> areas,
         List<Profile> profiles,
         Where at) {
-    public ProfileSet {
+    public Declaration {
         code = List.copyOf(code);
         settings = List.copyOf(settings);
         packages = List.copyOf(packages);

@@ -1,0 +1,143 @@
+package dev.patientharbor.profiles;
+
+import dev.patientharbor.check.Checker;
+import dev.patientharbor.check.Verdict;
+import dev.patientharbor.code.CodePlaces;
+import dev.patientharbor.code.CodeReader;
+import dev.patientharbor.code.CodeRoot;
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.model.Circumstances;
+import dev.patientharbor.model.Declaration;
+import dev.patientharbor.model.Settings;
+import dev.patientharbor.model.Written;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * A declared set of profiles with the code that it is about: from a file, or said in Java.
+ *
+ * <p>Immutable. The code is read when it is first needed, and once; may be used by several threads.
+ */
+public final class ProfileSet {
+
+    private final Declaration declared;
+    private final List<CodeRoot> code;
+    private final boolean sides;
+    private final Settings settings;
+    private final List<Finding> findings;
+    private Optional<CodePlaces> read = Optional.empty();
+    private Optional<Answered> answered = Optional.empty();
+
+    /** What was found on a day. */
+    private record Answered(LocalDate day, Verdict verdict) {}
+
+    private ProfileSet(
+            Declaration declared,
+            List<CodeRoot> code,
+            boolean sides,
+            Settings settings,
+            List<Finding> findings) {
+        this.declared = declared;
+        this.code = List.copyOf(code);
+        this.sides = sides;
+        this.settings = settings;
+        this.findings = List.copyOf(findings);
+    }
+
+    /**
+     * A set that was declared somewhere. Settings are those of this process: its system properties,
+     * its environment, then the given ones.
+     *
+     * @param declared what was declared
+     * @param code the compiled code that it names
+     * @param settings what its files of settings say
+     * @param findings what is wrong with the declaration itself
+     */
+    public static ProfileSet of(
+            Declaration declared,
+            List<CodeRoot> code,
+            Map<String, String> settings,
+            List<Finding> findings) {
+        Map<String, String> properties = new HashMap<>();
+        System.getProperties()
+                .stringPropertyNames()
+                .forEach(name -> properties.put(name, System.getProperty(name)));
+        return new ProfileSet(
+                declared,
+                code,
+                true,
+                new Settings(properties, System.getenv(), settings),
+                findings);
+    }
+
+    /**
+     * The same about other code: every profile sees all of it.
+     *
+     * @param places folders, jars, or patterns whose last name may hold {@code *} and {@code ?}
+     */
+    public ProfileSet withCode(Path... places) {
+        List<CodeRoot> roots =
+                Arrays.stream(places)
+                        .map(
+                                path ->
+                                        new CodeRoot(
+                                                new Written(path.toString(), declared.at()), path))
+                        .toList();
+        return new ProfileSet(declared, roots, false, settings, findings);
+    }
+
+    /** The same with other settings. */
+    public ProfileSet withSettings(Settings others) {
+        return new ProfileSet(declared, code, sides, others, findings);
+    }
+
+    /** What was declared. */
+    public Declaration declared() {
+        return declared;
+    }
+
+    /** The compiled code that it is about. */
+    public List<CodeRoot> code() {
+        return code;
+    }
+
+    /** What its settings are. */
+    public Settings settings() {
+        return settings;
+    }
+
+    /** What is wrong with the declaration itself; part of every verdict. */
+    public List<Finding> findings() {
+        return findings;
+    }
+
+    /** Checks every profile, as of today. No class of the user's is loaded and none is run. */
+    public Verdict check() {
+        return check(LocalDate.now());
+    }
+
+    /**
+     * Checks every profile.
+     *
+     * @param today the day that {@code until} is compared with
+     */
+    public synchronized Verdict check(LocalDate today) {
+        if (answered.filter(one -> one.day().equals(today)).isEmpty()) {
+            if (read.isEmpty()) {
+                read = Optional.of(CodeReader.readPlaces(code, WhatToRead.of(declared)));
+            }
+            Circumstances circumstances = new Circumstances(settings, today, findings);
+            Verdict verdict =
+                    sides
+                            ? Checker.check(declared, read.get(), circumstances)
+                            : Checker.check(declared, read.get().whole(), circumstances);
+            answered = Optional.of(new Answered(today, verdict));
+        }
+        return answered.get().verdict();
+    }
+}

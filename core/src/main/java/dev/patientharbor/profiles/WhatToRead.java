@@ -1,0 +1,63 @@
+package dev.patientharbor.profiles;
+
+import dev.patientharbor.code.Wanted;
+import dev.patientharbor.model.Binding;
+import dev.patientharbor.model.Declaration;
+import dev.patientharbor.model.ImplementationKind;
+import dev.patientharbor.model.StatedConsumer;
+import dev.patientharbor.model.Supply;
+import dev.patientharbor.model.TypeRef;
+import dev.patientharbor.model.Written;
+import java.util.HashSet;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/** What must be read of the code for a declaration beyond marked declarations. */
+final class WhatToRead {
+
+    private WhatToRead() {}
+
+    static Wanted of(Declaration declared) {
+        Set<String> methodsOf = new HashSet<>();
+        Set<String> constants = new HashSet<>();
+        Set<String> calls = new HashSet<>();
+        Set<String> standIns = new HashSet<>();
+        Set<String> aliases = new HashSet<>();
+        boolean contracts = false;
+        for (Binding binding : (Iterable<Binding>) declared.bindings()::iterator) {
+            Supply supply = binding.supply();
+            if (supply instanceof Supply.Factory factory) {
+                methodsOf.add(factory.holder().text());
+            } else if (supply instanceof Supply.ByStatedKey stated) {
+                constants.add(stated.method());
+            } else if (supply instanceof Supply.OfAnswers) {
+                contracts = true;
+                methodsOf.add(contractOf(binding));
+                calls.add(contractOf(binding));
+            } else if (supply instanceof Supply.OfClass one
+                    && one.of() != ImplementationKind.REAL) {
+                calls.add(contractOf(binding));
+                standIns.add(one.name().text());
+            } else if (supply instanceof Supply.SameAs) {
+                aliases.add(contractOf(binding));
+            }
+        }
+        for (StatedConsumer consumer : declared.consumers()) {
+            if (consumer instanceof StatedConsumer.Handler handler) {
+                methodsOf.add(handler.holder().text());
+            }
+        }
+        Set<String> lookups =
+                declared.marks().lookup().stream().map(Written::text).collect(Collectors.toSet());
+        if (!calls.isEmpty()) {
+            calls.addAll(aliases);
+        }
+        return new Wanted(methodsOf, lookups, constants, contracts, calls, standIns);
+    }
+
+    private static String contractOf(Binding binding) {
+        return binding.slot().contract() instanceof TypeRef.ClassType type
+                ? type.name()
+                : binding.slot().contract().text();
+    }
+}

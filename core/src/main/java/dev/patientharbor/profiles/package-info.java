@@ -1,0 +1,7 @@
+/**
+ * The door for Java: declares a set of profiles, checks it, and answers who receives what.
+ *
+ * <p>It joins the rooms behind it and decides nothing itself; profile files are read by the
+ * notation, live objects are made elsewhere. It is stable.
+ */
+package dev.patientharbor.profiles;
