@@ -1,8 +1,6 @@
 package dev.patientharbor.cli;
 
-import dev.patientharbor.check.ProfileVerdict;
 import dev.patientharbor.check.Verdict;
-import dev.patientharbor.finding.NearNames;
 import dev.patientharbor.notation.ProfileFiles;
 import dev.patientharbor.profiles.ProfileSet;
 import java.io.IOException;
@@ -64,18 +62,10 @@ final class Checked {
     }
 
     private static Verdict only(Verdict verdict, List<String> names) {
-        List<String> known = verdict.profiles().stream().map(ProfileVerdict::name).toList();
-        for (String name : names) {
-            if (!known.contains(name)) {
-                List<String> near = NearNames.of(name, known);
-                throw new UnusableException(
-                        "there is no profile "
-                                + name
-                                + (near.isEmpty()
-                                        ? "; there are " + String.join(", ", known)
-                                        : "; did you mean " + String.join(", ", near) + "?"));
-            }
+        try {
+            return verdict.only(names);
+        } catch (IllegalArgumentException fault) {
+            throw new UnusableException(fault.getMessage());
         }
-        return verdict.only(names);
     }
 }

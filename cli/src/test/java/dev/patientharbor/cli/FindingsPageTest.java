@@ -171,7 +171,7 @@ class FindingsPageTest {
     private static TreeSet<String> places(List<Finding> findings, int headLines) {
         TreeSet<String> places = new TreeSet<>();
         for (Finding finding : findings) {
-            int line = finding.at().match(Where.InFile::line, in -> 0);
+            int line = finding.at().match(Where.InFile::line, in -> 0, in -> 0);
             places.add(String.format("%3d %s", Math.max(line, headLines + 1), finding.kind().id()));
         }
         return places;

@@ -8,6 +8,7 @@ import dev.patientharbor.resolve.ResolvedProfile;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.resolve.Wiring;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * Tells words that remove or change what is not there, and slots that are left to be filled by a
@@ -73,14 +74,13 @@ final class ChangeRule implements Rule {
                                 .withAny("in the code", wording.shortNames(implementations))
                                 .with(
                                         "write",
-                                        wording.toWrite(
+                                        new LineToWrite(set)
+                                                .fill(
                                                         set.slots()
-                                                                .slot(binding.slot().orElseThrow()))
-                                                + ": "
-                                                + wording.firstToWrite(implementations)
-                                                + "     under "
-                                                + name
-                                                + " › bindings")
+                                                                .slot(binding.slot().orElseThrow()),
+                                                        implementations,
+                                                        Optional.empty(),
+                                                        name))
                                 .touching(touched.consumers(), touched.entries()));
             }
         }

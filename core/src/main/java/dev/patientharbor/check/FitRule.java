@@ -1,5 +1,6 @@
 package dev.patientharbor.check;
 
+import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.Where;
@@ -7,6 +8,7 @@ import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.Supply;
 import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.TypeRef.ClassType;
+import dev.patientharbor.names.Lookup;
 import dev.patientharbor.resolve.Blueprint;
 import dev.patientharbor.resolve.Outcome;
 import dev.patientharbor.resolve.ResolvedBinding;
@@ -108,9 +110,18 @@ final class FitRule implements Rule {
                 wording,
                 set.text(slot),
                 set.slots().slot(slot),
-                binding.implementation().orElseThrow().facts().orElseThrow().name(),
+                binding.implementation()
+                        .flatMap(Lookup::facts)
+                        .map(ClassFacts::name)
+                        .orElseGet(() -> ofObject(binding.declared().supply())),
                 binding.fit().orElseThrow(),
                 binding.declared().at());
+    }
+
+    private static String ofObject(Supply supply) {
+        return supply instanceof Supply.HandedIn handed && handed.madeFor().isPresent()
+                ? handed.madeFor().get()
+                : "that was made at run time";
     }
 
     private static Finding ofMembers(ResolvedSet set, ResolvedBinding binding) {

@@ -91,7 +91,8 @@ final class Sieve {
         return finding.at()
                         .match(
                                 in -> of.equals(in.path() + ":" + in.line()),
-                                in -> isCalled(in.className(), of))
+                                in -> isCalled(in.className(), of),
+                                in -> of.equals(in.text()))
                 || Stream.concat(
                                 Arrays.stream(finding.cause().split(" ")),
                                 finding.consumers().stream())
@@ -100,6 +101,7 @@ final class Sieve {
 
     /** Whether a slot or class is meant, its class names written short or in full. */
     private static boolean isCalled(String name, String of) {
-        return name.equals(of) || name.replaceAll("[\\w$]+\\.(?=[\\w$])", "").equals(of);
+        String shortName = name.replaceAll("[\\w$]+\\.(?=[\\w$])", "").replace('$', '.');
+        return name.equals(of) || shortName.equals(of) || shortName.endsWith('.' + of);
     }
 }

@@ -258,12 +258,10 @@ final class UnmetNeedRule implements Rule {
                                                         .toList()))
                         .orElse(List.of());
         List<String> implementations = wording.implementations(slot.contract());
-        String supply =
+        Optional<Slot> standIn =
                 slot.key().isEmpty() && !keys.isEmpty()
-                        ? "{ same-as: "
-                                + wording.toWrite(new Slot(slot.contract(), keys.get(0)))
-                                + " }"
-                        : wording.firstToWrite(implementations);
+                        ? Optional.of(new Slot(slot.contract(), keys.get(0)))
+                        : Optional.empty();
         if (isAbsent(set, slot)) {
             return finding.with("reached by", wording.path(wiring, number))
                     .with("do", "add the folder or jar that has it to code");
@@ -277,11 +275,7 @@ final class UnmetNeedRule implements Rule {
                 .with("reached by", wording.path(wiring, number))
                 .with(
                         "write",
-                        wording.toWrite(slot)
-                                + ": "
-                                + supply
-                                + "     under "
-                                + common.declared().name()
-                                + " › bindings");
+                        new LineToWrite(set)
+                                .fill(slot, implementations, standIn, common.declared().name()));
     }
 }

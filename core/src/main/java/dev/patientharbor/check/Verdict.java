@@ -2,6 +2,8 @@ package dev.patientharbor.check;
 
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingText;
+import dev.patientharbor.finding.NearNames;
 import dev.patientharbor.finding.Severity;
 import dev.patientharbor.finding.Where;
 import dev.patientharbor.names.ClassNames;
@@ -12,7 +14,9 @@ import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.resolve.Wiring;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -56,7 +60,7 @@ public final class Verdict {
 
     /** The profile file, as it was given; empty for a set that was declared in code. */
     public String file() {
-        return set.declared().at().match(Where.InFile::path, in -> "");
+        return set.declared().at().match(Where.InFile::path, in -> "", in -> "");
     }
 
     /** The number of distinct entry consumers. */
@@ -111,7 +115,11 @@ public final class Verdict {
 
     /** Whether any finding is as grave as that, or graver. */
     public boolean hasAtLeast(Severity severity) {
-        return allFindings().stream().anyMatch(one -> one.severity().compareTo(severity) >= 0);
+        return allFindings().stream().anyMatch(one -> isAsGrave(one, severity));
+    }
+
+    private static boolean isAsGrave(Finding finding, Severity severity) {
+        return finding.severity().compareTo(severity) >= 0;
     }
 
     /**
@@ -126,6 +134,73 @@ public final class Verdict {
                         () ->
                                 new IllegalArgumentException(
                                         "the profile " + profile + " is partial"));
+    }
+
+    /**
+     * Does nothing if profiles are complete; for tests.
+     *
+     * @param names those profiles; all that are not partial without a name
+     * @throws IncompleteProfileException if one is not, with all that is wrong, as {@code check}
+     *     tells it
+     * @throws IllegalArgumentException if there is no such profile, or it is partial
+     */
+    public void requireComplete(String... names) {
+        List<String> wanted =
+                names.length > 0
+                        ? List.of(names)
+                        : profiles.stream()
+                                .filter(one -> !one.isPartial())
+                                .map(ProfileVerdict::name)
+                                .toList();
+        List<String> incomplete = wanted.stream().filter(one -> !complete(one)).toList();
+        if (!incomplete.isEmpty()) {
+            throw new IncompleteProfileException(
+                    (incomplete.size() == 1 ? "this profile is" : "these profiles are")
+                            + " not complete: "
+                            + String.join(", ", incomplete),
+                    whatBreaks(incomplete));
+        }
+        if (wanted.isEmpty()) {
+            throw new IncompleteProfileException(
+                    "no profile was checked: all are partial, or there is none", findings);
+        }
+    }
+
+    /**
+     * Does nothing if nothing as grave as that was found; for tests.
+     *
+     * @throws IllegalStateException if something was, with all of it
+     */
+    public void requireNothing(Severity orGraver) {
+        List<Finding> grave =
+                once(allFindings().stream().filter(one -> isAsGrave(one, orGraver)).toList());
+        if (!grave.isEmpty()) {
+            throw new IllegalStateException(
+                    "something was found that is a "
+                            + orGraver.word()
+                            + " or graver\n"
+                            + FindingText.of(grave));
+        }
+    }
+
+    /** What is told of profiles, of their parents and of the set that leaves them incomplete. */
+    private List<Finding> whatBreaks(List<String> incomplete) {
+        Verdict some = only(incomplete);
+        Stream<Finding> suppressedOnes =
+                Stream.concat(
+                                some.suppressed.stream(),
+                                some.shown.stream().flatMap(one -> one.suppressed().stream()))
+                        .map(Suppressed::finding);
+        return once(
+                Stream.concat(some.allFindings().stream(), suppressedOnes)
+                        .filter(one -> one.kind().breaksCompleteness())
+                        .toList());
+    }
+
+    private static List<Finding> once(List<Finding> findings) {
+        Map<String, Finding> once = new LinkedHashMap<>();
+        findings.forEach(one -> once.putIfAbsent(one.identity(), one));
+        return List.copyOf(once.values());
     }
 
     /**
@@ -180,6 +255,16 @@ public final class Verdict {
         return profiles.stream()
                 .filter(one -> one.name().equals(profile))
                 .findFirst()
-                .orElseThrow(() -> new IllegalArgumentException("there is no profile " + profile));
+                .orElseThrow(() -> new IllegalArgumentException(noProfile(profile)));
+    }
+
+    private String noProfile(String name) {
+        List<String> known = profiles.stream().map(ProfileVerdict::name).toList();
+        List<String> near = NearNames.of(name, known);
+        return "there is no profile "
+                + name
+                + (near.isEmpty()
+                        ? "; there are " + String.join(", ", known)
+                        : "; did you mean " + String.join(", ", near) + "?");
     }
 }

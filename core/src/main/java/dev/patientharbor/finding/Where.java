@@ -4,25 +4,29 @@ import java.util.Comparator;
 import java.util.function.Function;
 
 /**
- * A place in what the user wrote: in a file, or in a compiled class. What is not known is left out,
- * never invented.
+ * A place in what the user wrote: in a profile file, in a compiled class, or in Java source that
+ * declares profiles. What is not known is left out, never invented.
  */
 public sealed interface Where extends Comparable<Where> {
 
     /** One order for all places: files first, by path and position; then classes by name. */
     Comparator<Where> ORDER =
             Comparator.<Where, Boolean>comparing(where -> where instanceof InClass)
-                    .thenComparing(where -> where.match(InFile::path, InClass::className))
-                    .thenComparing(where -> where.match(InFile::line, in -> 0))
-                    .thenComparing(where -> where.match(InFile::column, in -> 0))
-                    .thenComparing(where -> where.match(in -> "", InClass::member));
+                    .thenComparing(
+                            where -> where.match(InFile::path, InClass::className, InSource::file))
+                    .thenComparing(where -> where.match(InFile::line, in -> 0, InSource::line))
+                    .thenComparing(where -> where.match(InFile::column, in -> 0, in -> 0))
+                    .thenComparing(where -> where.match(in -> "", InClass::member, in -> ""));
 
     /** Decides by kind of place. */
-    <T> T match(Function<InFile, T> inFile, Function<InClass, T> inClass);
+    <T> T match(
+            Function<InFile, T> inFile,
+            Function<InClass, T> inClass,
+            Function<InSource, T> inSource);
 
     /**
-     * The place as people read it: {@code port.harbor.yaml:61:3} or {@code gullwing.port.Rota,
-     * constructor}.
+     * The place as people read it: {@code port.harbor.yaml:61:3}, {@code gullwing.port.Rota,
+     * constructor} or {@code DeskTest.java:42}.
      */
     String text();
 
@@ -57,7 +61,10 @@ public sealed interface Where extends Comparable<Where> {
         }
 
         @Override
-        public <T> T match(Function<InFile, T> inFile, Function<InClass, T> inClass) {
+        public <T> T match(
+                Function<InFile, T> inFile,
+                Function<InClass, T> inClass,
+                Function<InSource, T> inSource) {
             return inFile.apply(this);
         }
 
@@ -75,13 +82,37 @@ public sealed interface Where extends Comparable<Where> {
      */
     record InClass(String className, String member) implements Where {
         @Override
-        public <T> T match(Function<InFile, T> inFile, Function<InClass, T> inClass) {
+        public <T> T match(
+                Function<InFile, T> inFile,
+                Function<InClass, T> inClass,
+                Function<InSource, T> inSource) {
             return inClass.apply(this);
         }
 
         @Override
         public String text() {
             return member.isEmpty() ? className : className + ", " + member;
+        }
+    }
+
+    /**
+     * A place in Java source, as a stack shows it.
+     *
+     * @param file the name of the file
+     * @param line from 1
+     */
+    record InSource(String file, int line) implements Where {
+        @Override
+        public <T> T match(
+                Function<InFile, T> inFile,
+                Function<InClass, T> inClass,
+                Function<InSource, T> inSource) {
+            return inSource.apply(this);
+        }
+
+        @Override
+        public String text() {
+            return file + ":" + line;
         }
     }
 }

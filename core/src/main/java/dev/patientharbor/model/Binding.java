@@ -54,7 +54,7 @@ public record Binding(
     /** Whether two bindings say the same, wherever they stand. */
     public boolean saysTheSameAs(Binding other) {
         return slot.equals(other.slot)
-                && supply.says().equals(other.supply.says())
+                && supply.isSameAs(other.supply)
                 && with.says().equals(other.with.says())
                 && lifetime.equals(other.lifetime)
                 && constructor.equals(other.constructor);

@@ -31,6 +31,11 @@ public sealed interface Supply {
         return kind().map(ImplementationKind::word).orElse("") + ' ' + words();
     }
 
+    /** Whether another one supplies the same, wherever the two stand. */
+    default boolean isSameAs(Supply other) {
+        return says().equals(other.says());
+    }
+
     /**
      * An object of a class.
      *
@@ -115,6 +120,61 @@ public sealed interface Supply {
         @Override
         public String says() {
             return of.word() + " value " + given.says();
+        }
+    }
+
+    /**
+     * An object that was handed in.
+     *
+     * @param of what it is for its contract
+     * @param object the object
+     */
+    record HandedIn(ImplementationKind of, Object object) implements Supply {
+        @Override
+        public String words() {
+            return madeFor().map(name -> "an object of " + name).orElse("an object");
+        }
+
+        /** The class of the object by binary name; empty if it was made at run time. */
+        public Optional<String> madeFor() {
+            Class<?> type = object.getClass();
+            String file = type.getName().substring(type.getName().lastIndexOf('.') + 1) + ".class";
+            return type.isHidden() || type.getResource(file) == null
+                    ? Optional.empty()
+                    : Optional.of(type.getName());
+        }
+
+        @Override
+        public Optional<ImplementationKind> kind() {
+            return Optional.of(of);
+        }
+
+        @Override
+        public boolean isSameAs(Supply other) {
+            return other instanceof HandedIn that && object == that.object && of == that.of;
+        }
+    }
+
+    /**
+     * What a given piece of code makes.
+     *
+     * @param of what it is for its contract
+     * @param maker the code; it runs when the object is wanted, not while checking
+     */
+    record MadeBy(ImplementationKind of, java.util.function.Supplier<?> maker) implements Supply {
+        @Override
+        public String words() {
+            return "what a given call makes";
+        }
+
+        @Override
+        public Optional<ImplementationKind> kind() {
+            return Optional.of(of);
+        }
+
+        @Override
+        public boolean isSameAs(Supply other) {
+            return other instanceof MadeBy that && maker == that.maker && of == that.of;
         }
     }
 

@@ -21,4 +21,9 @@ public record Plan(String profile, List<Row> rows, List<Passed> passed, boolean 
     public String fingerprint() {
         return Fingerprint.of(rows, eager);
     }
+
+    /** The same, to be asked consumer by consumer. */
+    public Roster roster() {
+        return new Roster(this);
+    }
 }

@@ -1,6 +1,7 @@
 package dev.patientharbor.profiles;
 
 import dev.patientharbor.check.Checker;
+import dev.patientharbor.check.IncompleteProfileException;
 import dev.patientharbor.check.Verdict;
 import dev.patientharbor.code.CodePlaces;
 import dev.patientharbor.code.CodeReader;
@@ -10,6 +11,8 @@ import dev.patientharbor.model.Circumstances;
 import dev.patientharbor.model.Declaration;
 import dev.patientharbor.model.Settings;
 import dev.patientharbor.model.Written;
+import dev.patientharbor.plan.Plan;
+import dev.patientharbor.plan.Roster;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.Arrays;
@@ -17,9 +20,30 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Consumer;
 
 /**
  * A declared set of profiles with the code that it is about: from a file, or said in Java.
+ *
+ * <pre>{@code
+ * ProfileSet port =
+ *         ProfileSet.define(
+ *                 "Gullwing Ferry Port",
+ *                 set -> {
+ *                     set.entry(BridgeWatch.class);
+ *                     set.profile(
+ *                             "test",
+ *                             test -> {
+ *                                 test.fill(TideGauge.class, stub(FixedTideGauge.class));
+ *                                 test.fill(WeatherFeed.class, real(CoastFeed.class));
+ *                                 test.decorate(WeatherFeed.class, CachedFeed.class);
+ *                             });
+ *                 });
+ * port.check().requireNothing(Severity.WARNING);
+ * Received weather = port.plan("test").roster().of(BridgeWatch.class).need("weather");
+ * assertEquals("CachedFeed → real CoastFeed", weather.received());
+ * assertTrue(weather.is(CoastFeed.class));
+ * }</pre>
  *
  * <p>Immutable. The code is read when it is first needed, and once; may be used by several threads.
  */
@@ -47,6 +71,18 @@ public final class ProfileSet {
         this.sides = sides;
         this.settings = settings;
         this.findings = List.copyOf(findings);
+    }
+
+    /**
+     * Declares a set in Java: all that a file can say, and objects that are handed in.
+     *
+     * @param title what people call it
+     * @param words says it; the line of each call is the place that findings name
+     */
+    public static ProfileSet define(String title, Consumer<SetDefinition> words) {
+        SetDefinition definition = new SetDefinition(title, Positions.here());
+        words.accept(definition);
+        return definition.set();
     }
 
     /**
@@ -94,6 +130,27 @@ public final class ProfileSet {
     /** The same with other settings. */
     public ProfileSet withSettings(Settings others) {
         return new ProfileSet(declared, code, sides, others, findings);
+    }
+
+    /**
+     * Who receives what in a profile that is complete.
+     *
+     * @throws IncompleteProfileException if it is not, with all that is wrong
+     * @throws IllegalArgumentException if there is no such profile, or it is partial
+     */
+    public Plan plan(String profile) {
+        Verdict verdict = check();
+        verdict.requireComplete(profile);
+        return verdict.plan(profile);
+    }
+
+    /**
+     * Who receives what in a profile, complete or not.
+     *
+     * @throws IllegalArgumentException if there is no such profile, or it is partial
+     */
+    public Roster roster(String profile) {
+        return check().plan(profile).roster();
     }
 
     /** What was declared. */

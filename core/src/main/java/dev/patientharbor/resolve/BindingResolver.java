@@ -26,6 +26,7 @@ import dev.patientharbor.values.AnswerCheck;
 import dev.patientharbor.values.AnswerFault;
 import dev.patientharbor.values.Conversion;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -80,7 +81,8 @@ final class BindingResolver {
                 slot.flatMap(
                         known ->
                                 facts.flatMap(one -> fit(binding.supply(), one, known))
-                                        .or(() -> fitOfMembers(binding.supply(), members, known)));
+                                        .or(() -> fitOfMembers(binding.supply(), members, known))
+                                        .or(() -> fitOfObject(binding.supply(), known)));
         Optional<Blueprint> blueprint = blueprint(binding, facts, fit);
         With with = binding.with();
         Optional<ValuedBlueprint> valued =
@@ -157,6 +159,29 @@ final class BindingResolver {
                         .findFirst();
     }
 
+    /** An object is what its class says, and no class file is needed to know it. */
+    private static Optional<Fit> fitOfObject(Supply supply, Slot slot) {
+        if (!(supply instanceof Supply.HandedIn handed)
+                || !(slot.contract() instanceof ClassType contract)) {
+            return Optional.empty();
+        }
+        boolean fits = supertypes(handed.object().getClass()).contains(contract.name());
+        return Optional.of(
+                new Fit(fits ? Optional.of(contract) : Optional.empty(), false, Set.of()));
+    }
+
+    private static Set<String> supertypes(Class<?> type) {
+        Set<String> names = new HashSet<>();
+        List<Class<?>> open = new ArrayList<>(List.of(type));
+        for (int i = 0; i < open.size(); i++) {
+            if (names.add(open.get(i).getName())) {
+                open.addAll(List.of(open.get(i).getInterfaces()));
+                Optional.ofNullable(open.get(i).getSuperclass()).ifPresent(open::add);
+            }
+        }
+        return names;
+    }
+
     /** A class is held against the contract, and a factory by what it returns. */
     private Optional<Fit> fit(Supply supply, ClassFacts facts, Slot slot) {
         return supply instanceof Supply.Factory factory
@@ -171,6 +196,7 @@ final class BindingResolver {
             return facts.map(holder -> factories.of(holder, factory.method()));
         }
         return fit.flatMap(Fit::type)
+                .filter(type -> facts.isPresent())
                 .map(
                         type ->
                                 binding.constructor().isPresent()

@@ -2,6 +2,7 @@ package dev.patientharbor.resolve;
 
 import dev.patientharbor.model.FillIn;
 import dev.patientharbor.model.ImplementationKind;
+import dev.patientharbor.model.Supply;
 import dev.patientharbor.plan.AnswerKind;
 import dev.patientharbor.plan.LifetimeChoice;
 import java.util.ArrayList;
@@ -40,7 +41,7 @@ public final class Outcome {
         OBJECT,
         /** A mock of the contract. */
         MOCK,
-        /** A value that is given. */
+        /** A value that is given, an object that is handed in, or what a given call makes. */
         VALUE,
         /** Whatever fills another slot. */
         ALIAS,
@@ -321,6 +322,10 @@ public final class Outcome {
                 .map(AnswerKind::of);
     }
 
+    private boolean isMadeByCall() {
+        return binding.filter(one -> one.declared().supply() instanceof Supply.MadeBy).isPresent();
+    }
+
     private AnswerKind answerKind() {
         return switch (kind) {
             case OBJECT, MOCK ->
@@ -329,7 +334,7 @@ public final class Outcome {
                                     blueprint.filter(one -> one.method().isPresent()).isPresent()
                                             ? AnswerKind.FACTORY
                                             : AnswerKind.REAL);
-            case VALUE -> standIn().orElse(AnswerKind.VALUE);
+            case VALUE -> standIn().orElse(isMadeByCall() ? AnswerKind.FACTORY : AnswerKind.VALUE);
             case ABSENT -> AnswerKind.ABSENT;
             case COLLECTION -> AnswerKind.COLLECTION;
             case ALIAS, BROKEN, UNMET, VALUE_MISSING, SEVERAL, NONE, OPTIONAL, DEFERRED ->

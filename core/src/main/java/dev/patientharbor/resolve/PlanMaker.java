@@ -3,6 +3,7 @@ package dev.patientharbor.resolve;
 import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.Slot;
+import dev.patientharbor.model.Supply;
 import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.Answer.Behind;
 import dev.patientharbor.plan.Answer.Element;
@@ -95,7 +96,7 @@ public final class PlanMaker {
                         : Optional.empty();
         return new Answer(
                 outcome.answer(),
-                outcome.blueprint().map(Blueprint::maker),
+                outcome.blueprint().map(Blueprint::maker).or(() -> handedIn(outcome)),
                 outcome.decorators().stream()
                         .map(one -> one.blueprint().orElseThrow().className())
                         .toList(),
@@ -117,6 +118,17 @@ public final class PlanMaker {
             elements.add(new Element(slot.key(), Carrier.words(slot.contract()), answer(member)));
         }
         return elements;
+    }
+
+    /** The class of an object that was handed in, unless it was made at run time. */
+    private static Optional<String> handedIn(Outcome outcome) {
+        return outcome.binding()
+                .map(one -> one.declared().supply())
+                .flatMap(
+                        supply ->
+                                supply instanceof Supply.HandedIn handed
+                                        ? handed.madeFor()
+                                        : Optional.empty());
     }
 
     /** What is given with a binding, as it is written: settings are named, not told. */

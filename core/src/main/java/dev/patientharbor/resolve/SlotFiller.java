@@ -220,7 +220,9 @@ final class SlotFiller {
         if (supply instanceof Supply.Members) {
             return Outcome.of(Outcome.Kind.BROKEN, Optional.of(binding));
         }
-        if (supply instanceof Supply.OfValue) {
+        if (supply instanceof Supply.OfValue
+                || supply instanceof Supply.HandedIn
+                || supply instanceof Supply.MadeBy) {
             return Outcome.value(binding, decorators);
         }
         return binding.blueprint()

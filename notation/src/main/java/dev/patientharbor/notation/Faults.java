@@ -93,7 +93,7 @@ final class Faults {
 
     private Finding shown(FindingKind kind, Where at, String cause, String message) {
         Finding finding = Finding.of(kind, at, cause, message);
-        int line = at.match(Where.InFile::line, in -> 0);
+        int line = at.match(Where.InFile::line, in -> 0, in -> 0);
         if (line < 1 || line > lines.size() || lines.get(line - 1).isBlank()) {
             return finding;
         }

@@ -66,7 +66,7 @@ public final class ProfileFiles {
 
     /** The path of what is written in a file, taken from the folder of that file. */
     static Path path(Written written, Map<String, Path> folders) {
-        String file = written.at().match(Where.InFile::path, in -> "");
+        String file = written.at().match(Where.InFile::path, in -> "", in -> "");
         return folders.getOrDefault(file, Path.of("")).resolve(written.text().replace('\0', '?'));
     }
 }

@@ -173,7 +173,7 @@ class MalformedFileTest {
                 file.findings().stream()
                         .map(
                                 one ->
-                                        one.at().match(Where.InFile::line, in -> 0)
+                                        one.at().match(Where.InFile::line, in -> 0, in -> 0)
                                                 + " "
                                                 + one.kind().id()
                                                 + one.details().stream()

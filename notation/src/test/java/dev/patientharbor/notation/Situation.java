@@ -83,7 +83,11 @@ final class Situation {
                 .filter(wanted)
                 .map(
                         one ->
-                                one.at().match(in -> "" + in.line(), in -> in.className())
+                                one.at()
+                                                .match(
+                                                        in -> "" + in.line(),
+                                                        in -> in.className(),
+                                                        in -> in.text())
                                         + " "
                                         + one.kind().id())
                 .collect(Collectors.toCollection(TreeSet::new));

@@ -132,7 +132,8 @@ public final class CheckText {
 
     /** What a finding that concerns no profile alone is about. */
     private static String ofNoProfile(Finding finding) {
-        return finding.at().match(in -> "the file as a whole", in -> "the code");
+        return finding.at()
+                .match(in -> "the file as a whole", in -> "the code", in -> "the set as a whole");
     }
 
     /** One cause, and the profiles that meet it. */

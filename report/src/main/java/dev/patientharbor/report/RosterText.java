@@ -248,7 +248,10 @@ public final class RosterText {
                     .append(' ')
                     .append(
                             hidden.at()
-                                    .<String>match(in -> place(hidden.at()), in -> "on the class"));
+                                    .<String>match(
+                                            in -> place(hidden.at()),
+                                            in -> "on the class",
+                                            in -> in.text()));
         }
         return about.toString();
     }
@@ -259,6 +262,7 @@ public final class RosterText {
                         in.path().equals(verdict.file())
                                 ? ":" + in.line() + ":" + in.column()
                                 : in.text(),
-                in -> "supplies itself");
+                in -> "supplies itself",
+                in -> in.text());
     }
 }

@@ -1,0 +1,422 @@
+package dev.patientharbor.cli;
+
+import static dev.patientharbor.profiles.Supplies.answers;
+import static dev.patientharbor.profiles.Supplies.asInherited;
+import static dev.patientharbor.profiles.Supplies.factory;
+import static dev.patientharbor.profiles.Supplies.fake;
+import static dev.patientharbor.profiles.Supplies.keyedBy;
+import static dev.patientharbor.profiles.Supplies.madeBy;
+import static dev.patientharbor.profiles.Supplies.mock;
+import static dev.patientharbor.profiles.Supplies.none;
+import static dev.patientharbor.profiles.Supplies.object;
+import static dev.patientharbor.profiles.Supplies.real;
+import static dev.patientharbor.profiles.Supplies.removed;
+import static dev.patientharbor.profiles.Supplies.sameAs;
+import static dev.patientharbor.profiles.Supplies.stub;
+import static dev.patientharbor.profiles.Supplies.toFill;
+import static dev.patientharbor.profiles.Supplies.value;
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import dev.patientharbor.check.IncompleteProfileException;
+import dev.patientharbor.check.Verdict;
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.Severity;
+import dev.patientharbor.model.Grounds;
+import dev.patientharbor.model.Lifetime;
+import dev.patientharbor.model.Reach;
+import dev.patientharbor.notation.ProfileFiles;
+import dev.patientharbor.plan.AnswerKind;
+import dev.patientharbor.plan.Received;
+import dev.patientharbor.profiles.ProfileSet;
+import dev.patientharbor.profiles.SetDefinition;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
+
+/** What a file can say, said in Java; and what only Java can say. */
+class JavaApiTest {
+
+    private static final Path CLASSES = Path.of("../examples/target/classes");
+
+    /** A contract of this test's own, with its consumer. */
+    interface Horn {
+        String sound();
+    }
+
+    static final class BrassHorn implements Horn {
+        @Override
+        public String sound() {
+            return "deep";
+        }
+    }
+
+    static final class Tower {
+        Tower(Horn horn) {
+            throw new IllegalStateException("check runs no constructor: " + horn);
+        }
+    }
+
+    /** The ferry port, as its file says it. */
+    private static void port(SetDefinition set) {
+        set.code(CLASSES);
+        set.packages(
+                "gullwing.port",
+                "gullwing.works",
+                "gullwing.trial",
+                "gullwing.quay",
+                "gullwing.crane");
+        set.setting("call.sign", "GULL");
+        set.marksLookup("Locator#find");
+        set.marksScope(annotation("gullwing.port.PerTide"), Lifetime.SCOPED);
+        set.entry("gullwing.quay.*", "gullwing.crane.CraneShed");
+        set.handler(type("gullwing.quay.RadioRoom"), "answer", "ship");
+        set.thing(
+                "arrivals.page",
+                new java.util.LinkedHashMap<>(
+                        Map.of("ledger", "BerthLedger", "weather", "Optional<WeatherFeed>@coast")));
+        set.area("lock").members("gullwing.quay.LockKeeper");
+        set.area("crane").members("gullwing.crane.*");
+        set.profile(
+                "base",
+                base -> {
+                    base.partial();
+                    base.fill("TideGauge", real("SonarTideGauge"));
+                    base.fill("WeatherFeed@coast", real("CoastFeed"));
+                    base.fill("WeatherFeed@estuary", real("EstuaryFeed"));
+                    base.fill("WeatherFeed@offshore", real("OffshoreFeed"));
+                    base.fill("WeatherFeed", sameAs("WeatherFeed@coast"));
+                    base.fill(
+                            "BerthLedger",
+                            real("DiskBerthLedger").with("folder", "${BERTH_DIR:-berths}"));
+                    base.fill("PilotRota", real("SeasonPilotRota"));
+                    base.fill("PortClock", factory(type("gullwing.works.Clocks"), "wall"));
+                    base.fill("FeeSchedule", real("TonnageFee"));
+                    base.fill(
+                            "RadioNotice",
+                            real("VhfRadioNotice")
+                                    .with("channel", 12)
+                                    .with("callSign", "${call.sign}"));
+                    base.fill("ManifestReader<Ship>", real("ShipManifestReader"));
+                    base.fill("ManifestReader<Cargo>", real("CargoManifestReader"));
+                    base.fill(
+                            "TicketMaker@*",
+                            keyedBy(
+                                    "kind",
+                                    type("gullwing.works.PaperTicketMaker"),
+                                    type("gullwing.works.DigitalTicketMaker")));
+                    base.fill("PilotPager", toFill());
+                    base.fill("CardTerminal", toFill());
+                    base.decorate("FeeSchedule", type("gullwing.works.HarbourLevy"));
+                    base.decorate("WeatherFeed@*", type("gullwing.works.CachedFeed"));
+                    base.decorators("WeatherFeed@estuary").drop(type("gullwing.works.CachedFeed"));
+                });
+        set.profile(
+                "dock-test",
+                test -> {
+                    test.extend("base");
+                    test.fill("TideGauge", stub("FixedTideGauge"));
+                    test.fill(
+                            "BerthLedger",
+                            fake("MemoryBerthLedger").because("no disk").owner("quay team"));
+                    test.fill("PortClock", stub("StoppedClock"));
+                    test.fill("RadioNotice", stub("SilentRadioNotice"));
+                    test.fill("WeatherFeed@estuary", none());
+                    test.fill("PilotPager", mock());
+                    test.fill("CardTerminal", mock());
+                    test.decorators("FeeSchedule").drop(type("gullwing.works.HarbourLevy"));
+                    test.within("crane", crane -> crane.fill("TideGauge", fake("ReplayTideGauge")));
+                    test.within("LockKeeper", it -> it.reach("outer", Reach.Range.OUTSIDE));
+                    test.within(
+                            "lock",
+                            lock ->
+                                    lock.fill(
+                                            "TideGauge",
+                                            fake("ReplayTideGauge").lifetime(Lifetime.FRESH)));
+                    test.rules(
+                            rules -> rules.neverReal("PilotPager", "CardTerminal", "RadioNotice"));
+                    test.expect(
+                            type("gullwing.quay.ArrivalDesk"),
+                            "BerthLedger",
+                            type("gullwing.trial.MemoryBerthLedger"));
+                });
+        set.profile(
+                "winter",
+                winter -> {
+                    winter.extend("dock-test");
+                    winter.fill(
+                            "TideGauge",
+                            answers(
+                                    gauge -> {
+                                        gauge.call("levelNow").answers("2.40");
+                                        gauge.call("forecast", 3).answers(List.of(2.4, 2.9, 3.1));
+                                        gauge.call("forecast")
+                                                .fails(
+                                                        IllegalStateException.class,
+                                                        "the gauge is frozen");
+                                    }));
+                    winter.within("crane", crane -> crane.fill("TideGauge", removed()));
+                    winter.within("lock", lock -> lock.fill("TideGauge", removed()));
+                    winter.decorate(
+                            "FeeSchedule",
+                            type("gullwing.works.FeeTally"),
+                            type("gullwing.works.NightSurcharge"),
+                            type("gullwing.works.HarbourLevy"));
+                });
+        set.profile(
+                "rehearsal",
+                it -> {
+                    it.extend("base");
+                    it.fill("TideGauge", fake("ReplayTideGauge").lifetime(Lifetime.FRESH));
+                    it.fill("RadioNotice", real("NoticeRelay"));
+                    it.fill("RadioNotice@tower", stub("SilentRadioNotice"));
+                    it.fill("PilotPager", mock());
+                    it.fill("CardTerminal", mock());
+                    it.within(
+                            "SeaWatch", sea -> sea.fill("WeatherFeed@offshore", stub("CalmFeed")));
+                });
+        set.profile(
+                "live",
+                live -> {
+                    live.extend("base");
+                    live.fill("RadioNotice", asInherited().with("channel", 16));
+                    live.fill("PilotPager", real("BellPilotPager"));
+                    live.fill("CardTerminal", real("BankCardTerminal"));
+                    live.rules(
+                            rules ->
+                                    rules.standInsForbidden()
+                                            .keys("WeatherFeed", "coast", "estuary", "offshore"));
+                });
+    }
+
+    /** A class of the port, which this test does not have on its own class path at compile time. */
+    private static Class<?> type(String name) {
+        try {
+            return Class.forName(name, false, Loader.OF_EXAMPLES);
+        } catch (ClassNotFoundException fault) {
+            throw new IllegalArgumentException(fault);
+        }
+    }
+
+    private static Class<?> annotation(String name) {
+        return type(name);
+    }
+
+    private static final class Loader {
+        static final ClassLoader OF_EXAMPLES = loader();
+
+        private static ClassLoader loader() {
+            try {
+                return new java.net.URLClassLoader(
+                        new java.net.URL[] {CLASSES.toUri().toURL()},
+                        JavaApiTest.class.getClassLoader());
+            } catch (java.net.MalformedURLException fault) {
+                throw new IllegalStateException(fault);
+            }
+        }
+    }
+
+    @Test
+    void whatever_a_file_says_can_be_said_in_java_and_decides_the_same() {
+        ProfileSet inJava = ProfileSet.define("Gullwing Ferry Port", JavaApiTest::port);
+        ProfileSet inFile = ProfileFiles.read(Path.of("../examples/port.harbor.yaml"));
+        for (String profile : List.of("dock-test", "winter", "rehearsal", "live")) {
+            assertEquals(
+                    inFile.plan(profile).fingerprint(),
+                    inJava.plan(profile).fingerprint(),
+                    profile);
+        }
+        assertEquals(told(inFile.check()), told(inJava.check()));
+        Received ledger = inJava.roster("live").of("ArrivalDesk").need("ledger");
+        assertEquals("real DiskBerthLedger", ledger.received());
+        assertTrue(ledger.isSameAs(inJava.roster("live").of("arrivals.page").need("ledger")));
+    }
+
+    private static Set<String> told(Verdict verdict) {
+        return verdict.allFindings().stream()
+                .map(one -> one.kind().id() + ' ' + one.message())
+                .collect(Collectors.toCollection(TreeSet::new));
+    }
+
+    @Test
+    void findings_name_the_line_of_the_caller_and_read_like_the_commands() {
+        int first = here() + 2;
+        ProfileSet set =
+                ProfileSet.define(
+                        "tower",
+                        it -> {
+                            it.entry(Tower.class);
+                            it.profile("silent", silent -> {});
+                            it.profile("wrong", wrong -> wrong.fill(Horn.class, real("BrassHrn")));
+                            it.profile("text", text -> text.fill(Horn.class, value("loud")));
+                            it.packages(JavaApiTest.class.getName());
+                        });
+        List<Finding> found = set.check().allFindings();
+        assertEquals(
+                List.of(
+                        "JavaApiTest.java:" + (first + 4) + " unmet-need",
+                        "JavaApiTest.java:" + (first + 5) + " unknown-class",
+                        "JavaApiTest.java:" + (first + 6) + " value-unfit"),
+                found.stream().map(one -> one.at().text() + ' ' + one.kind().id()).toList());
+        IncompleteProfileException told =
+                assertThrows(IncompleteProfileException.class, () -> set.plan("silent"));
+        assertEquals(
+                """
+                this profile is not complete: silent
+
+                error unmet-need · JavaApiTest.java:LINE
+                  Tower asks for Horn (constructor parameter 1, horn), and nothing supplies it.
+                  reason        bound in another profile: wrong, text
+                  looked in     silent (whole profile)
+                  in the code   BrassHorn
+                  reached by    Tower → Horn
+                  write         fill(Horn.class, real(BrassHorn.class))     in the profile silent
+                """
+                        .replace("LINE", "" + (first + 4)),
+                told.getMessage().replaceAll("JavaApiTest\\.(?=[A-Z])", ""));
+        assertEquals(1, told.findings().size());
+        assertThrows(IncompleteProfileException.class, () -> set.check().requireComplete("silent"));
+        assertTrue(
+                assertThrows(
+                                IllegalStateException.class,
+                                () -> set.check().requireNothing(Severity.ERROR))
+                        .getMessage()
+                        .contains("error unknown-class"));
+    }
+
+    private static int here() {
+        return StackWalker.getInstance()
+                .walk(frames -> frames.skip(1).findFirst().orElseThrow().getLineNumber());
+    }
+
+    @Test
+    void objects_and_pieces_of_code_are_handed_in_and_nothing_of_them_runs() {
+        Horn lambda = () -> "lambda";
+        ProfileSet set =
+                ProfileSet.define(
+                        "tower",
+                        it -> {
+                            it.entry(Tower.class);
+                            it.profile("object", p -> p.fill(Horn.class, object(new BrassHorn())));
+                            it.profile("fake", p -> p.fill(Horn.class, object(lambda).asFake()));
+                            it.profile(
+                                    "made",
+                                    p ->
+                                            p.fill(
+                                                    Horn.class,
+                                                    madeBy(
+                                                                    () -> {
+                                                                        throw new AssertionError();
+                                                                    })
+                                                            .lifetime(Lifetime.FRESH)));
+                            it.profile("strict", p -> p.extend("fake"));
+                            it.profile("unfit", p -> p.fill(Horn.class, object("a text")));
+                        });
+        assertEquals(
+                List.of("value BrassHorn", "fake", "factory", "fake"),
+                List.of("object", "fake", "made", "strict").stream()
+                        .map(one -> set.roster(one).of(Tower.class).need("horn").received())
+                        .toList());
+        Verdict verdict = set.check();
+        assertTrue(verdict.complete("object") && verdict.complete("fake"));
+        assertFalse(verdict.complete("unfit"));
+        assertEquals(
+                "The class String is no JavaApiTest.Horn, so it cannot fill JavaApiTest.Horn.",
+                verdict.allFindings().stream()
+                        .filter(one -> one.kind().id().equals("does-not-fit"))
+                        .map(Finding::message)
+                        .findFirst()
+                        .orElseThrow());
+        assertEquals(AnswerKind.FACTORY, set.roster("made").of(Tower.class).need("horn").kind());
+    }
+
+    @Test
+    void strictness_and_grounds_are_said_in_java_too() {
+        LocalDate day = LocalDate.of(2026, 3, 31);
+        ProfileSet set =
+                ProfileSet.define(
+                        "tower",
+                        it -> {
+                            it.entry(Tower.class);
+                            it.severity("overdue", Severity.ERROR);
+                            it.suppress(
+                                    "unmet-need",
+                                    "Horn",
+                                    new Grounds(
+                                            Optional.of("it is in repair"),
+                                            Optional.empty(),
+                                            Optional.empty()));
+                            it.profile("none", none -> {});
+                            it.profile("fake", p -> p.fill(Horn.class, mock().until(day)));
+                            it.packages(JavaApiTest.class.getName());
+                        });
+        assertEquals(List.of(), told(set.check(day)).stream().toList());
+        assertEquals(1, told(set.check(day.plusDays(1))).size());
+        assertFalse(set.check(day).complete("none"));
+        assertThrows(IllegalStateException.class, () -> set.check(day).requireComplete());
+        assertThrows(
+                IllegalStateException.class,
+                () -> set.check(day.plusDays(1)).requireNothing(Severity.ERROR));
+    }
+
+    @Test
+    void whoever_calls_it_wrongly_is_told_what_would_be_right() {
+        ProfileSet set = ProfileSet.define("port", JavaApiTest::port);
+        Map<Callable<?>, String> wrong =
+                Map.of(
+                        () -> set.plan("wintre"), "did you mean winter?",
+                        () -> set.plan("base"), "base is partial",
+                        () -> set.roster("live").of("ArivalDesk"), "near: ArrivalDesk",
+                        () -> set.roster("live").of(Horn.class), "there is no consumer",
+                        () -> set.roster("live").of("ArrivalDesk").need("leger"),
+                                "did you mean ledger?",
+                        () -> mock().asFake(), "use fake(…) or stub(…)",
+                        () -> sameAs("a b"), "a b is not a slot",
+                        () ->
+                                        ProfileSet.define(
+                                                "twice",
+                                                it -> {
+                                                    it.profile("a", a -> {});
+                                                    it.profile("a", a -> {});
+                                                }),
+                                "there is a profile a already",
+                        () -> ProfileSet.define("x", it -> it.severity("unmet", Severity.NOTE)),
+                                "there is no finding of the id unmet",
+                        () -> ProfileSet.define("x", it -> it.marksLookup("find")),
+                                "find is not a method");
+        wrong.forEach(
+                (call, message) -> {
+                    RuntimeException told = assertThrows(RuntimeException.class, call::call);
+                    assertTrue(told.getMessage().contains(message), told.getMessage());
+                });
+    }
+
+    @Test
+    void several_threads_get_the_same_verdict_of_code_that_is_read_once() throws Exception {
+        ProfileSet set = ProfileSet.define("port", JavaApiTest::port);
+        ExecutorService pool = Executors.newFixedThreadPool(8);
+        try {
+            List<Callable<Verdict>> calls =
+                    IntStream.range(0, 32).mapToObj(i -> (Callable<Verdict>) set::check).toList();
+            Set<Verdict> verdicts = new java.util.HashSet<>();
+            for (var one : pool.invokeAll(calls)) {
+                verdicts.add(one.get());
+            }
+            assertEquals(1, verdicts.size());
+        } finally {
+            pool.shutdownNow();
+        }
+    }
+}

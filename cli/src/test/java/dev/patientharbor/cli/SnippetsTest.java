@@ -1,0 +1,97 @@
+package dev.patientharbor.cli;
+
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import dev.patientharbor.testing.JavaCode;
+import java.io.File;
+import java.io.IOException;
+import java.net.URL;
+import java.net.URLClassLoader;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/** The snippets in the Javadoc of the door for Java compile, and run without a complaint. */
+class SnippetsTest {
+
+    private static final Path DOOR = Path.of("../core/src/main/java/dev/patientharbor/profiles");
+    private static final Path EXAMPLES = Path.of("../examples/target/classes");
+    private static final Pattern SNIPPET =
+            Pattern.compile("(?s)<pre>\\{@code\\n(.*?)\\n \\* }</pre>");
+    private static final String HEAD =
+            """
+            package snippets;
+            import dev.patientharbor.check.*;
+            import dev.patientharbor.finding.*;
+            import dev.patientharbor.model.*;
+            import dev.patientharbor.plan.*;
+            import dev.patientharbor.profiles.*;
+            import static dev.patientharbor.profiles.Supplies.*;
+            import static org.junit.jupiter.api.Assertions.*;
+            import gullwing.crane.*;
+            import gullwing.port.*;
+            import gullwing.quay.*;
+            import gullwing.trial.*;
+            import gullwing.works.*;
+            import java.util.*;
+            public class Snippet implements Runnable { public void run() {
+            """;
+
+    /** A snippet, and the class at which it stands. */
+    record Snippet(String name, String text) {
+        @Override
+        public String toString() {
+            return name;
+        }
+    }
+
+    static List<Snippet> snippets() throws IOException {
+        List<Snippet> snippets = new ArrayList<>();
+        try (Stream<Path> files = Files.list(DOOR)) {
+            for (Path file : files.sorted().toList()) {
+                Matcher snippet = SNIPPET.matcher(Files.readString(file));
+                while (snippet.find()) {
+                    snippets.add(
+                            new Snippet(
+                                    file.getFileName().toString(),
+                                    snippet.group(1).replaceAll("(?m)^ \\* ?", "")));
+                }
+            }
+        }
+        return snippets;
+    }
+
+    @Test
+    void every_entry_point_has_one() throws IOException {
+        List<String> with = snippets().stream().map(Snippet::name).toList();
+        assertTrue(
+                with.containsAll(
+                        List.of(
+                                "ProfileSet.java",
+                                "ProfileDefinition.java",
+                                "RulesDefinition.java",
+                                "AnswersDefinition.java",
+                                "Filling.java",
+                                "Supplies.java")),
+                with.toString());
+    }
+
+    @ParameterizedTest
+    @MethodSource("snippets")
+    void compiles_and_runs(Snippet snippet) throws Exception {
+        String path = EXAMPLES + File.pathSeparator + System.getProperty("java.class.path");
+        Path folder = JavaCode.compile(HEAD + snippet.text() + "}}", "-cp", path);
+        URL[] places = {folder.toUri().toURL(), EXAMPLES.toUri().toURL()};
+        try (URLClassLoader loader = new URLClassLoader(places, getClass().getClassLoader())) {
+            Class<?> type = loader.loadClass("snippets.Snippet");
+            ((Runnable) type.getConstructor().newInstance()).run();
+        }
+    }
+}

@@ -1,0 +1,23 @@
+package dev.patientharbor.check;
+
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingText;
+import java.util.List;
+
+/** A profile is not complete, and something was asked of it that a complete one can do alone. */
+public final class IncompleteProfileException extends IllegalStateException {
+
+    private static final long serialVersionUID = 1L;
+
+    private final transient List<Finding> findings;
+
+    IncompleteProfileException(String message, List<Finding> findings) {
+        super(message + "\n" + FindingText.of(findings));
+        this.findings = List.copyOf(findings);
+    }
+
+    /** What makes it incomplete, those of the set and of its parents included. */
+    public List<Finding> findings() {
+        return findings;
+    }
+}

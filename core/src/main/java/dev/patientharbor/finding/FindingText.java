@@ -1,0 +1,40 @@
+package dev.patientharbor.finding;
+
+import java.util.List;
+
+/** A finding as text of several lines, for messages of exceptions: what, where, what to do. */
+public final class FindingText {
+
+    private static final int COLUMN = 14;
+
+    private FindingText() {}
+
+    /** Several findings, each with a blank line before it. */
+    public static String of(List<Finding> findings) {
+        StringBuilder text = new StringBuilder();
+        findings.forEach(one -> text.append('\n').append(of(one)));
+        return text.toString();
+    }
+
+    /** One finding; every line ends with {@code \n}. */
+    public static String of(Finding finding) {
+        StringBuilder text = new StringBuilder();
+        text.append(finding.severity().word())
+                .append(' ')
+                .append(finding.kind().id())
+                .append(" · ")
+                .append(finding.at().text())
+                .append("\n  ")
+                .append(finding.message())
+                .append('\n');
+        for (Detail detail : finding.details()) {
+            String label = detail.label();
+            text.append("  ")
+                    .append(label)
+                    .append(" ".repeat(Math.max(2, COLUMN - label.length())))
+                    .append(detail.text().replace("\n", "\n" + " ".repeat(COLUMN + 2)))
+                    .append('\n');
+        }
+        return text.toString();
+    }
+}

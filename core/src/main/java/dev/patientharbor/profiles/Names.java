@@ -1,0 +1,61 @@
+package dev.patientharbor.profiles;
+
+import dev.patientharbor.finding.Where;
+import dev.patientharbor.model.Key;
+import dev.patientharbor.model.Slot;
+import dev.patientharbor.model.SlotParser;
+import dev.patientharbor.model.Written;
+import java.util.Arrays;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/** Turns classes and texts into names with positions, and remembers which classes were named. */
+final class Names {
+
+    private final Set<Class<?>> classes = new LinkedHashSet<>();
+
+    /** The classes that were named, in the order of their first mention. */
+    Set<Class<?>> classes() {
+        return classes;
+    }
+
+    Written written(Class<?> type, Where at) {
+        classes.add(type);
+        return new Written(type.getName(), at);
+    }
+
+    List<Written> written(Class<?>[] types, Where at) {
+        return Arrays.stream(types).map(type -> written(type, at)).toList();
+    }
+
+    static List<Written> written(String[] texts, Where at) {
+        return Arrays.stream(texts).map(text -> new Written(text, at)).toList();
+    }
+
+    Slot slot(Class<?> contract) {
+        classes.add(contract);
+        return Slot.of(contract.getName());
+    }
+
+    Slot slot(Class<?> contract, String key) {
+        return new Slot(slot(contract).contract(), Optional.of(Key.named(key)));
+    }
+
+    /**
+     * A slot that is written as text.
+     *
+     * @throws IllegalArgumentException if it is none
+     */
+    static Slot slot(String text) {
+        return SlotParser.slot(text)
+                .orElseThrow(
+                        () ->
+                                new IllegalArgumentException(
+                                        text
+                                                + " is not a slot: write a contract, or a contract"
+                                                + " with a key, as in WeatherFeed@coast or"
+                                                + " ManifestReader<Ship>"));
+    }
+}

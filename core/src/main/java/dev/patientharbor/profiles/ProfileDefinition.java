@@ -1,0 +1,160 @@
+package dev.patientharbor.profiles;
+
+import dev.patientharbor.finding.Where;
+import dev.patientharbor.model.Expectation;
+import dev.patientharbor.model.Lifetime;
+import dev.patientharbor.model.Profile;
+import dev.patientharbor.model.Slot;
+import dev.patientharbor.model.Terms;
+import dev.patientharbor.model.Within;
+import dev.patientharbor.model.Written;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Consumer;
+
+/**
+ * Says one profile: all that a file can say of one. Not for several threads.
+ *
+ * <pre>{@code
+ * ProfileSet port =
+ *         ProfileSet.define(
+ *                 "port",
+ *                 set -> {
+ *                     set.entry(FeeBoard.class, CraneShed.class);
+ *                     set.area("crane").members(CraneShed.class);
+ *                     set.profile(
+ *                             "base",
+ *                             base -> {
+ *                                 base.partial();
+ *                                 base.fill(FeeSchedule.class, real(TonnageFee.class));
+ *                                 base.decorate(FeeSchedule.class, HarbourLevy.class);
+ *                                 base.fill(PilotRota.class, mock());
+ *                                 base.within(
+ *                                         "crane",
+ *                                         crane ->
+ *                                                 crane.fill(
+ *                                                         TideGauge.class,
+ *                                                         stub(FixedTideGauge.class)));
+ *                             });
+ *                     set.profile(
+ *                             "winter",
+ *                             winter -> {
+ *                                 winter.extend("base");
+ *                                 winter.decorators(FeeSchedule.class)
+ *                                         .outermost(NightSurcharge.class);
+ *                                 winter.expect(
+ *                                         FeeBoard.class,
+ *                                         FeeSchedule.class,
+ *                                         NightSurcharge.class,
+ *                                         HarbourLevy.class,
+ *                                         TonnageFee.class);
+ *                             });
+ *                 });
+ * port.check().requireComplete("winter");
+ * }</pre>
+ */
+public final class ProfileDefinition extends LevelDefinition {
+
+    private final String name;
+    private final Where at;
+    private boolean partial;
+    private final List<Written> parents = new ArrayList<>();
+    private final List<Within> within = new ArrayList<>();
+    private final List<Written> code = new ArrayList<>();
+    private Optional<Lifetime> lifetime = Optional.empty();
+    private Optional<Boolean> eager = Optional.empty();
+    private final RulesDefinition rules;
+    private final List<Expectation> expectations = new ArrayList<>();
+
+    ProfileDefinition(String name, Names names, Where at) {
+        super(names);
+        this.name = name;
+        this.at = at;
+        rules = new RulesDefinition(names);
+    }
+
+    /** It is only there to be extended, and not checked by itself. */
+    public void partial() {
+        partial = true;
+    }
+
+    /** It has all that these profiles say, and changes it. */
+    public void extend(String... profiles) {
+        parents.addAll(Names.written(profiles, Positions.here()));
+    }
+
+    /** How long instances live in it where nothing else says it. */
+    public void lifetime(Lifetime wanted) {
+        lifetime = Optional.of(wanted);
+    }
+
+    /** Whether all is made at the start, not when it is first needed. */
+    public void eager(boolean wanted) {
+        eager = Optional.of(wanted);
+    }
+
+    /** Compiled code beside the set's, for this profile alone: a side. */
+    public void code(Path... places) {
+        Where here = Positions.here();
+        Arrays.stream(places).forEach(one -> code.add(new Written(one.toString(), here)));
+    }
+
+    /** Says what holds for an area, a consumer, or whatever else is named in the set. */
+    public void within(String place, Consumer<LevelDefinition> words) {
+        within(new Written(place, Positions.here()), words);
+    }
+
+    /** Says what holds for one consumer. */
+    public void within(Class<?> consumer, Consumer<LevelDefinition> words) {
+        within(names().written(consumer, Positions.here()), words);
+    }
+
+    private void within(Written place, Consumer<LevelDefinition> words) {
+        LevelDefinition level = new LevelDefinition(names());
+        words.accept(level);
+        within.add(new Within(place, level.words()));
+    }
+
+    /** Says what must hold in it and in all that extend it. */
+    public void rules(Consumer<RulesDefinition> words) {
+        words.accept(rules);
+    }
+
+    /** A consumer is to receive this class, or these decorators and at the end this class. */
+    public void expect(Class<?> consumer, Class<?> contract, Class<?>... received) {
+        expect(consumer, names().slot(contract), received, Positions.here());
+    }
+
+    /** The same, of a slot that is written as in a file. */
+    public void expect(Class<?> consumer, String slot, Class<?>... received) {
+        expect(consumer, Names.slot(slot), received, Positions.here());
+    }
+
+    private void expect(Class<?> consumer, Slot slot, Class<?>[] received, Where here) {
+        if (received.length == 0) {
+            throw new IllegalArgumentException(
+                    "it is not said what " + consumer.getName() + " is to receive");
+        }
+        expectations.add(
+                new Expectation(
+                        names().written(consumer, here),
+                        slot,
+                        names().written(received, here),
+                        here));
+    }
+
+    Profile profile() {
+        Terms terms =
+                new Terms(
+                        code.isEmpty() ? Optional.empty() : Optional.of(code),
+                        lifetime,
+                        eager,
+                        rules.demands(),
+                        rules.loosenings(),
+                        expectations);
+        return new Profile(name, partial, parents, terms, words(), within, at);
+    }
+}

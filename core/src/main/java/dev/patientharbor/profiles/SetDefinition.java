@@ -1,0 +1,244 @@
+package dev.patientharbor.profiles;
+
+import dev.patientharbor.code.CodeRoot;
+import dev.patientharbor.finding.FindingKind;
+import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.finding.NearNames;
+import dev.patientharbor.finding.Severity;
+import dev.patientharbor.finding.Where;
+import dev.patientharbor.model.Declaration;
+import dev.patientharbor.model.FillIn;
+import dev.patientharbor.model.Grounds;
+import dev.patientharbor.model.HouseMarks;
+import dev.patientharbor.model.HouseMarks.ScopeMark;
+import dev.patientharbor.model.Lifetime;
+import dev.patientharbor.model.Slot;
+import dev.patientharbor.model.StatedConsumer;
+import dev.patientharbor.model.Strictness;
+import dev.patientharbor.model.Suppression;
+import dev.patientharbor.model.Written;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Consumer;
+
+/**
+ * Says a set of profiles: all that a profile file can say, and objects that are handed in. The line
+ * of each call is the place that findings name. Not for several threads.
+ */
+public final class SetDefinition {
+
+    private final String title;
+    private final Where at;
+    private final Names names = new Names();
+    private final List<Written> code = new ArrayList<>();
+    private final Map<String, String> settings = new HashMap<>();
+    private final List<Written> packages = new ArrayList<>();
+    private final List<Written> entry = new ArrayList<>();
+    private final List<StatedConsumer> consumers = new ArrayList<>();
+    private Lifetime lifetime = Lifetime.SHARED;
+    private final List<Written> inject = new ArrayList<>();
+    private final List<Written> key = new ArrayList<>();
+    private final List<Written> absent = new ArrayList<>();
+    private final List<Written> lookup = new ArrayList<>();
+    private final List<ScopeMark> scopes = new ArrayList<>();
+    private final List<Written> mayBeEmpty = new ArrayList<>();
+    private final List<FillIn> fillIn = new ArrayList<>();
+    private final Map<String, Severity> severities = new HashMap<>();
+    private final List<Suppression> suppressions = new ArrayList<>();
+    private final List<AreaDefinition> areas = new ArrayList<>();
+    private final Map<String, ProfileDefinition> profiles = new LinkedHashMap<>();
+
+    SetDefinition(String title, Where at) {
+        this.title = title;
+        this.at = at;
+    }
+
+    /**
+     * The compiled code to read: folders, jars, or patterns for jars. Without a word it is the
+     * places from which the classes were loaded that are named here.
+     */
+    public void code(Path... places) {
+        Where here = Positions.here();
+        Arrays.stream(places).forEach(one -> code.add(new Written(one.toString(), here)));
+    }
+
+    /** The compiled code from which these classes were loaded, beside other places. */
+    public void codeOf(Class<?>... types) {
+        names.classes().addAll(List.of(types));
+    }
+
+    /** Where short class names in texts are looked up, in order. */
+    public void packages(String... names) {
+        packages.addAll(Names.written(names, Positions.here()));
+    }
+
+    /** A setting for {@code ${NAME}}; the system properties and the environment come first. */
+    public void setting(String name, String value) {
+        settings.put(name, value);
+    }
+
+    /** Entry consumers: what they need is followed from here. */
+    public void entry(Class<?>... types) {
+        entry.addAll(names.written(types, Positions.here()));
+    }
+
+    /** Entry consumers by name, or patterns such as {@code gullwing.quay.*}. */
+    public void entry(String... patterns) {
+        entry.addAll(Names.written(patterns, Positions.here()));
+    }
+
+    /** How long instances live where neither a binding nor a mark nor a profile says it. */
+    public void lifetime(Lifetime wanted) {
+        lifetime = wanted;
+    }
+
+    /** From where slots may be filled that nothing fills. */
+    public void fillIn(FillIn... ways) {
+        fillIn.addAll(List.of(ways));
+    }
+
+    /** Slots, as text, of which a collection may have no member. */
+    public void mayBeEmpty(String... slots) {
+        mayBeEmpty.addAll(Names.written(slots, Positions.here()));
+    }
+
+    /** Annotations of the house that mean: inject here. */
+    public void marksInject(String... annotations) {
+        inject.addAll(Names.written(annotations, Positions.here()));
+    }
+
+    /** Annotations of the house that give a key. */
+    public void marksKey(String... annotations) {
+        key.addAll(Names.written(annotations, Positions.here()));
+    }
+
+    /** Annotations of the house that mean: may be absent. */
+    public void marksAbsent(String... annotations) {
+        absent.addAll(Names.written(annotations, Positions.here()));
+    }
+
+    /** Lookup methods, {@code CLASS#METHOD}: their calls with constants are needs. */
+    public void marksLookup(String... methods) {
+        for (String method : methods) {
+            if (!method.matches("[^#]+#[^#]+")) {
+                throw new IllegalArgumentException(
+                        method + " is not a method: write it as CLASS#METHOD");
+            }
+        }
+        lookup.addAll(Names.written(methods, Positions.here()));
+    }
+
+    /** The lifetime for which a scope mark stands. */
+    public void marksScope(Class<?> mark, Lifetime stands) {
+        scopes.add(new ScopeMark(names.written(mark, Positions.here()), stands));
+    }
+
+    /**
+     * A method that is an entry consumer.
+     *
+     * @param passed the parameters that its caller passes; all others are needs
+     */
+    public void handler(Class<?> holder, String method, String... passed) {
+        Where here = Positions.here();
+        Written type = names.written(holder, here);
+        consumers.add(
+                new StatedConsumer.Handler(
+                        new Written(type.text() + '#' + method, here),
+                        type,
+                        method,
+                        Names.written(passed, here)));
+    }
+
+    /**
+     * An entry consumer that is no class, such as a page template.
+     *
+     * @param needs what it needs: a slot, as text, by the name of the need
+     */
+    public void thing(String name, Map<String, String> needs) {
+        Map<String, Slot> slots = new LinkedHashMap<>();
+        needs.forEach((need, slot) -> slots.put(need, Names.slot(slot)));
+        consumers.add(new StatedConsumer.Thing(new Written(name, Positions.here()), slots));
+    }
+
+    /**
+     * Tells findings of a kind as that grave.
+     *
+     * @throws IllegalArgumentException if there is no such id
+     */
+    public void severity(String id, Severity wanted) {
+        severities.put(known(id), wanted);
+    }
+
+    /**
+     * Does not tell findings of a kind at one place.
+     *
+     * @param of a slot, a class or a consumer that the finding names, or {@code FILE:LINE}
+     * @throws IllegalArgumentException if there is no such id, or no reason
+     */
+    public void suppress(String id, String of, Grounds grounds) {
+        suppressions.add(new Suppression(known(id), of, grounds, Positions.here()));
+    }
+
+    private static String known(String id) {
+        List<String> ids = FindingKinds.all().stream().map(FindingKind::id).toList();
+        if (!ids.contains(id)) {
+            throw new IllegalArgumentException(
+                    "there is no finding of the id " + id + "; near are " + NearNames.of(id, ids));
+        }
+        return id;
+    }
+
+    /** Declares an area: the answer is asked what belongs to it. */
+    public AreaDefinition area(String name) {
+        AreaDefinition area = new AreaDefinition(name, names, Positions.here());
+        areas.add(area);
+        return area;
+    }
+
+    /**
+     * Declares a profile.
+     *
+     * @throws IllegalArgumentException if there is one of that name
+     */
+    public void profile(String name, Consumer<ProfileDefinition> words) {
+        ProfileDefinition profile = new ProfileDefinition(name, names, Positions.here());
+        if (profiles.putIfAbsent(name, profile) != null) {
+            throw new IllegalArgumentException("there is a profile " + name + " already");
+        }
+        words.accept(profile);
+    }
+
+    ProfileSet set() {
+        List<Written> places = code.isEmpty() ? LoadedFrom.places(names.classes(), at) : code;
+        Declaration declared =
+                new Declaration(
+                        title,
+                        places,
+                        List.of(),
+                        packages,
+                        entry,
+                        consumers,
+                        lifetime,
+                        new HouseMarks(inject, key, absent, lookup, scopes),
+                        mayBeEmpty,
+                        fillIn.stream().distinct().toList(),
+                        new Strictness(severities, suppressions),
+                        areas.stream().map(AreaDefinition::area).toList(),
+                        profiles.values().stream().map(ProfileDefinition::profile).toList(),
+                        at);
+        List<CodeRoot> roots = new ArrayList<>();
+        places.forEach(one -> roots.add(new CodeRoot(one, Path.of(one.text()))));
+        declared.profiles().stream()
+                .map(one -> one.terms().code())
+                .flatMap(Optional::stream)
+                .flatMap(List::stream)
+                .forEach(one -> roots.add(new CodeRoot(one, Path.of(one.text()))));
+        return ProfileSet.of(declared, roots, settings, List.of());
+    }
+}

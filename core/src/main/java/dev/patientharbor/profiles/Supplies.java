@@ -1,0 +1,170 @@
+package dev.patientharbor.profiles;
+
+import dev.patientharbor.model.ImplementationKind;
+import dev.patientharbor.model.Slot;
+import dev.patientharbor.model.Supply;
+import dev.patientharbor.model.Written;
+import java.util.Arrays;
+import java.util.Objects;
+import java.util.function.Consumer;
+import java.util.function.Supplier;
+
+/**
+ * The ways to fill a slot, to be imported statically. Classes may be named by {@code Class} or, as
+ * in a file, by text.
+ *
+ * <pre>{@code
+ * ProfileSet port =
+ *         ProfileSet.define(
+ *                 "port",
+ *                 set -> {
+ *                     set.entry(BridgeWatch.class, NightDesk.class);
+ *                     set.profile(
+ *                             "test",
+ *                             test -> {
+ *                                 test.fill(TideGauge.class, stub(FixedTideGauge.class));
+ *                                 test.fill(WeatherFeed.class, sameAs(WeatherFeed.class, "coast"));
+ *                                 test.fill(WeatherFeed.class, "coast", fake(CalmFeed.class));
+ *                                 test.fill(WeatherFeed.class, "estuary", none());
+ *                                 test.fill(PilotRota.class, mock());
+ *                                 test.fill(PilotPager.class, object(new BellPilotPager()).asFake());
+ *                             });
+ *                 });
+ * port.check().requireComplete("test");
+ * }</pre>
+ */
+public final class Supplies {
+
+    private Supplies() {}
+
+    /** The real implementation. */
+    public static Filling real(Class<?> type) {
+        return ofClass(ImplementationKind.REAL, type);
+    }
+
+    /** The real implementation, by short or full name. */
+    public static Filling real(String type) {
+        return ofClass(ImplementationKind.REAL, type);
+    }
+
+    /** A working light-weight one. */
+    public static Filling fake(Class<?> type) {
+        return ofClass(ImplementationKind.FAKE, type);
+    }
+
+    /** A working light-weight one, by short or full name. */
+    public static Filling fake(String type) {
+        return ofClass(ImplementationKind.FAKE, type);
+    }
+
+    /** A class with canned answers in it. */
+    public static Filling stub(Class<?> type) {
+        return ofClass(ImplementationKind.STUB, type);
+    }
+
+    /** A class with canned answers in it, by short or full name. */
+    public static Filling stub(String type) {
+        return ofClass(ImplementationKind.STUB, type);
+    }
+
+    /**
+     * A stub made from the contract and canned answers.
+     *
+     * @param answers says them
+     */
+    public static Filling answers(Consumer<AnswersDefinition> answers) {
+        return Filling.of(
+                (names, at) -> {
+                    AnswersDefinition definition = new AnswersDefinition(names, at);
+                    answers.accept(definition);
+                    return new Supply.OfAnswers(definition.canned());
+                });
+    }
+
+    /** One that is made from the contract, records its calls and is asserted on. */
+    public static Filling mock() {
+        return Filling.of((names, at) -> new Supply.Mock());
+    }
+
+    /** A value, converted to the contract: as {@link Filling#with} takes it. */
+    public static Filling value(Object value) {
+        return Filling.ofReal((names, at, as) -> new Supply.OfValue(as, GivenValues.of(value, at)));
+    }
+
+    /** What a static method returns, or a method of the object in the slot of that class. */
+    public static Filling factory(Class<?> holder, String method) {
+        return Filling.ofReal(
+                (names, at, as) -> new Supply.Factory(as, names.written(holder, at), method));
+    }
+
+    /** An object of the caller's, as it is. */
+    public static Filling object(Object object) {
+        Objects.requireNonNull(object, "an object that is handed in cannot be null");
+        return Filling.ofReal((names, at, as) -> new Supply.HandedIn(as, object));
+    }
+
+    /** What a piece of code makes: it runs whenever an instance is wanted, never while checking. */
+    public static Filling madeBy(Supplier<?> maker) {
+        Objects.requireNonNull(maker, "what makes an object cannot be null");
+        return Filling.ofReal((names, at, as) -> new Supply.MadeBy(as, maker));
+    }
+
+    /** Whatever fills another slot: the same instance. */
+    public static Filling sameAs(Class<?> contract) {
+        return Filling.of((names, at) -> new Supply.SameAs(names.slot(contract)));
+    }
+
+    /** Whatever fills a keyed slot: the same instance. */
+    public static Filling sameAs(Class<?> contract, String key) {
+        return Filling.of((names, at) -> new Supply.SameAs(names.slot(contract, key)));
+    }
+
+    /** Whatever fills another slot, written as text: the same instance. */
+    public static Filling sameAs(String slot) {
+        Slot target = Names.slot(slot);
+        return Filling.of((names, at) -> new Supply.SameAs(target));
+    }
+
+    /**
+     * Several classes, each under the key that a method of it returns as a constant; for the slot
+     * {@code CONTRACT@*}.
+     */
+    public static Filling keyedBy(String method, Class<?>... types) {
+        return Filling.ofReal(
+                (names, at, as) -> new Supply.ByStatedKey(as, method, names.written(types, at)));
+    }
+
+    /** What is in a collection: slots as text, in order. */
+    public static Filling members(String... slots) {
+        return Filling.of(
+                (names, at) -> new Supply.Members(Arrays.stream(slots).map(Names::slot).toList()));
+    }
+
+    /** Nothing, on purpose. */
+    public static Filling none() {
+        return Filling.of((names, at) -> new Supply.None());
+    }
+
+    /** Takes an inherited binding away. */
+    public static Filling removed() {
+        return Filling.of((names, at) -> new Supply.Removed());
+    }
+
+    /** Left to be filled by every child that is checked. */
+    public static Filling toFill() {
+        return Filling.of((names, at) -> new Supply.ToFill());
+    }
+
+    /** The inherited supply, of which a part is changed: a value, the lifetime, the grounds. */
+    public static Filling asInherited() {
+        return Filling.of((names, at) -> new Supply.Inherited());
+    }
+
+    private static Filling ofClass(ImplementationKind of, Class<?> type) {
+        return Filling.of((names, at) -> new Supply.OfClass(of, names.written(type, at)));
+    }
+
+    private static Filling ofClass(ImplementationKind of, String type) {
+        return Filling.of((names, at) -> new Supply.OfClass(of, new Written(type, at)));
+    }
+}
