@@ -32,6 +32,17 @@ import dev.patientharbor.plan.AnswerKind;
 import dev.patientharbor.plan.Received;
 import dev.patientharbor.profiles.ProfileSet;
 import dev.patientharbor.profiles.SetDefinition;
+import gullwing.port.PerTide;
+import gullwing.quay.ArrivalDesk;
+import gullwing.quay.RadioRoom;
+import gullwing.trial.MemoryBerthLedger;
+import gullwing.works.CachedFeed;
+import gullwing.works.Clocks;
+import gullwing.works.DigitalTicketMaker;
+import gullwing.works.FeeTally;
+import gullwing.works.HarbourLevy;
+import gullwing.works.NightSurcharge;
+import gullwing.works.PaperTicketMaker;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.List;
@@ -80,9 +91,9 @@ class JavaApiTest {
                 "gullwing.crane");
         set.setting("call.sign", "GULL");
         set.marksLookup("Locator#find");
-        set.marksScope(annotation("gullwing.port.PerTide"), Lifetime.SCOPED);
+        set.marksScope(PerTide.class, Lifetime.SCOPED);
         set.entry("gullwing.quay.*", "gullwing.crane.CraneShed");
-        set.handler(type("gullwing.quay.RadioRoom"), "answer", "ship");
+        set.handler(RadioRoom.class, "answer", "ship");
         set.thing(
                 "arrivals.page",
                 new java.util.LinkedHashMap<>(
@@ -102,7 +113,7 @@ class JavaApiTest {
                             "BerthLedger",
                             real("DiskBerthLedger").with("folder", "${BERTH_DIR:-berths}"));
                     base.fill("PilotRota", real("SeasonPilotRota"));
-                    base.fill("PortClock", factory(type("gullwing.works.Clocks"), "wall"));
+                    base.fill("PortClock", factory(Clocks.class, "wall"));
                     base.fill("FeeSchedule", real("TonnageFee"));
                     base.fill(
                             "RadioNotice",
@@ -113,15 +124,12 @@ class JavaApiTest {
                     base.fill("ManifestReader<Cargo>", real("CargoManifestReader"));
                     base.fill(
                             "TicketMaker@*",
-                            keyedBy(
-                                    "kind",
-                                    type("gullwing.works.PaperTicketMaker"),
-                                    type("gullwing.works.DigitalTicketMaker")));
+                            keyedBy("kind", PaperTicketMaker.class, DigitalTicketMaker.class));
                     base.fill("PilotPager", toFill());
                     base.fill("CardTerminal", toFill());
-                    base.decorate("FeeSchedule", type("gullwing.works.HarbourLevy"));
-                    base.decorate("WeatherFeed@*", type("gullwing.works.CachedFeed"));
-                    base.decorators("WeatherFeed@estuary").drop(type("gullwing.works.CachedFeed"));
+                    base.decorate("FeeSchedule", HarbourLevy.class);
+                    base.decorate("WeatherFeed@*", CachedFeed.class);
+                    base.decorators("WeatherFeed@estuary").drop(CachedFeed.class);
                 });
         set.profile(
                 "dock-test",
@@ -136,7 +144,7 @@ class JavaApiTest {
                     test.fill("WeatherFeed@estuary", none());
                     test.fill("PilotPager", mock());
                     test.fill("CardTerminal", mock());
-                    test.decorators("FeeSchedule").drop(type("gullwing.works.HarbourLevy"));
+                    test.decorators("FeeSchedule").drop(HarbourLevy.class);
                     test.within("crane", crane -> crane.fill("TideGauge", fake("ReplayTideGauge")));
                     test.within("LockKeeper", it -> it.reach("outer", Reach.Range.OUTSIDE));
                     test.within(
@@ -147,10 +155,7 @@ class JavaApiTest {
                                             fake("ReplayTideGauge").lifetime(Lifetime.FRESH)));
                     test.rules(
                             rules -> rules.neverReal("PilotPager", "CardTerminal", "RadioNotice"));
-                    test.expect(
-                            type("gullwing.quay.ArrivalDesk"),
-                            "BerthLedger",
-                            type("gullwing.trial.MemoryBerthLedger"));
+                    test.expect(ArrivalDesk.class, "BerthLedger", MemoryBerthLedger.class);
                 });
         set.profile(
                 "winter",
@@ -170,10 +175,7 @@ class JavaApiTest {
                     winter.within("crane", crane -> crane.fill("TideGauge", removed()));
                     winter.within("lock", lock -> lock.fill("TideGauge", removed()));
                     winter.decorate(
-                            "FeeSchedule",
-                            type("gullwing.works.FeeTally"),
-                            type("gullwing.works.NightSurcharge"),
-                            type("gullwing.works.HarbourLevy"));
+                            "FeeSchedule", FeeTally.class, NightSurcharge.class, HarbourLevy.class);
                 });
         set.profile(
                 "rehearsal",
@@ -199,33 +201,6 @@ class JavaApiTest {
                                     rules.standInsForbidden()
                                             .keys("WeatherFeed", "coast", "estuary", "offshore"));
                 });
-    }
-
-    /** A class of the port, which this test does not have on its own class path at compile time. */
-    private static Class<?> type(String name) {
-        try {
-            return Class.forName(name, false, Loader.OF_EXAMPLES);
-        } catch (ClassNotFoundException fault) {
-            throw new IllegalArgumentException(fault);
-        }
-    }
-
-    private static Class<?> annotation(String name) {
-        return type(name);
-    }
-
-    private static final class Loader {
-        static final ClassLoader OF_EXAMPLES = loader();
-
-        private static ClassLoader loader() {
-            try {
-                return new java.net.URLClassLoader(
-                        new java.net.URL[] {CLASSES.toUri().toURL()},
-                        JavaApiTest.class.getClassLoader());
-            } catch (java.net.MalformedURLException fault) {
-                throw new IllegalStateException(fault);
-            }
-        }
     }
 
     @Test

@@ -3,7 +3,6 @@ package dev.patientharbor.cli;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import dev.patientharbor.testing.JavaCode;
-import java.io.File;
 import java.io.IOException;
 import java.net.URL;
 import java.net.URLClassLoader;
@@ -22,7 +21,6 @@ import org.junit.jupiter.params.provider.MethodSource;
 class SnippetsTest {
 
     private static final Path DOOR = Path.of("../core/src/main/java/dev/patientharbor/profiles");
-    private static final Path EXAMPLES = Path.of("../examples/target/classes");
     private static final Pattern SNIPPET =
             Pattern.compile("(?s)<pre>\\{@code\\n(.*?)\\n \\* }</pre>");
     private static final String HEAD =
@@ -86,9 +84,8 @@ class SnippetsTest {
     @ParameterizedTest
     @MethodSource("snippets")
     void compiles_and_runs(Snippet snippet) throws Exception {
-        String path = EXAMPLES + File.pathSeparator + System.getProperty("java.class.path");
-        Path folder = JavaCode.compile(HEAD + snippet.text() + "}}", "-cp", path);
-        URL[] places = {folder.toUri().toURL(), EXAMPLES.toUri().toURL()};
+        Path folder = JavaCode.compile(HEAD + snippet.text() + "}}");
+        URL[] places = {folder.toUri().toURL()};
         try (URLClassLoader loader = new URLClassLoader(places, getClass().getClassLoader())) {
             Class<?> type = loader.loadClass("snippets.Snippet");
             ((Runnable) type.getConstructor().newInstance()).run();
