@@ -13,6 +13,7 @@ import dev.patientharbor.finding.Severity;
 import dev.patientharbor.finding.Where;
 import dev.patientharbor.notation.ProfileFiles;
 import dev.patientharbor.profiles.ProfileSet;
+import dev.patientharbor.report.FindingHelp;
 import dev.patientharbor.testing.JavaCode;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -98,6 +99,16 @@ class FindingsPageTest {
         List<String> without = new ArrayList<>(kinds.stream().map(FindingKind::id).toList());
         without.removeAll(examples().map(Section::id).toList());
         assertEquals(List.of("unreadable-class"), without);
+    }
+
+    @Test
+    void every_kind_has_a_title_and_an_explanation_in_plain_sentences_for_programs() {
+        for (FindingKind kind : FindingKinds.all()) {
+            String help = FindingHelp.of(kind);
+            assertTrue(help.matches("[A-Za-z].{30,}[.:]"), kind.id() + ": " + help);
+            assertFalse(help.contains("```") || help.contains("###"), kind.id() + ": " + help);
+            assertFalse(kind.title().endsWith("."), kind.id() + ": " + kind.title());
+        }
     }
 
     @ParameterizedTest

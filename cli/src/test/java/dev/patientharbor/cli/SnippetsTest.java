@@ -23,6 +23,7 @@ class SnippetsTest {
     private static final Path DOOR = Path.of("../core/src/main/java/dev/patientharbor/profiles");
     private static final Pattern SNIPPET =
             Pattern.compile("(?s)<pre>\\{@code\\n(.*?)\\n \\* }</pre>");
+    private static final Pattern README = Pattern.compile("(?s)```java\n(.*?)```");
     private static final String HEAD =
             """
             package snippets;
@@ -63,6 +64,10 @@ class SnippetsTest {
                 }
             }
         }
+        Matcher readme = README.matcher(Files.readString(Path.of("../README.md")));
+        while (readme.find()) {
+            snippets.add(new Snippet("README.md", readme.group(1)));
+        }
         return snippets;
     }
 
@@ -77,7 +82,8 @@ class SnippetsTest {
                                 "RulesDefinition.java",
                                 "AnswersDefinition.java",
                                 "Filling.java",
-                                "Supplies.java")),
+                                "Supplies.java",
+                                "README.md")),
                 with.toString());
     }
 
