@@ -81,13 +81,9 @@ final class KeyUnknownRule implements Rule {
      * The slots of which this rule tells that nothing fills them in a wiring, so that no other rule
      * needs to.
      */
-    static Set<Integer> told(ResolvedSet set, Wiring wiring) {
-        return set.profiles().stream()
-                .flatMap(owner -> owner.own().stream())
-                .filter(
-                        one ->
-                                one.target().isPresent()
-                                        && Inheritance.holdsFor(one, wiring.profile()))
+    static Set<Integer> told(Wiring wiring) {
+        return wiring.profile().bindings().stream()
+                .filter(one -> one.target().isPresent())
                 .map(wiring::aim)
                 .collect(Collectors.toSet());
     }

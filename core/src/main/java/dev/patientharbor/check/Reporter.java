@@ -22,6 +22,7 @@ final class Reporter {
     private final List<Finding> ofSet = new ArrayList<>();
     private final List<List<Finding>> ofProfile = new ArrayList<>();
     private final List<OfPartial> ofPartial = new ArrayList<>();
+    private final List<List<Wiring>> heirs = new ArrayList<>();
     private final Map<Wiring, Impact> impacts = new HashMap<>();
 
     /**
@@ -58,7 +59,7 @@ final class Reporter {
      * it touches there.
      *
      * @param owner the profile that says it
-     * @param holdsFor whether it holds for a profile that is checked
+     * @param holdsFor whether it holds for a profile that is checked and is or extends that one
      * @param slots the slots that fail by it
      */
     void report(
@@ -67,7 +68,7 @@ final class Reporter {
             List<Integer> slots,
             Finding finding) {
         Map<ResolvedProfile, Impact.Touched> touched = new LinkedHashMap<>();
-        for (Wiring wiring : set.checked()) {
+        for (Wiring wiring : heirs().get(owner.number())) {
             if (holdsFor.test(wiring.profile())) {
                 touched.put(
                         wiring.profile(),
@@ -79,6 +80,17 @@ final class Reporter {
         } else {
             touched.forEach((heir, whom) -> report(heir, whom.in(finding)));
         }
+    }
+
+    /** The profiles that are checked, by each profile that they are or extend. */
+    private List<List<Wiring>> heirs() {
+        if (heirs.isEmpty()) {
+            set.profiles().forEach(profile -> heirs.add(new ArrayList<>(1)));
+            for (Wiring wiring : set.checked()) {
+                wiring.profile().lineage().stream().forEach(one -> heirs.get(one).add(wiring));
+            }
+        }
+        return heirs;
     }
 
     /** Whom what goes wrong in a wiring touches. */

@@ -32,7 +32,7 @@ final class UnmetNeedRule implements Rule {
             if (wiring.profile().lacksParents()) {
                 continue;
             }
-            Set<Integer> told = KeyUnknownRule.told(set, wiring);
+            Set<Integer> told = KeyUnknownRule.told(wiring);
             for (int slot : wiring.unsound()) {
                 if (isNothing(wiring, slot)
                         && !told.contains(slot)

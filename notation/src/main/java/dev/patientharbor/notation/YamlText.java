@@ -20,6 +20,8 @@ final class YamlText {
     /** In bytes. Profile files are written by people; a larger one is something else. */
     private static final int LARGEST = 8 * 1024 * 1024;
 
+    private static final int DEEPEST = 200;
+
     private YamlText() {}
 
     static Optional<Piece> read(byte[] bytes, String name, Faults faults) {
@@ -35,6 +37,11 @@ final class YamlText {
             return Optional.empty();
         }
         faults.text(text.get());
+        int deep = tooDeepAt(text.get());
+        if (deep >= 0) {
+            tooDeep(position(text.get().substring(0, deep), faults), faults);
+            return Optional.empty();
+        }
         try {
             Optional<Node> root = new Compose(settings(name)).composeString(text.get());
             if (root.isEmpty()) {
@@ -54,12 +61,35 @@ final class YamlText {
                     "The file is no YAML: " + fault.getMessage() + ".",
                     "correct it");
         } catch (StackOverflowError tooDeep) {
-            faults.malformed(
-                    faults.at(1, 1),
-                    "The file is nested too deeply.",
-                    "a profile file needs less than ten levels");
+            tooDeep(faults.at(1, 1), faults);
         }
         return Optional.empty();
+    }
+
+    private static void tooDeep(dev.patientharbor.finding.Where at, Faults faults) {
+        faults.malformed(
+                at, "The file is nested too deeply.", "a profile file needs less than ten levels");
+    }
+
+    /**
+     * Where more brackets are open than anybody writes, -1 if nowhere: so that the place can be
+     * told before the YAML library runs out of stack. Brackets in quotes count too; they hardly
+     * stay open.
+     */
+    private static int tooDeepAt(String text) {
+        int open = 0;
+        for (int i = 0; i < text.length(); i++) {
+            char sign = text.charAt(i);
+            if (sign == '[' || sign == '{') {
+                open++;
+            } else if (sign == ']' || sign == '}') {
+                open = Math.max(0, open - 1);
+            }
+            if (open > DEEPEST) {
+                return i;
+            }
+        }
+        return -1;
     }
 
     private static LoadSettings settings(String name) {
