@@ -2,6 +2,7 @@ package dev.patientharbor.cli;
 
 import dev.patientharbor.check.Verdict;
 import dev.patientharbor.finding.Severity;
+import dev.patientharbor.report.CoverageText;
 import dev.patientharbor.report.Layout;
 import dev.patientharbor.report.RosterJson;
 import dev.patientharbor.report.RosterText;
@@ -15,7 +16,7 @@ final class RosterCommand {
 
     static final String NAME = "roster";
 
-    private static final List<String> FORMATS = List.of("text", "tree", "json");
+    private static final List<String> FORMATS = List.of("text", "tree", "coverage", "json");
 
     private RosterCommand() {}
 
@@ -35,6 +36,7 @@ final class RosterCommand {
         String text =
                 switch (format) {
                     case "json" -> RosterJson.render(verdict);
+                    case "coverage" -> CoverageText.render(verdict, layout);
                     case "tree" -> RosterTree.render(verdict, layout);
                     default -> RosterText.render(verdict, layout);
                 };

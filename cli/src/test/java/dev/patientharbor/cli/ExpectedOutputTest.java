@@ -27,6 +27,7 @@ class ExpectedOutputTest {
                     roster-port.txt     | 120 | roster ../examples/port.harbor.yaml
                     roster-winter.txt   | 80  | roster ../examples/port.harbor.yaml --profile winter
                     tree-winter.txt     | 80  | roster ../examples/port.harbor.yaml --format tree --profile winter
+                    coverage-port.txt   | 80  | roster ../examples/port.harbor.yaml --format coverage
                     roster-port.json    | 80  | roster ../examples/port.harbor.yaml --format json
                     roster-broken.json  | 80  | roster ../examples/broken.harbor.yaml --format json --profile gap,orphan,sound
                     """)

@@ -93,6 +93,7 @@ class JavaApiTest {
         set.marksLookup("Locator#find");
         set.marksScope(PerTide.class, Lifetime.SCOPED);
         set.entry("gullwing.quay.*", "gullwing.crane.CraneShed");
+        set.order("dock-test", "winter", "rehearsal", "live");
         set.handler(RadioRoom.class, "answer", "ship");
         set.thing(
                 "arrivals.page",

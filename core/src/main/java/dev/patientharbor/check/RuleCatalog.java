@@ -18,6 +18,7 @@ final class RuleCatalog {
         return List.of(
                 new EntryRule(),
                 new ConsumerRule(),
+                new OrderRule(),
                 new LookupRule(),
                 new ParentsRule(),
                 new AreasRule(),

@@ -219,6 +219,11 @@ public final class Verdict {
         throw new IllegalArgumentException("the profile " + profile + " is partial");
     }
 
+    /** How real each of the profiles shown is, from the desk to the real thing. */
+    public Coverage coverage() {
+        return CoverageMaker.of(this, sides);
+    }
+
     /**
      * The verdict with some profiles alone, in the order of the file, and with the partial profiles
      * that they extend where something is wrong with those; what is not among them is not shown.

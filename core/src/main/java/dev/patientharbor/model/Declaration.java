@@ -15,6 +15,7 @@ import java.util.stream.Stream;
  * @param settings the files of settings, as written
  * @param packages where short class names are looked up, in order
  * @param entry the entry consumers: class names and patterns
+ * @param order the environments from the desk to the real thing, as far as they are listed
  * @param consumers the consumers that the set itself states; entry consumers, all of them
  * @param defaultLifetime what holds where neither a binding nor a mark says otherwise
  * @param marks the house's own annotations and lookups
@@ -31,6 +32,7 @@ public record Declaration(
         List<Written> settings,
         List<Written> packages,
         List<Written> entry,
+        List<Written> order,
         List<StatedConsumer> consumers,
         Lifetime defaultLifetime,
         HouseMarks marks,
@@ -45,6 +47,7 @@ public record Declaration(
         settings = List.copyOf(settings);
         packages = List.copyOf(packages);
         entry = List.copyOf(entry);
+        order = List.copyOf(order);
         consumers = List.copyOf(consumers);
         mayBeEmpty = List.copyOf(mayBeEmpty);
         fillIn = List.copyOf(fillIn);

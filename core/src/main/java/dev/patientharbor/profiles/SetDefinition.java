@@ -40,6 +40,7 @@ public final class SetDefinition {
     private final Map<String, String> settings = new HashMap<>();
     private final List<Written> packages = new ArrayList<>();
     private final List<Written> entry = new ArrayList<>();
+    private final List<Written> order = new ArrayList<>();
     private final List<StatedConsumer> consumers = new ArrayList<>();
     private Lifetime lifetime = Lifetime.SHARED;
     private final List<Written> inject = new ArrayList<>();
@@ -91,6 +92,11 @@ public final class SetDefinition {
     /** Entry consumers by name, or patterns such as {@code gullwing.quay.*}. */
     public void entry(String... patterns) {
         entry.addAll(Names.written(patterns, Positions.here()));
+    }
+
+    /** The environments from the desk to the real thing. */
+    public void order(String... profiles) {
+        order.addAll(Names.written(profiles, Positions.here()));
     }
 
     /** How long instances live where neither a binding nor a mark nor a profile says it. */
@@ -223,6 +229,7 @@ public final class SetDefinition {
                         List.of(),
                         packages,
                         entry,
+                        order,
                         consumers,
                         lifetime,
                         new HouseMarks(inject, key, absent, lookup, scopes),

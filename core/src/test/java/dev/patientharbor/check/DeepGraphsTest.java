@@ -57,6 +57,7 @@ class DeepGraphsTest {
                         List.of(),
                         List.of(new Written("p.L0", at)),
                         List.of(),
+                        List.of(),
                         Lifetime.SHARED,
                         HouseMarks.NONE,
                         List.of(),

@@ -43,6 +43,7 @@ class RuleFaultTest {
                         List.of(),
                         List.of(new Written("p.Desk", at)),
                         List.of(),
+                        List.of(),
                         Lifetime.SHARED,
                         HouseMarks.NONE,
                         List.of(),

@@ -238,6 +238,7 @@ final class World {
                 List.of(),
                 entries,
                 List.of(),
+                List.of(),
                 Lifetime.SHARED,
                 HouseMarks.NONE,
                 List.of(),

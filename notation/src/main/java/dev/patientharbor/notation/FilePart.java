@@ -23,6 +23,7 @@ record FilePart(
         List<Written> settings,
         List<Written> packages,
         List<Written> entry,
+        List<Written> order,
         List<StatedConsumer> consumers,
         Optional<Lifetime> defaultLifetime,
         HouseMarks marks,
@@ -36,6 +37,7 @@ record FilePart(
     static final FilePart NOTHING =
             new FilePart(
                     Optional.empty(),
+                    List.of(),
                     List.of(),
                     List.of(),
                     List.of(),

@@ -51,6 +51,7 @@ final class Joined {
                 all(outermostFirst, FilePart::settings),
                 all(parts, FilePart::packages),
                 all(parts, FilePart::entry),
+                all(parts, FilePart::order),
                 once(
                         FilePart::consumers,
                         "consumer",

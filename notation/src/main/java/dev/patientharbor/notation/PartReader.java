@@ -44,6 +44,7 @@ final class PartReader {
         List<Written> settings = texts(file, "settings", "a .properties file, or a list of them");
         List<Written> packages = texts(file, "packages", "a package, or a list of packages");
         List<Written> entry = texts(file, "entry", "a class, a pattern, or a list of them");
+        List<Written> order = texts(file, "order", "a profile, or a list of profiles");
         List<StatedConsumer> consumers =
                 file.take("consumers").map(ConsumerReader::read).orElse(List.of());
         Optional<Lifetime> lifetime =
@@ -76,6 +77,7 @@ final class PartReader {
                 settings,
                 packages,
                 entry,
+                order,
                 consumers,
                 lifetime,
                 marks,

@@ -25,6 +25,7 @@ class ProfilesTest {
             class Wall implements Clock {}
             class Booth { Booth(Fee fee) {} }
             class Hall { Hall(Fee fee) {} }
+            class Shed { Shed(Clock clock) {} }
             """;
 
     @Test
@@ -235,5 +236,22 @@ class ProfilesTest {
         assertEquals(
                 "again binds Fee to Tonnage, as it does without this line.",
                 it.verdict().profiles().get(2).findings().get(0).message());
+    }
+
+    @Test
+    void n49_a_small_profile_that_lacks_what_the_real_one_binds_is_named_with_where_it_is_bound() {
+        Situation it =
+                Situation.of(
+                        FEES,
+                        """
+                        entry: [Booth, Hall, Shed]
+                        profiles:
+                          real: { bindings: { Fee: Tonnage, Clock: Wall } }
+                          small: { bindings: { Fee: { stub: Flat } } }     # <- unmet-need
+                          mocked: { bindings: { Fee: mock, Clock: mock } }
+                        """);
+        it.tellsWhatIsMarked();
+        assertEquals("bound in another profile: real, mocked", it.detail("unmet-need", "reason"));
+        assertEquals("small", it.verdict().profiles().get(1).name());
     }
 }

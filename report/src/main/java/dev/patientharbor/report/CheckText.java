@@ -22,6 +22,9 @@ public final class CheckText {
     private static final int LABEL = 4;
     private static final int TEXT = 18;
 
+    /** So many profiles are listed by their names. */
+    private static final int MANY = 5;
+
     private final Verdict verdict;
     private final Page page;
 
@@ -55,7 +58,7 @@ public final class CheckText {
         List<Once> causes = causes();
         String above = "";
         for (Once cause : causes) {
-            String heading = String.join(", ", cause.profiles());
+            String heading = heading(cause.profiles());
             if (!heading.equals(above)) {
                 page.blank().line(0).put(Tone.TITLE, heading).end();
                 above = heading;
@@ -163,6 +166,20 @@ public final class CheckText {
         List<Once> all = new ArrayList<>(together(causes.values(), false));
         all.addAll(together(causes.values(), true));
         return all;
+    }
+
+    /** The profiles by name; if they are almost all of many, by those that are not among them. */
+    private String heading(List<String> profiles) {
+        List<String> others =
+                verdict.profiles().stream()
+                        .filter(one -> !one.isPartial())
+                        .map(ProfileVerdict::name)
+                        .filter(name -> !profiles.contains(name))
+                        .toList();
+        if (profiles.size() <= MANY || others.size() > 2) {
+            return String.join(", ", profiles);
+        }
+        return "every profile" + (others.isEmpty() ? "" : " but " + String.join(", ", others));
     }
 
     private static List<Once> together(Collection<Once> causes, boolean notes) {

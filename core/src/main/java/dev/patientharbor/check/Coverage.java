@@ -1,0 +1,40 @@
+package dev.patientharbor.check;
+
+import dev.patientharbor.model.Slot;
+import dev.patientharbor.plan.AnswerKind;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * How real each environment is: which slots are filled by what, where the real thing is met for the
+ * first time, and what no profile ever uses.
+ *
+ * @param profiles the profiles that are not partial, from the desk to the real thing
+ * @param slots the slots that are asked for, by contract and key
+ * @param neverReal the needs that meet a stand-in wherever they are met
+ * @param unused the classes of the code that could fill one of the slots, and do in no profile;
+ *     binary names, sorted
+ */
+public record Coverage(
+        List<String> profiles, List<Use> slots, List<NeverReal> neverReal, List<String> unused) {
+    public Coverage {
+        profiles = List.copyOf(profiles);
+        slots = List.copyOf(slots);
+        neverReal = List.copyOf(neverReal);
+        unused = List.copyOf(unused);
+    }
+
+    /**
+     * One slot.
+     *
+     * @param slot the slot
+     * @param kinds what it receives in each profile, in the order of kinds; nothing where nobody
+     *     asks
+     * @param firstReal the first profile in which somebody receives the real thing
+     */
+    public record Use(Slot slot, List<Set<AnswerKind>> kinds, Optional<String> firstReal) {}
+
+    /** A need of a consumer, a binary name or the name of what is no class. */
+    public record NeverReal(String consumer, String need, Slot slot) {}
+}

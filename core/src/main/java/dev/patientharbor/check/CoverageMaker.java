@@ -1,0 +1,148 @@
+package dev.patientharbor.check;
+
+import dev.patientharbor.check.Coverage.NeverReal;
+import dev.patientharbor.check.Coverage.Use;
+import dev.patientharbor.code.ClassFacts;
+import dev.patientharbor.code.CodeIndex;
+import dev.patientharbor.model.Slot;
+import dev.patientharbor.model.Written;
+import dev.patientharbor.plan.Answer;
+import dev.patientharbor.plan.AnswerKind;
+import dev.patientharbor.plan.Plan;
+import dev.patientharbor.plan.Row;
+import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.resolve.SlotTable;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
+
+/** Works out how real each environment is, from the plans. */
+final class CoverageMaker {
+
+    private static final Set<AnswerKind> REAL =
+            EnumSet.of(AnswerKind.REAL, AnswerKind.FACTORY, AnswerKind.VALUE);
+    private static final Set<AnswerKind> STAND_IN =
+            EnumSet.of(AnswerKind.FAKE, AnswerKind.STUB, AnswerKind.MOCK);
+
+    private final Map<String, Slot> slots = new TreeMap<>();
+    private final Map<String, List<Set<AnswerKind>>> kinds = new TreeMap<>();
+    private final Map<String, NeverReal> needs = new TreeMap<>();
+    private final Map<String, Set<AnswerKind>> met = new TreeMap<>();
+    private final Set<String> used = new HashSet<>();
+    private final List<String> profiles;
+
+    private CoverageMaker(List<String> profiles) {
+        this.profiles = profiles;
+    }
+
+    static Coverage of(Verdict verdict, List<ResolvedSet> sides) {
+        List<String> checked =
+                verdict.profiles().stream()
+                        .filter(one -> !one.isPartial())
+                        .map(ProfileVerdict::name)
+                        .toList();
+        Set<String> ordered = new LinkedHashSet<>();
+        sides.get(0).declared().order().stream()
+                .map(Written::text)
+                .filter(checked::contains)
+                .forEach(ordered::add);
+        ordered.addAll(checked);
+        CoverageMaker maker = new CoverageMaker(List.copyOf(ordered));
+        for (int i = 0; i < maker.profiles.size(); i++) {
+            maker.add(verdict.plan(maker.profiles.get(i)), i);
+        }
+        return maker.coverage(sides);
+    }
+
+    private void add(Plan plan, int profile) {
+        for (Row row : plan.rows()) {
+            add(row, row.slot(), row.answer(), profile);
+        }
+    }
+
+    private void add(Row row, Slot slot, Answer answer, int profile) {
+        if (answer.kind() == AnswerKind.COLLECTION) {
+            for (Answer.Element one : answer.elements()) {
+                add(row, new Slot(slot.contract(), one.key()), one.answer(), profile);
+            }
+            return;
+        }
+        answer.implementation().ifPresent(used::add);
+        answer.behind().flatMap(Answer.Behind::implementation).ifPresent(used::add);
+        used.addAll(answer.decorators());
+        String text = slot.text();
+        slots.put(text, slot);
+        kinds.computeIfAbsent(text, key -> none()).get(profile).add(answer.kind());
+        String need = row.consumer() + ' ' + row.place().code() + ' ' + row.need() + ' ' + text;
+        needs.put(need, new NeverReal(row.consumer(), row.need(), slot));
+        met.computeIfAbsent(need, key -> EnumSet.noneOf(AnswerKind.class)).add(answer.kind());
+    }
+
+    private List<Set<AnswerKind>> none() {
+        List<Set<AnswerKind>> none = new ArrayList<>();
+        profiles.forEach(one -> none.add(EnumSet.noneOf(AnswerKind.class)));
+        return none;
+    }
+
+    private Coverage coverage(List<ResolvedSet> sides) {
+        List<Use> uses = new ArrayList<>();
+        Set<String> unused = new TreeSet<>();
+        slots.forEach(
+                (text, slot) -> {
+                    List<Set<AnswerKind>> received = kinds.get(text);
+                    boolean swapped =
+                            received.stream()
+                                    .anyMatch(one -> !one.isEmpty() && !one.equals(REAL_ALONE));
+                    if (swapped || sides.stream().anyMatch(side -> isContract(side.code(), slot))) {
+                        uses.add(new Use(slot, received, firstReal(received)));
+                    }
+                    sides.forEach(side -> addUnused(side.code(), slot, unused));
+                });
+        List<NeverReal> neverReal = new ArrayList<>();
+        met.forEach(
+                (need, all) -> {
+                    boolean real = all.stream().anyMatch(REAL::contains);
+                    if (!real && all.stream().anyMatch(STAND_IN::contains)) {
+                        neverReal.add(needs.get(need));
+                    }
+                });
+        return new Coverage(profiles, uses, neverReal, List.copyOf(unused));
+    }
+
+    private static final Set<AnswerKind> REAL_ALONE = EnumSet.of(AnswerKind.REAL);
+
+    /** Whether somebody could swap what fills the slot: a class that supplies itself is none. */
+    private static boolean isContract(CodeIndex code, Slot slot) {
+        return code.find(SlotTable.className(slot.contract()))
+                .filter(facts -> facts.isInterface() || facts.isAbstract())
+                .isPresent();
+    }
+
+    private void addUnused(CodeIndex code, Slot slot, Set<String> unused) {
+        String contract = SlotTable.className(slot.contract());
+        if (code.inCode(contract)) {
+            for (ClassFacts one : code.subtypesOf(contract)) {
+                boolean concrete = !one.isInterface() && !one.isAbstract() && !one.isPrivate();
+                if (concrete && !used.contains(one.name())) {
+                    unused.add(one.name());
+                }
+            }
+        }
+    }
+
+    private Optional<String> firstReal(List<Set<AnswerKind>> received) {
+        for (int i = 0; i < received.size(); i++) {
+            if (received.get(i).stream().anyMatch(REAL::contains)) {
+                return Optional.of(profiles.get(i));
+            }
+        }
+        return Optional.empty();
+    }
+}

@@ -1,0 +1,38 @@
+package dev.patientharbor.check;
+
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.finding.NearNames;
+import dev.patientharbor.model.Profile;
+import dev.patientharbor.model.Written;
+import dev.patientharbor.resolve.ResolvedSet;
+import java.util.List;
+
+/** Tells names in the order of environments that are no profile, or a partial one. */
+final class OrderRule implements Rule {
+
+    @Override
+    public void check(ResolvedSet set, Reporter reporter) {
+        List<String> known =
+                set.declared().profiles().stream()
+                        .filter(one -> !one.partial())
+                        .map(Profile::name)
+                        .toList();
+        for (Written name : set.declared().order()) {
+            if (!known.contains(name.text())) {
+                reporter.report(
+                        Finding.of(
+                                        FindingKinds.UNKNOWN_PROFILE,
+                                        name.at(),
+                                        name.text(),
+                                        "The order of environments names "
+                                                + name.text()
+                                                + ", and there is no profile of that name that is"
+                                                + " not partial.")
+                                .withAny("did you mean", NearNames.of(name.text(), known))
+                                .withAny("profiles", known)
+                                .with("do", "correct the name, or take it out"));
+            }
+        }
+    }
+}
