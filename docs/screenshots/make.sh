@@ -22,7 +22,8 @@ shot() {
 
 wanted=${*:-}
 shot check 42 'check examples/port.harbor.yaml'
-shot check-broken 42 'check examples/broken.harbor.yaml --profile circle,gap,fits'
+shot check-broken 42 'check examples/broken.harbor.yaml --profile circle,overdue,held-back'
 shot roster 42 'roster examples/port.harbor.yaml'
+shot coverage 42 'roster examples/port.harbor.yaml --format coverage'
 shot roster-tree 42 'roster examples/port.harbor.yaml --profile winter --format tree'
 shot demo 42 'demo'

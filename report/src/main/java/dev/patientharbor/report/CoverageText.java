@@ -5,6 +5,7 @@ import dev.patientharbor.check.Coverage.NeverReal;
 import dev.patientharbor.check.Coverage.Use;
 import dev.patientharbor.check.Verdict;
 import dev.patientharbor.plan.AnswerKind;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -14,12 +15,16 @@ public final class CoverageText {
 
     private static final int LABEL = 2;
 
+    private static final String FIRST = "first real use";
+
     private final Verdict verdict;
+    private final Layout layout;
     private final Coverage coverage;
     private final Page page;
 
     private CoverageText(Verdict verdict, Layout layout) {
         this.verdict = verdict;
+        this.layout = layout;
         coverage = verdict.coverage();
         page = new Page(layout);
     }
@@ -33,28 +38,50 @@ public final class CoverageText {
         page.line(0)
                 .put(Tone.TITLE, verdict.title())
                 .put("· how real each profile is, from the desk to the real thing")
-                .end()
-                .blank();
+                .end();
         int names = CheckText.widest(coverage.slots().stream().map(this::slot).toList()) + 4;
-        Page.Line head = page.line(LABEL).put(Tone.QUIET, "slot");
-        int column = names;
-        for (int i = 0; i < coverage.profiles().size(); i++) {
-            head.tab(column).put(Tone.TITLE, coverage.profiles().get(i));
-            column += width(i);
-        }
-        head.tab(column).put(Tone.QUIET, "first real use").end();
-        for (Use use : coverage.slots()) {
-            line(use, names);
+        for (List<Integer> some : blocks(names)) {
+            table(some, names);
         }
         tell("never real", coverage.neverReal().stream().map(this::need).toList());
         tell("in no profile", coverage.unused().stream().map(verdict::shortName).sorted().toList());
         return page.toString();
     }
 
-    private void line(Use use, int names) {
+    /** As many profiles beside each other as there is room for. */
+    private List<List<Integer>> blocks(int names) {
+        List<List<Integer>> blocks = new ArrayList<>();
+        int room = layout.width() - names - FIRST.length();
+        int used = room;
+        for (int i = 0; i < coverage.profiles().size(); i++) {
+            if (used + width(i) > room) {
+                blocks.add(new ArrayList<>());
+                used = 0;
+            }
+            blocks.get(blocks.size() - 1).add(i);
+            used += width(i);
+        }
+        return blocks;
+    }
+
+    private void table(List<Integer> profiles, int names) {
+        page.blank();
+        Page.Line head = page.line(LABEL).put(Tone.QUIET, "slot");
+        int column = names;
+        for (int i : profiles) {
+            head.tab(column).put(Tone.TITLE, coverage.profiles().get(i));
+            column += width(i);
+        }
+        head.tab(column).put(Tone.QUIET, FIRST).end();
+        for (Use use : coverage.slots()) {
+            line(use, profiles, names);
+        }
+    }
+
+    private void line(Use use, List<Integer> profiles, int names) {
         Page.Line line = page.line(LABEL).put(slot(use));
         int column = names;
-        for (int i = 0; i < use.kinds().size(); i++) {
+        for (int i : profiles) {
             Set<AnswerKind> kinds = use.kinds().get(i);
             line.tab(column);
             if (!kinds.isEmpty()) {
