@@ -148,6 +148,17 @@ class FindingsPageTest {
                 verdict.profiles().stream()
                         .anyMatch(one -> one.complete().filter(whole -> !whole).isPresent());
         assertEquals(section.incomplete(), incomplete);
+        assertTrue(hasCleanCase(verdict, section.id()), "no profile in which it is not told");
+    }
+
+    /** Whether the example shows a profile that has no such finding, where profiles have them. */
+    private static boolean hasCleanCase(Verdict verdict, String id) {
+        return verdict.findings().stream().anyMatch(one -> one.kind().id().equals(id))
+                || verdict.profiles().stream()
+                        .anyMatch(
+                                profile ->
+                                        profile.findings().stream()
+                                                .noneMatch(one -> one.kind().id().equals(id)));
     }
 
     /** The Java of the section, compiled piece by piece into one folder. */

@@ -20,7 +20,8 @@ import org.junit.jupiter.params.provider.MethodSource;
 /** The snippets in the Javadoc of the door for Java compile, and run without a complaint. */
 class SnippetsTest {
 
-    private static final Path DOOR = Path.of("../core/src/main/java/dev/patientharbor/profiles");
+    private static final List<Path> SOURCES =
+            List.of(Path.of("../core/src/main/java"), Path.of("../notation/src/main/java"));
     private static final Pattern SNIPPET =
             Pattern.compile("(?s)<pre>\\{@code\\n(.*?)\\n \\* }</pre>");
     private static final Pattern README = Pattern.compile("(?s)```java\n(.*?)```");
@@ -30,6 +31,7 @@ class SnippetsTest {
             import dev.patientharbor.check.*;
             import dev.patientharbor.finding.*;
             import dev.patientharbor.model.*;
+            import dev.patientharbor.notation.*;
             import dev.patientharbor.plan.*;
             import dev.patientharbor.profiles.*;
             import static dev.patientharbor.profiles.Supplies.*;
@@ -39,6 +41,7 @@ class SnippetsTest {
             import gullwing.quay.*;
             import gullwing.trial.*;
             import gullwing.works.*;
+            import java.nio.file.Path;
             import java.util.*;
             public class Snippet implements Runnable { public void run() {
             """;
@@ -53,14 +56,14 @@ class SnippetsTest {
 
     static List<Snippet> snippets() throws IOException {
         List<Snippet> snippets = new ArrayList<>();
-        try (Stream<Path> files = Files.list(DOOR)) {
-            for (Path file : files.sorted().toList()) {
-                Matcher snippet = SNIPPET.matcher(Files.readString(file));
-                while (snippet.find()) {
-                    snippets.add(
-                            new Snippet(
-                                    file.getFileName().toString(),
-                                    snippet.group(1).replaceAll("(?m)^ \\* ?", "")));
+        for (Path source : SOURCES) {
+            try (Stream<Path> files = Files.walk(source)) {
+                for (Path file : files.filter(Files::isRegularFile).sorted().toList()) {
+                    Matcher snippet = SNIPPET.matcher(Files.readString(file));
+                    while (snippet.find()) {
+                        String text = snippet.group(1).replaceAll("(?m)^ \\* ?", "");
+                        snippets.add(new Snippet(file.getFileName().toString(), text));
+                    }
                 }
             }
         }
@@ -77,7 +80,11 @@ class SnippetsTest {
         assertTrue(
                 with.containsAll(
                         List.of(
+                                "ProfileFiles.java",
                                 "ProfileSet.java",
+                                "Roster.java",
+                                "SetDefinition.java",
+                                "Verdict.java",
                                 "ProfileDefinition.java",
                                 "RulesDefinition.java",
                                 "AnswersDefinition.java",

@@ -23,6 +23,13 @@ import java.util.stream.Stream;
 /**
  * What a check found: in the set as a whole and in each profile. Immutable; may be used by several
  * threads.
+ *
+ * <pre>{@code
+ * Verdict verdict = ProfileFiles.read(Path.of("../examples/port.harbor.yaml")).check();
+ * verdict.requireComplete("rehearsal", "live");
+ * verdict.requireNothing(Severity.WARNING);
+ * assertEquals("live", verdict.coverage().slots().get(1).firstReal().orElse("nowhere"));
+ * }</pre>
  */
 public final class Verdict {
 

@@ -7,6 +7,13 @@ import java.util.TreeSet;
 /**
  * Who receives what in one profile, to be asked consumer by consumer. Immutable; may be used by
  * several threads.
+ *
+ * <pre>{@code
+ * Roster live = ProfileFiles.read(Path.of("../examples/port.harbor.yaml")).roster("live");
+ * Received rota = live.of(ArrivalDesk.class).need("rota");
+ * assertEquals("real SeasonPilotRota", rota.received());
+ * assertTrue(rota.isSameAs(live.of(NightDesk.class).need("rota")));
+ * }</pre>
  */
 public final class Roster {
 

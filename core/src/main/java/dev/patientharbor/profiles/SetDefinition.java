@@ -30,6 +30,26 @@ import java.util.function.Consumer;
 /**
  * Says a set of profiles: all that a profile file can say, and objects that are handed in. The line
  * of each call is the place that findings name. Not for several threads.
+ *
+ * <pre>{@code
+ * ProfileSet port =
+ *         ProfileSet.define(
+ *                 "port",
+ *                 set -> {
+ *                     set.codeOf(FeeBooth.class);
+ *                     set.packages("gullwing.port", "gullwing.works");
+ *                     set.entry("gullwing.quay.FeeBoard", "gullwing.quay.FeeBooth");
+ *                     set.thing("fees.page", Map.of("fees", "FeeSchedule"));
+ *                     set.severity("cannot-swap", Severity.WARNING);
+ *                     set.profile(
+ *                             "live",
+ *                             live -> {
+ *                                 live.fill("FeeSchedule", real("TonnageFee"));
+ *                                 live.fill("CardTerminal", real("BankCardTerminal"));
+ *                             });
+ *                 });
+ * port.check().requireComplete();
+ * }</pre>
  */
 public final class SetDefinition {
 

@@ -16,7 +16,15 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.stream.Stream;
 
-/** Reads profile files. Has no state; may be used by several threads. */
+/**
+ * Reads profile files. Has no state; may be used by several threads.
+ *
+ * <pre>{@code
+ * ProfileSet port = ProfileFiles.read(Path.of("../examples/port.harbor.yaml"));
+ * Plan winter = port.plan("winter");
+ * assertEquals("stub", winter.roster().of(CraneShed.class).need("gauge").received());
+ * }</pre>
+ */
 public final class ProfileFiles {
 
     private ProfileFiles() {}
