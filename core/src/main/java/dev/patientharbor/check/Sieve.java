@@ -2,6 +2,7 @@ package dev.patientharbor.check;
 
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.finding.NearNames;
 import dev.patientharbor.finding.Severity;
 import dev.patientharbor.model.Strictness;
 import dev.patientharbor.model.Suppression;
@@ -13,6 +14,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.stream.Stream;
 
 /**
@@ -25,6 +27,9 @@ final class Sieve {
     private final Map<String, List<Suppression>> byId = new HashMap<>();
     private final LocalDate today;
     private final Set<Suppression> used = new HashSet<>();
+
+    /** What findings name that could have been suppressed, by their ids. */
+    private final Map<String, Set<String>> named = new HashMap<>();
 
     /** What is told and what is not, of the set or of one profile. */
     record Sifted(List<Finding> told, List<Suppressed> suppressed) {}
@@ -43,7 +48,12 @@ final class Sieve {
         for (Finding finding : findings) {
             Finding one = weighed(finding);
             Suppression by = null;
-            for (Suppression suppression : byId.getOrDefault(finding.kind().id(), List.of())) {
+            List<Suppression> ofKind = byId.getOrDefault(finding.kind().id(), List.of());
+            if (!ofKind.isEmpty()) {
+                named.computeIfAbsent(finding.kind().id(), id -> new TreeSet<>())
+                        .addAll(names(finding).map(Sieve::shortened).toList());
+            }
+            for (Suppression suppression : ofKind) {
                 if (names(suppression, finding)) {
                     used.add(suppression);
                     by = suppression.grounds().isOver(today) ? by : suppression;
@@ -76,6 +86,10 @@ final class Sieve {
                                         what,
                                         "Nothing is found that would be " + what + ".")
                                 .withAny("because", one.grounds().because().stream().toList())
+                                .withAny(
+                                        "did you mean",
+                                        NearNames.of(
+                                                one.of(), named.getOrDefault(one.id(), Set.of())))
                                 .with("do", "take the suppression out, or mend its id or place"));
             } else if (one.grounds().isOver(today)) {
                 findings.add(
@@ -93,15 +107,23 @@ final class Sieve {
                                 in -> of.equals(in.path() + ":" + in.line()),
                                 in -> isCalled(in.className(), of),
                                 in -> of.equals(in.text()))
-                || Stream.concat(
-                                Arrays.stream(finding.cause().split(" ")),
-                                finding.consumers().stream())
-                        .anyMatch(name -> isCalled(name, of));
+                || names(finding).anyMatch(name -> isCalled(name, of));
+    }
+
+    /** The slots, classes and consumers that a finding names. */
+    private static Stream<String> names(Finding finding) {
+        return Stream.concat(
+                Arrays.stream(finding.cause().split(" ")), finding.consumers().stream());
     }
 
     /** Whether a slot or class is meant, its class names written short or in full. */
     private static boolean isCalled(String name, String of) {
-        String shortName = name.replaceAll("[\\w$]+\\.(?=[\\w$])", "").replace('$', '.');
+        String shortName = shortened(name);
         return name.equals(of) || shortName.equals(of) || shortName.endsWith('.' + of);
+    }
+
+    /** Class names without their packages. */
+    private static String shortened(String name) {
+        return name.replaceAll("[\\w$]+\\.(?=[\\w$])", "").replace('$', '.');
     }
 }

@@ -121,6 +121,10 @@ class GroundsTest {
             assertFalse(it.verdict().complete("test"), one[0]);
         }
         assertEquals(
+                "Clock",
+                Situation.of(PORT, unmet + "- { id: unmet-need, at: Clokc, because: x }")
+                        .detail("suppresses-nothing", "did you mean"));
+        assertEquals(
                 "unmet-need",
                 Situation.of(PORT, unmet + "- { id: unmet-nee, at: Clock, because: x }")
                         .detail("unknown-word", "did you mean"));
