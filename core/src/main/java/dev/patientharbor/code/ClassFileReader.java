@@ -52,11 +52,13 @@ final class ClassFileReader {
             if (collector.lacksParameterNames()) {
                 reader.accept(new ParameterNameCollector(collector), ClassReader.SKIP_FRAMES);
             }
+            ClassFacts facts = collector.facts();
+            Signatures.requireSound(facts);
+            return facts;
         } catch (RuntimeException fault) {
             // The bytecode library reports damage by whatever exception its parsing runs into.
             throw new NotAClassFile(reason(fault), fault);
         }
-        return collector.facts();
     }
 
     private static String reason(RuntimeException fault) {

@@ -16,6 +16,35 @@ final class Signatures {
 
     private Signatures() {}
 
+    /**
+     * Parses all that later questions will parse, so that damage is told of the class file.
+     *
+     * @throws RuntimeException of whatever kind, if something cannot be parsed
+     */
+    static void requireSound(ClassFacts facts) {
+        if (facts.signature().isPresent()) {
+            facts.typeParameters();
+            facts.bounds();
+            facts.supertypes();
+        }
+        for (ExecutableFacts one : facts.constructors()) {
+            one.parameterTypes();
+        }
+        for (ExecutableFacts one : facts.methods()) {
+            one.parameterTypes();
+            one.returnType();
+        }
+        for (FieldFacts one : facts.fields()) {
+            one.type();
+        }
+        for (String one : facts.openMethods()) {
+            Type.getArgumentTypes(one.substring(one.indexOf('(')));
+        }
+        for (MethodFacts one : facts.bodies().calls()) {
+            one.parameterTypes();
+        }
+    }
+
     static List<TypeRef> parameters(String descriptor, Optional<String> signature) {
         List<TypeRef> erased = new ArrayList<>();
         for (Type type : Type.getArgumentTypes(descriptor)) {
