@@ -121,7 +121,7 @@ class CodeReaderTest {
     })
     void a_damaged_class_file_is_a_finding_and_the_others_are_read(int damage, String reason)
             throws IOException {
-        Path classes = JavaCode.compile(GAUGE);
+        Path classes = JavaCode.compileAnew(GAUGE);
         Path file = classes.resolve("p/Sonar.class");
         byte[] bytes = Files.readAllBytes(file);
         if (damage == -1) {
@@ -142,7 +142,7 @@ class CodeReaderTest {
 
     @Test
     void a_thousand_randomly_damaged_class_files_never_stop_the_reading() throws IOException {
-        Path classes = JavaCode.compile(GAUGE);
+        Path classes = JavaCode.compileAnew(GAUGE);
         byte[] sound = Files.readAllBytes(classes.resolve("p/Sonar.class"));
         Path many = Files.createTempDirectory("damaged");
         long seed = 20260101;

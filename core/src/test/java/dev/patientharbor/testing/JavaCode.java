@@ -1,13 +1,18 @@
 package dev.patientharbor.testing;
 
+import static java.nio.charset.StandardCharsets.UTF_8;
+
 import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
 import java.net.URI;
+import java.nio.file.DirectoryNotEmptyException;
+import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import javax.tools.JavaCompiler;
@@ -24,9 +29,33 @@ public final class JavaCode {
     private JavaCode() {}
 
     /**
-     * Compiles into a new folder; each source begins with its package, and may hold several types.
+     * Compiles into a folder that nobody changes; each source begins with its package, and may hold
+     * several types. What was compiled before is taken from {@code -Dpatientharbor.compiled=FOLDER}
+     * if that is given: runs of the same tests, again and again, take far less time.
      */
     public static Path compile(String sources, String... options) {
+        String kept = System.getProperty("patientharbor.compiled", "");
+        if (kept.isEmpty()) {
+            return compileAnew(sources, options);
+        }
+        String name =
+                UUID.nameUUIDFromBytes((sources + List.of(options)).getBytes(UTF_8)).toString();
+        Path folder = Path.of(kept, name);
+        if (!Files.isDirectory(folder)) {
+            try {
+                Files.createDirectories(folder.getParent());
+                Files.move(compileAnew(sources, options), folder);
+            } catch (FileAlreadyExistsException | DirectoryNotEmptyException compiledElsewhere) {
+                return folder;
+            } catch (IOException fault) {
+                throw new UncheckedIOException(fault);
+            }
+        }
+        return folder;
+    }
+
+    /** Compiles into a new folder, which may be changed. */
+    public static Path compileAnew(String sources, String... options) {
         try {
             Path folder = Files.createTempDirectory("compiled");
             compileInto(folder, sources, options);

@@ -87,7 +87,7 @@ class FillInTest {
 
     @Test
     void two_that_may_fill_in_are_two_candidates_even_for_what_may_be_absent() throws IOException {
-        Path classes = JavaCode.compile("package p;\n" + CODE);
+        Path classes = JavaCode.compileAnew("package p;\n" + CODE);
         Path services = Files.createDirectories(classes.resolve("META-INF/services"));
         Files.writeString(services.resolve("p.Clock"), "p.Wall # the one\n\np.Stopped\n");
         Situation two =

@@ -107,7 +107,7 @@ class MethodsTest {
     @Test
     void n7_5_an_implementation_that_lacks_a_method_of_its_contract_is_told() throws Exception {
         Path classes =
-                JavaCode.compile(
+                JavaCode.compileAnew(
                         """
                         package p;
                         interface Gauge<T> { T level(); }
