@@ -65,6 +65,9 @@ final class Told {
 
     /** The sides that have something to say of a profile: those of it and of what inherits it. */
     private List<Reporter> concerned(int profile) {
+        if (sides.size() == 1) {
+            return sides;
+        }
         List<Reporter> concerned =
                 sides.stream()
                         .filter(

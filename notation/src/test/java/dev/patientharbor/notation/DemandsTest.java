@@ -240,5 +240,12 @@ class DemandsTest {
                         .sorted()
                         .toList());
         it.tellsWhatIsMarked();
+        assertEquals(
+                List.of("must-be-real of Fee, never-real of Pager, lifetimes of Fee"),
+                it.verdict().profiles().get(4).findings().stream()
+                        .filter(one -> one.kind().id().equals("nothing-to-change"))
+                        .map(one -> one.details().get(0).text())
+                        .distinct()
+                        .toList());
     }
 }

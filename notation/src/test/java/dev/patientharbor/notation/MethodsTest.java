@@ -97,6 +97,39 @@ class MethodsTest {
         assertTrue(it.verdict().complete("none"), "a warning: all is met");
     }
 
+    @Test
+    void n7_5_only_what_never_returns_is_told_whatever_it_would_return_and_behind_a_bridge_too() {
+        Situation it =
+                Situation.of(
+                        """
+                        interface Reader<T> { T read(); int count(); void reset(); long size(); float part(); T again(T one); }
+                        class Stub implements Reader<String> {
+                            public String read() { throw new IllegalStateException(); }
+                            public int count() { return 1; }
+                            public void reset() {}
+                            public long size() { if (count() > 0) { throw new IllegalStateException(); } return 1; }
+                            public float part() { while (true) { if (count() > 0) { throw new IllegalStateException(); } } }
+                            public String again(String one) { return one; }
+                        }
+                        class Desk {
+                            private final Reader<String> reader;
+                            Desk(Reader<String> reader) { this.reader = reader; }
+                            void all() {
+                                reader.read(); reader.count(); reader.reset(); reader.size(); reader.part(); reader.again("");
+                            }
+                        }
+                        """,
+                        """
+                        entry: [Desk]
+                        profiles: { test: { bindings: { Reader<String>: { stub: Stub } } } }
+                        """);
+        assertEquals(
+                List.of(
+                        "Stub only throws in part(), and Desk calls it.",
+                        "Stub only throws in read(), and Desk calls it."),
+                messages(it, 0));
+    }
+
     private static List<String> messages(Situation it, int profile) {
         return it.verdict().profiles().get(profile).findings().stream()
                 .filter(one -> one.kind().id().equals("unanswered-call"))

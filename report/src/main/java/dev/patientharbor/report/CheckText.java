@@ -11,9 +11,11 @@ import dev.patientharbor.plan.AnswerKind;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.StringJoiner;
 
 /** The verdict for people: a line for each profile, then each cause once. */
@@ -170,12 +172,13 @@ public final class CheckText {
 
     /** The profiles by name; if they are almost all of many, by those that are not among them. */
     private String heading(List<String> profiles) {
-        List<String> others =
-                verdict.profiles().stream()
-                        .filter(one -> !one.isPartial())
-                        .map(ProfileVerdict::name)
-                        .filter(name -> !profiles.contains(name))
-                        .toList();
+        List<String> others = new ArrayList<>();
+        if (profiles.size() > MANY) {
+            Set<String> named = new HashSet<>(profiles);
+            verdict.profiles().stream()
+                    .filter(one -> !one.isPartial() && !named.contains(one.name()))
+                    .forEach(one -> others.add(one.name()));
+        }
         if (profiles.size() <= MANY || others.size() > 2) {
             return String.join(", ", profiles);
         }
