@@ -43,6 +43,10 @@ final class DemoCommand {
                                 ExitCode.CLEAN,
                                 List.of("roster", port, "--profile", "winter", "--format", "tree")),
                         new Step(
+                                "How real is each of them, and where is the real thing met first?",
+                                ExitCode.CLEAN,
+                                List.of("roster", port, "--format", "coverage")),
+                        new Step(
                                 "Is each side whole by itself, aboard and ashore?",
                                 ExitCode.CLEAN,
                                 List.of("check", sides)),
