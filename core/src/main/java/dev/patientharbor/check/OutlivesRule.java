@@ -113,6 +113,7 @@ final class OutlivesRule implements Rule {
                                         + wording.list(
                                                 holders.stream().map(wording::shortName).toList())
                                         + ".")
+                        .with("reached by", wording.path(wiring, held))
                         .with(
                                 "do",
                                 "ask for a Supplier or Provider of it, or give the holder the"
