@@ -1,4 +1,4 @@
-package dev.patientharbor.cli;
+package dev.patientharbor.notation;
 
 import static dev.patientharbor.profiles.Supplies.answers;
 import static dev.patientharbor.profiles.Supplies.asInherited;
@@ -27,7 +27,6 @@ import dev.patientharbor.finding.Severity;
 import dev.patientharbor.model.Grounds;
 import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.Reach;
-import dev.patientharbor.notation.ProfileFiles;
 import dev.patientharbor.plan.AnswerKind;
 import dev.patientharbor.plan.Received;
 import dev.patientharbor.profiles.ProfileSet;
