@@ -79,13 +79,13 @@ final class HiddenRule implements Rule {
                         text + " within " + level,
                         text
                                 + " is bound to "
-                                + broad.declared().supply().words()
+                                + new Wording(set).supply(broad)
                                 + " here, and that does not reach "
                                 + level
                                 + ".")
                 .with(
                         "hidden by",
-                        narrow.declared().supply().words()
+                        new Wording(set).supply(narrow)
                                 + " at "
                                 + narrow.declared().at().text()
                                 + ", in "

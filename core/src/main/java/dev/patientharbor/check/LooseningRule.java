@@ -46,7 +46,7 @@ final class LooseningRule implements Rule {
         Loosening declared = loosening.declared();
         String what =
                 declared.kind().word()
-                        + declared.slot().map(slot -> " of " + slot.text()).orElse("");
+                        + loosening.slot().map(slot -> " of " + set.text(slot)).orElse("");
         if (demand.isEmpty()) {
             return List.of(
                     Finding.of(
@@ -57,7 +57,7 @@ final class LooseningRule implements Rule {
                                             + " loosens the rule "
                                             + what
                                             + ", and inherits none.")
-                            .withAny("rules", inherited(owner))
+                            .withAny("rules", inherited(set, owner))
                             .with("do", "take the line out, or correct it"));
         }
         return List.of(
@@ -74,14 +74,15 @@ final class LooseningRule implements Rule {
                         .with("rule", demand.get().declared().at().text()));
     }
 
-    private static List<String> inherited(ResolvedProfile owner) {
+    private static List<String> inherited(ResolvedSet set, ResolvedProfile owner) {
         return owner.demands().stream()
-                .map(ResolvedDemand::declared)
-                .filter(one -> !owner.declared().terms().demands().contains(one))
+                .filter(one -> !owner.declared().terms().demands().contains(one.declared()))
                 .map(
                         one ->
-                                one.kind().word()
-                                        + one.slot().map(slot -> " of " + slot.text()).orElse(""))
+                                one.declared().kind().word()
+                                        + one.slot()
+                                                .map(slot -> " of " + set.text(slot))
+                                                .orElse(""))
                 .distinct()
                 .toList();
     }

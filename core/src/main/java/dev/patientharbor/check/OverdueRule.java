@@ -26,9 +26,12 @@ final class OverdueRule implements Rule {
             for (ResolvedBinding binding : owner.own()) {
                 Grounds grounds = binding.declared().grounds();
                 if (grounds.isOver(today) && !isInherited(owner, binding)) {
-                    String text = binding.declared().slot().text();
+                    String text =
+                            binding.slot()
+                                    .map(set::text)
+                                    .orElseGet(() -> binding.declared().slot().text());
                     String what =
-                            "The binding of " + text + " to " + binding.declared().supply().words();
+                            "The binding of " + text + " to " + new Wording(set).supply(binding);
                     reporter.report(
                             owner,
                             profile -> Inheritance.holdsFor(binding, profile),

@@ -27,7 +27,7 @@ final class RepeatsRule implements Rule {
         String slot = set.text(repeats.slot());
         String what =
                 repeats.binding()
-                        .map(one -> "binds " + slot + " to " + one.declared().supply().words())
+                        .map(one -> "binds " + slot + " to " + new Wording(set).supply(one))
                         .orElse("has a list of decorators for " + slot);
         return Finding.of(
                         FindingKinds.SAYS_NOTHING_NEW,

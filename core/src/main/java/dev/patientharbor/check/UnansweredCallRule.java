@@ -137,7 +137,7 @@ final class UnansweredCallRule implements Rule {
             String callers =
                     wording.list(wording.shortNames(List.copyOf(call.callers())))
                             + (call.callers().size() == 1 ? " calls it." : " call it.");
-            String supply = call.standIn().declared().supply().words();
+            String supply = wording.supply(call.standIn());
             return Finding.of(
                             FindingKinds.UNANSWERED_CALL,
                             call.standIn().declared().at(),

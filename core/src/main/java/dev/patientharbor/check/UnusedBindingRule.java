@@ -186,7 +186,7 @@ final class UnusedBindingRule implements Rule {
                         "The binding of "
                                 + text
                                 + " to "
-                                + binding.declared().supply().words()
+                                + new Wording(set).supply(binding)
                                 + " is not reached by any entry consumer.");
         return finding.with(
                         "reason",

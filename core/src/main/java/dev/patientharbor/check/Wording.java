@@ -4,9 +4,12 @@ import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.MethodFacts;
 import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.Slot;
+import dev.patientharbor.model.Supply;
 import dev.patientharbor.model.TypeRef;
+import dev.patientharbor.names.Lookup;
 import dev.patientharbor.resolve.Blueprint;
 import dev.patientharbor.resolve.Need;
+import dev.patientharbor.resolve.ResolvedBinding;
 import dev.patientharbor.resolve.ResolvedProfile;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.resolve.SlotTable;
@@ -31,6 +34,19 @@ final class Wording {
 
     String shortName(String binaryName) {
         return set.names().shortName(binaryName);
+    }
+
+    /** What a binding supplies, in a word: a class by its short name. */
+    String supply(ResolvedBinding binding) {
+        Supply supply = binding.declared().supply();
+        Optional<String> name =
+                binding.implementation()
+                        .flatMap(Lookup::facts)
+                        .map(facts -> shortName(facts.name()));
+        if (supply instanceof Supply.Factory factory) {
+            return name.orElse(factory.holder().text()) + '#' + factory.method();
+        }
+        return supply.className().isPresent() ? name.orElseGet(supply::words) : supply.words();
     }
 
     /** {@code forecast(int)}. */

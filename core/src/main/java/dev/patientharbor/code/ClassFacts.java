@@ -113,9 +113,4 @@ public record ClassFacts(
     public boolean isRecord() {
         return superName.filter("java.lang.Record"::equals).isPresent();
     }
-
-    /** Whether it carries that annotation. */
-    public boolean isMarked(String annotation) {
-        return annotations.stream().anyMatch(mark -> mark.type().equals(annotation));
-    }
 }

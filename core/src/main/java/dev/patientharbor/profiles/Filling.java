@@ -17,6 +17,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiFunction;
+import java.util.stream.Stream;
 
 /**
  * What fills a slot, and what is said of it: made by {@link Supplies}, put into a slot by {@link
@@ -207,6 +208,9 @@ public final class Filling {
     }
 
     Binding binding(Slot slot, Names names, Where at) {
+        Stream.concat(named.values().stream(), positional.stream())
+                .filter(Enum.class::isInstance)
+                .forEach(one -> names.classes().add(((Enum<?>) one).getDeclaringClass()));
         Map<String, Given> values = new LinkedHashMap<>();
         named.forEach((name, value) -> values.put(name, GivenValues.of(value, at)));
         With with =

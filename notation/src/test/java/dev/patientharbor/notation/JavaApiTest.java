@@ -6,6 +6,7 @@ import static dev.patientharbor.profiles.Supplies.factory;
 import static dev.patientharbor.profiles.Supplies.fake;
 import static dev.patientharbor.profiles.Supplies.keyedBy;
 import static dev.patientharbor.profiles.Supplies.madeBy;
+import static dev.patientharbor.profiles.Supplies.members;
 import static dev.patientharbor.profiles.Supplies.mock;
 import static dev.patientharbor.profiles.Supplies.none;
 import static dev.patientharbor.profiles.Supplies.object;
@@ -15,6 +16,7 @@ import static dev.patientharbor.profiles.Supplies.sameAs;
 import static dev.patientharbor.profiles.Supplies.stub;
 import static dev.patientharbor.profiles.Supplies.toFill;
 import static dev.patientharbor.profiles.Supplies.value;
+import static java.nio.charset.StandardCharsets.UTF_8;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertThrows;
@@ -24,6 +26,8 @@ import dev.patientharbor.check.IncompleteProfileException;
 import dev.patientharbor.check.Verdict;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.Severity;
+import dev.patientharbor.model.Demand.Kind;
+import dev.patientharbor.model.FillIn;
 import dev.patientharbor.model.Grounds;
 import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.Reach;
@@ -31,9 +35,20 @@ import dev.patientharbor.plan.AnswerKind;
 import dev.patientharbor.plan.Received;
 import dev.patientharbor.profiles.ProfileSet;
 import dev.patientharbor.profiles.SetDefinition;
+import gullwing.crane.CraneShed;
+import gullwing.port.FeeSchedule;
 import gullwing.port.PerTide;
+import gullwing.port.PilotRota;
+import gullwing.port.PortClock;
+import gullwing.port.RadioNotice;
+import gullwing.port.TideGauge;
+import gullwing.port.WeatherFeed;
 import gullwing.quay.ArrivalDesk;
+import gullwing.quay.BridgeWatch;
+import gullwing.quay.FeeBoard;
 import gullwing.quay.RadioRoom;
+import gullwing.trial.CalmFeed;
+import gullwing.trial.FixedTideGauge;
 import gullwing.trial.MemoryBerthLedger;
 import gullwing.works.CachedFeed;
 import gullwing.works.Clocks;
@@ -42,7 +57,12 @@ import gullwing.works.FeeTally;
 import gullwing.works.HarbourLevy;
 import gullwing.works.NightSurcharge;
 import gullwing.works.PaperTicketMaker;
+import gullwing.works.SeasonPilotRota;
+import gullwing.works.TonnageFee;
+import gullwing.works.VhfRadioNotice;
+import gullwing.works.WallClock;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -221,8 +241,170 @@ class JavaApiTest {
 
     private static Set<String> told(Verdict verdict) {
         return verdict.allFindings().stream()
-                .map(one -> one.kind().id() + ' ' + one.message())
+                .map(one -> one.kind().id() + ' ' + one.message().replaceAll(" at \\S+:\\d+", ""))
                 .collect(Collectors.toCollection(TreeSet::new));
+    }
+
+    private static final String REST =
+            """
+            patient-harbor: 1
+            packages: [gullwing.port, gullwing.works, gullwing.trial, gullwing.quay, gullwing.crane]
+            entry: [gullwing.quay.FeeBoard, gullwing.crane.CraneShed, gullwing.quay.BridgeWatch]
+            default-lifetime: fresh
+            fill-in: [sole]
+            may-be-empty: [TicketMaker]
+            areas:
+              yard: { members: [gullwing.crane.**] }
+              crane: { inside: yard, members: [gullwing.crane.CraneShed] }
+            profiles:
+              base:
+                lifetime: shared
+                eager: true
+                bindings:
+                  FeeSchedule: TonnageFee
+                  PilotRota: { class: SeasonPilotRota, constructor: [gullwing.port.PortClock] }
+                  PortClock: WallClock
+                  TideGauge: { stub: FixedTideGauge }
+                  WeatherFeed: { fake: CalmFeed }
+                  RadioNotice: { class: VhfRadioNotice, with: [12, GULL] }
+                  Set<WeatherFeed>@sea: { members: [CalmFeed, WeatherFeed] }
+                  String@names: { value: a, as: stub }
+                within:
+                  crane: { reach: { gauge: { up-to: yard } } }
+                  gullwing.quay.BridgeWatch: { bindings: { WeatherFeed: mock } }
+                rules:
+                  must-be-real: [FeeSchedule]
+                  outermost: { FeeSchedule: NightSurcharge }
+                  lifetimes: { FeeSchedule: shared }
+                decorators: { FeeSchedule: [NightSurcharge] }
+              loose:
+                extends: base
+                bindings:
+                  RadioNotice: { stub: VhfRadioNotice, keep: [with] }
+                  FeeSchedule: { fake: TonnageFee, lifetime: fresh }
+                decorators: { FeeSchedule: { innermost: [HarbourLevy], outermost: [FeeTally] } }
+                rules:
+                  loosen:
+                    must-be-real: { FeeSchedule: a trial }
+                    outermost: { FeeSchedule: a trial }
+                    lifetimes: { FeeSchedule: a trial }
+                  stand-ins: forbidden
+              looser: { extends: loose, rules: { loosen: { stand-ins: a trial } } }
+            """;
+
+    private static void rest(SetDefinition set) {
+        set.code(CLASSES);
+        set.packages(
+                "gullwing.port",
+                "gullwing.works",
+                "gullwing.trial",
+                "gullwing.quay",
+                "gullwing.crane");
+        set.entry(FeeBoard.class, CraneShed.class, BridgeWatch.class);
+        set.lifetime(Lifetime.FRESH);
+        set.fillIn(FillIn.SOLE);
+        set.mayBeEmpty("TicketMaker");
+        set.area("yard").members("gullwing.crane.**");
+        set.area("crane").inside("yard").members(CraneShed.class);
+        set.profile(
+                "base",
+                base -> {
+                    base.lifetime(Lifetime.SHARED);
+                    base.eager(true);
+                    base.fill(FeeSchedule.class, real(TonnageFee.class));
+                    base.fill(
+                            PilotRota.class,
+                            real(SeasonPilotRota.class).byConstructor(PortClock.class));
+                    base.fill(PortClock.class, real(WallClock.class));
+                    base.fill(TideGauge.class, stub(FixedTideGauge.class));
+                    base.fill(WeatherFeed.class, fake(CalmFeed.class));
+                    base.fill(RadioNotice.class, real(VhfRadioNotice.class).withValues(12, "GULL"));
+                    base.fill("Set<WeatherFeed>@sea", members("CalmFeed", "WeatherFeed"));
+                    base.fill(String.class, "names", value("a").asStub());
+                    base.within("crane", crane -> crane.reachUpTo("gauge", "yard"));
+                    base.within(BridgeWatch.class, it -> it.fill(WeatherFeed.class, mock()));
+                    base.rules(
+                            rules ->
+                                    rules.mustBeReal(FeeSchedule.class)
+                                            .outermost(FeeSchedule.class, NightSurcharge.class)
+                                            .lifetime(FeeSchedule.class, Lifetime.SHARED));
+                    base.decorate(FeeSchedule.class, NightSurcharge.class);
+                });
+        set.profile(
+                "loose",
+                loose -> {
+                    loose.extend("base");
+                    loose.fill(RadioNotice.class, stub(VhfRadioNotice.class).keepingValues());
+                    loose.fill(FeeSchedule.class, fake(TonnageFee.class).lifetime(Lifetime.FRESH));
+                    loose.decorators(FeeSchedule.class)
+                            .innermost(HarbourLevy.class)
+                            .outermost(FeeTally.class);
+                    loose.rules(
+                            rules ->
+                                    rules.loosen(Kind.MUST_BE_REAL, FeeSchedule.class, "a trial")
+                                            .loosen(Kind.OUTERMOST, FeeSchedule.class, "a trial")
+                                            .loosen(Kind.LIFETIME, "FeeSchedule", "a trial")
+                                            .standInsForbidden());
+                });
+        set.profile(
+                "looser",
+                it -> {
+                    it.extend("loose");
+                    it.rules(rules -> rules.loosenStandIns("a trial"));
+                });
+    }
+
+    @Test
+    void the_words_that_the_port_does_not_use_are_the_same_in_java_too() {
+        ProfileSet inJava = ProfileSet.define("rest", JavaApiTest::rest);
+        ProfileSet inFile =
+                ProfileFiles.parse(REST.getBytes(UTF_8), "rest", Path.of("")).withCode(CLASSES);
+        assertEquals(told(inFile.check()), told(inJava.check()));
+        assertTrue(told(inJava.check()).toString().contains("rule-broken"));
+        for (String profile : List.of("base", "loose", "looser")) {
+            assertEquals(
+                    inFile.roster(profile).plan().fingerprint(),
+                    inJava.roster(profile).plan().fingerprint());
+        }
+        Received mocked = inJava.roster("base").of("BridgeWatch").need("weather");
+        assertFalse(mocked.isSameAs(inJava.roster("base").of("BridgeWatch").need("gauge")));
+        assertFalse(mocked.is(CalmFeed.class));
+    }
+
+    @Test
+    void values_of_the_caller_are_values_as_a_file_gives_them() {
+        ProfileSet set =
+                ProfileSet.define(
+                        "values",
+                        it -> {
+                            it.entry(Shelf.class);
+                            it.setting("unit", "m");
+                            it.profile(
+                                    "sound",
+                                    p ->
+                                            p.fill(
+                                                    Shelf.class,
+                                                    real(Shelf.class)
+                                                            .with("tags", List.of("a", "$b"))
+                                                            .with("sizes", new int[] {1, 2})
+                                                            .with("ages", Map.of("x", 3))
+                                                            .with("unit", "${unit}")
+                                                            .with("wait", Duration.ofSeconds(2))
+                                                            .with("kind", AnswerKind.REAL)));
+                        });
+        assertEquals(Set.of(), told(set.check()));
+        set.check().requireNothing(Severity.WARNING);
+    }
+
+    /** Takes values of many kinds. */
+    static final class Shelf {
+        Shelf(
+                List<String> tags,
+                int[] sizes,
+                Map<String, Integer> ages,
+                String unit,
+                Duration wait,
+                AnswerKind kind) {}
     }
 
     @Test
