@@ -2,36 +2,44 @@ package dev.patientharbor.code;
 
 import java.util.Set;
 
-/**
- * What is read of a class file beyond its marked declarations.
- *
- * @param methodsOf the classes of which every method is read, those that a file names as factories
- *     or handlers, by short or full name
- * @param lookups the methods whose calls are looked for in bodies, as {@code CLASS#METHOD} with a
- *     short or full class name; bodies are read only if there are any
- * @param constants the methods without parameters, by name, whose constant answer is read
- * @param contracts whether every method of interfaces and abstract classes is read, for answers
- *     that are given for them
- * @param calls the contracts of which it is read who calls which method, by short or full name
- * @param standIns the classes of which it is read which methods only throw, by short or full name
- */
-public record Wanted(
-        Set<String> methodsOf,
-        Set<String> lookups,
-        Set<String> constants,
-        boolean contracts,
-        Set<String> calls,
-        Set<String> standIns) {
+/** What is read of a class file beyond its marked declarations. Immutable. */
+public final class Wanted {
 
     /** Nothing more. */
     public static final Wanted NOTHING = of(false, Set.of());
 
-    public Wanted {
-        methodsOf = Set.copyOf(methodsOf);
-        lookups = Set.copyOf(lookups);
-        constants = Set.copyOf(constants);
-        calls = Set.copyOf(calls);
-        standIns = Set.copyOf(standIns);
+    private final NameSet methodsOf;
+    private final NameSet lookups;
+    private final Set<String> constants;
+    private final boolean contracts;
+    private final NameSet calls;
+    private final NameSet standIns;
+
+    /**
+     * @param methodsOf the classes of which every method is read, those that a file names as
+     *     factories or handlers, by short or full name
+     * @param lookups the methods whose calls are looked for in bodies, as {@code CLASS#METHOD} with
+     *     a short or full class name; bodies are read only if there are any
+     * @param constants the methods without parameters, by name, whose constant answer is read
+     * @param contracts whether every method of interfaces and abstract classes is read, for answers
+     *     that are given for them
+     * @param calls the contracts of which it is read who calls which method, by short or full name
+     * @param standIns the classes of which it is read which methods only throw, by short or full
+     *     name
+     */
+    public Wanted(
+            Set<String> methodsOf,
+            Set<String> lookups,
+            Set<String> constants,
+            boolean contracts,
+            Set<String> calls,
+            Set<String> standIns) {
+        this.methodsOf = new NameSet(methodsOf);
+        this.lookups = new NameSet(lookups);
+        this.constants = Set.copyOf(constants);
+        this.contracts = contracts;
+        this.calls = new NameSet(calls);
+        this.standIns = new NameSet(standIns);
     }
 
     /** The methods of contracts, or the calls of some lookup methods, and nothing more. */
@@ -45,7 +53,7 @@ public record Wanted(
     }
 
     boolean wantsMethodsOf(String binaryName, boolean isAbstract) {
-        return contracts && isAbstract || fitsAny(methodsOf, binaryName);
+        return contracts && isAbstract || methodsOf.fits(binaryName);
     }
 
     boolean wantsBodies() {
@@ -57,34 +65,18 @@ public record Wanted(
     }
 
     boolean isCalled(String binaryName) {
-        return fitsAny(calls, binaryName);
+        return calls.fits(binaryName);
     }
 
     boolean isStandIn(String binaryName) {
-        return fitsAny(standIns, binaryName);
+        return standIns.fits(binaryName);
     }
 
     boolean isLookup(String binaryName, String method) {
-        return fitsAny(lookups, binaryName + '#' + method);
+        return lookups.fits(binaryName + '#' + method);
     }
 
     boolean isConstant(String method, String descriptor) {
         return constants.contains(method) && descriptor.startsWith("()");
-    }
-
-    /** A short name fits a class of any package. */
-    private static boolean fitsAny(Set<String> names, String binaryName) {
-        if (names.isEmpty()) {
-            return false;
-        }
-        String dotted = binaryName.replace('$', '.');
-        for (String name : names) {
-            String wanted = name.replace('$', '.');
-            int before = dotted.length() - wanted.length() - 1;
-            if (dotted.endsWith(wanted) && (before < 0 || dotted.charAt(before) == '.')) {
-                return true;
-            }
-        }
-        return false;
     }
 }
