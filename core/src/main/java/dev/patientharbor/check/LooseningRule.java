@@ -4,12 +4,11 @@ import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.model.Loosening;
 import dev.patientharbor.names.Lookup;
-import dev.patientharbor.resolve.ResolvedDemand;
 import dev.patientharbor.resolve.ResolvedLoosening;
 import dev.patientharbor.resolve.ResolvedProfile;
+import dev.patientharbor.resolve.ResolvedProfile.Loosened;
 import dev.patientharbor.resolve.ResolvedSet;
 import java.util.List;
-import java.util.Optional;
 
 /** Notes rules that a profile loosens, with the reason; tells those that it does not inherit. */
 final class LooseningRule implements Rule {
@@ -17,27 +16,21 @@ final class LooseningRule implements Rule {
     @Override
     public void check(ResolvedSet set, Reporter reporter) {
         for (ResolvedProfile owner : set.profiles()) {
-            owner.loosened()
-                    .forEach(
-                            (loosening, demand) ->
-                                    finding(set, owner, loosening, demand)
-                                            .forEach(
-                                                    one ->
-                                                            reporter.report(
-                                                                    owner,
-                                                                    profile ->
-                                                                            profile.isOrExtends(
-                                                                                    owner.number()),
-                                                                    List.of(),
-                                                                    one)));
+            for (Loosened one : owner.loosened()) {
+                for (Finding finding : findings(set, owner, one)) {
+                    reporter.report(
+                            owner,
+                            profile -> profile.isOrExtends(owner.number()),
+                            List.of(),
+                            finding);
+                }
+            }
         }
     }
 
-    private static List<Finding> finding(
-            ResolvedSet set,
-            ResolvedProfile owner,
-            ResolvedLoosening loosening,
-            Optional<ResolvedDemand> demand) {
+    private static List<Finding> findings(
+            ResolvedSet set, ResolvedProfile owner, Loosened loosened) {
+        ResolvedLoosening loosening = loosened.loosening();
         List<Lookup> unknown =
                 loosening.names().stream().filter(one -> one.facts().isEmpty()).toList();
         if (!unknown.isEmpty()) {
@@ -47,7 +40,7 @@ final class LooseningRule implements Rule {
         String what =
                 declared.kind().word()
                         + loosening.slot().map(slot -> " of " + set.text(slot)).orElse("");
-        if (demand.isEmpty()) {
+        if (loosened.rule().isEmpty()) {
             return List.of(
                     Finding.of(
                                     FindingKinds.NOTHING_TO_CHANGE,
@@ -71,7 +64,7 @@ final class LooseningRule implements Rule {
                                         + ": "
                                         + declared.because()
                                         + ".")
-                        .with("rule", demand.get().declared().at().text()));
+                        .with("rule", loosened.rule().get().declared().at().text()));
     }
 
     private static List<String> inherited(ResolvedSet set, ResolvedProfile owner) {

@@ -7,7 +7,6 @@ import dev.patientharbor.model.Profile;
 import dev.patientharbor.model.Written;
 import java.util.ArrayList;
 import java.util.BitSet;
-import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -32,8 +31,7 @@ public final class ResolvedProfile {
     private final Optional<Said<Boolean>> eager;
     private final Layers layers;
     private final List<ResolvedDemand> demands = new ArrayList<>();
-    private final Map<ResolvedLoosening, Optional<ResolvedDemand>> loosened =
-            new IdentityHashMap<>();
+    private final List<Loosened> loosened = new ArrayList<>();
     private final List<ResolvedExpectation> expectations;
 
     /** A decorator that is dropped where it is not. */
@@ -41,6 +39,9 @@ public final class ResolvedProfile {
 
     /** Parents that say different things of a slot, and no word since. */
     public record Clash(int slot, int meet, List<Where> words) {}
+
+    /** A rule that is loosened, and the rule of a parent that it is, if one is inherited. */
+    public record Loosened(ResolvedLoosening loosening, Optional<ResolvedDemand> rule) {}
 
     /**
      * A word that says what is inherited anyway.
@@ -105,7 +106,7 @@ public final class ResolvedProfile {
             parent.demands.stream().filter(one -> !demands.contains(one)).forEach(demands::add);
         }
         for (ResolvedLoosening one : words.loosenings()) {
-            loosened.put(one, demands.stream().filter(one::loosens).findFirst());
+            loosened.add(new Loosened(one, demands.stream().filter(one::loosens).findFirst()));
         }
         demands.removeIf(
                 demand -> words.loosenings().stream().anyMatch(one -> one.loosens(demand)));
@@ -144,8 +145,8 @@ public final class ResolvedProfile {
         return demands;
     }
 
-    /** The rules that it loosens, each with that of a parent, if it inherits one. */
-    public Map<ResolvedLoosening, Optional<ResolvedDemand>> loosened() {
+    /** The rules that it loosens, in order. */
+    public List<Loosened> loosened() {
         return loosened;
     }
 
