@@ -138,8 +138,8 @@ class RemediesTest {
         for (ProfileVerdict profile : one.profiles()) {
             if (!profile.isPartial()) {
                 assertEquals(
-                        one.plan(profile.name()).fingerprint(),
-                        other.plan(profile.name()).fingerprint(),
+                        one.roster(profile.name()).fingerprint(),
+                        other.roster(profile.name()).fingerprint(),
                         profile.name());
                 assertEquals(
                         profile.complete().orElseThrow(), other.complete(profile.name()), apart);

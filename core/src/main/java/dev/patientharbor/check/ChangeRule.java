@@ -20,11 +20,7 @@ final class ChangeRule implements Rule {
     public void check(ResolvedSet set, Reporter reporter) {
         for (ResolvedProfile owner : set.profiles()) {
             for (ResolvedBinding binding : owner.changesNothing()) {
-                reporter.report(
-                        owner,
-                        profile -> profile.isOrExtends(owner.number()),
-                        List.of(),
-                        changesNothing(set, binding));
+                reporter.report(owner, List.of(), changesNothing(set, binding));
             }
             for (ResolvedBinding binding : owner.own()) {
                 boolean leftOpen = binding.declared().supply() instanceof Supply.ToFill;

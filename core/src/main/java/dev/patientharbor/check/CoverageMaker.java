@@ -8,7 +8,7 @@ import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.Written;
 import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.AnswerKind;
-import dev.patientharbor.plan.Plan;
+import dev.patientharbor.plan.Roster;
 import dev.patientharbor.plan.Row;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.resolve.SlotTable;
@@ -23,7 +23,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 
-/** Works out how real each environment is, from the plans. */
+/** Works out how real each environment is, from the rosters. */
 final class CoverageMaker {
 
     private static final Set<AnswerKind> REAL =
@@ -56,13 +56,13 @@ final class CoverageMaker {
         ordered.addAll(checked);
         CoverageMaker maker = new CoverageMaker(List.copyOf(ordered));
         for (int i = 0; i < maker.profiles.size(); i++) {
-            maker.add(verdict.plan(maker.profiles.get(i)), i);
+            maker.add(verdict.roster(maker.profiles.get(i)), i);
         }
         return maker.coverage(sides);
     }
 
-    private void add(Plan plan, int profile) {
-        for (Row row : plan.rows()) {
+    private void add(Roster roster, int profile) {
+        for (Row row : roster.rows()) {
             add(row, row.slot(), row.answer(), profile);
         }
     }

@@ -34,11 +34,7 @@ final class DecoratorRule implements Rule {
                 }
             }
             for (ResolvedProfile.DropsNothing one : owner.dropsNothing()) {
-                reporter.report(
-                        owner,
-                        profile -> profile.isOrExtends(owner.number()),
-                        List.of(),
-                        dropsNothing(set, wording, one.dropped()));
+                reporter.report(owner, List.of(), dropsNothing(set, wording, one.dropped()));
             }
         }
         for (Wiring wiring : set.checked()) {

@@ -32,11 +32,7 @@ final class DemandRule implements Rule {
                 for (Lookup name : demand.names()) {
                     boolean own = owner.declared().terms().demands().contains(demand.declared());
                     if (own && name.facts().isEmpty()) {
-                        reporter.report(
-                                owner,
-                                profile -> profile.isOrExtends(owner.number()),
-                                List.of(),
-                                NamesRule.finding(set, name));
+                        reporter.report(owner, List.of(), NamesRule.finding(set, name));
                     }
                 }
             }

@@ -18,11 +18,7 @@ final class LooseningRule implements Rule {
         for (ResolvedProfile owner : set.profiles()) {
             for (Loosened one : owner.loosened()) {
                 for (Finding finding : findings(set, owner, one)) {
-                    reporter.report(
-                            owner,
-                            profile -> profile.isOrExtends(owner.number()),
-                            List.of(),
-                            finding);
+                    reporter.report(owner, List.of(), finding);
                 }
             }
         }

@@ -35,11 +35,7 @@ final class NamesRule implements Rule {
             for (ResolvedDecoration decoration : owner.ownDecorations()) {
                 for (Lookup name : decoration.names()) {
                     if (name.facts().isEmpty()) {
-                        reporter.report(
-                                owner,
-                                profile -> profile.isOrExtends(owner.number()),
-                                List.of(),
-                                finding(set, name));
+                        reporter.report(owner, List.of(), finding(set, name));
                     }
                 }
                 for (ResolvedDecorator decorator : decoration.all()) {

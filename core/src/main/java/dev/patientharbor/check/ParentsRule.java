@@ -21,7 +21,6 @@ final class ParentsRule implements Rule {
             for (Written parent : owner.unknownParents()) {
                 reporter.report(
                         owner,
-                        profile -> profile.isOrExtends(owner.number()),
                         List.of(),
                         Finding.of(
                                         FindingKinds.UNKNOWN_PROFILE,

@@ -82,6 +82,11 @@ final class Reporter {
         }
     }
 
+    /** The same with what holds wherever it is inherited. */
+    void report(ResolvedProfile owner, List<Integer> slots, Finding finding) {
+        report(owner, heir -> true, slots, finding);
+    }
+
     /** The profiles that are checked, by each profile that they are or extend. */
     private List<List<Wiring>> heirs() {
         if (heirs.isEmpty()) {

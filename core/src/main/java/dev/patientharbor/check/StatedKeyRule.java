@@ -14,7 +14,6 @@ final class StatedKeyRule implements Rule {
         for (Unstated one : set.unstatedKeys()) {
             reporter.report(
                     set.profiles().get(one.owner()),
-                    profile -> profile.isOrExtends(one.owner()),
                     List.of(),
                     Finding.of(
                                     FindingKinds.KEY_UNSTATED,

@@ -7,10 +7,12 @@ import dev.patientharbor.finding.NearNames;
 import dev.patientharbor.finding.Severity;
 import dev.patientharbor.finding.Where;
 import dev.patientharbor.names.ClassNames;
-import dev.patientharbor.plan.Plan;
-import dev.patientharbor.resolve.PlanMaker;
+import dev.patientharbor.plan.Assembly;
+import dev.patientharbor.plan.Roster;
+import dev.patientharbor.resolve.AssemblyMaker;
 import dev.patientharbor.resolve.ResolvedProfile;
 import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.resolve.RosterMaker;
 import dev.patientharbor.resolve.Wiring;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -18,6 +20,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.BiFunction;
 import java.util.stream.Stream;
 
 /**
@@ -215,12 +218,30 @@ public final class Verdict {
      *
      * @throws IllegalArgumentException if there is no such profile, or it is partial
      */
-    public Plan plan(String profile) {
+    public Roster roster(String profile) {
+        return resolved(profile, RosterMaker::roster);
+    }
+
+    /**
+     * How the objects of a profile are made.
+     *
+     * @throws IncompleteProfileException if it is not complete, with all that is wrong
+     * @throws IllegalArgumentException if there is no such profile, or it is partial
+     */
+    public Assembly assembly(String profile) {
+        requireComplete(profile);
+        return resolved(profile, AssemblyMaker::assembly);
+    }
+
+    /** Asks the side on which a profile is checked; one thread at a time, for it may read on. */
+    private <T> T resolved(String profile, BiFunction<ResolvedSet, Wiring, T> question) {
         int number = profiles.indexOf(find(profile));
         for (ResolvedSet side : sides) {
             Optional<Wiring> wiring = side.wirings().get(number);
             if (wiring.isPresent()) {
-                return PlanMaker.plan(side, wiring.get());
+                synchronized (side) {
+                    return question.apply(side, wiring.get());
+                }
             }
         }
         throw new IllegalArgumentException("the profile " + profile + " is partial");
@@ -254,6 +275,11 @@ public final class Verdict {
             }
         }
         return new Verdict(sides, names, findings, suppressed, profiles, some, faults);
+    }
+
+    /** Whether a class of that binary name is in the code that was read. */
+    public boolean knows(String binaryName) {
+        return sides.stream().anyMatch(side -> side.code().inCode(binaryName));
     }
 
     /**

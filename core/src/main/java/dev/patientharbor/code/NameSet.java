@@ -37,6 +37,16 @@ final class NameSet {
         return false;
     }
 
+    /** Whether all names of another one are in this one too, as they are written. */
+    boolean covers(NameSet other) {
+        return other.byLastPart.entrySet().stream()
+                .allMatch(
+                        one ->
+                                byLastPart
+                                        .getOrDefault(one.getKey(), List.of())
+                                        .containsAll(one.getValue()));
+    }
+
     private static String lastPart(String dotted) {
         return dotted.substring(dotted.lastIndexOf('.') + 1);
     }

@@ -47,6 +47,17 @@ public final class Wanted {
         return new Wanted(Set.of(), lookups, Set.of(), contracts, Set.of(), Set.of());
     }
 
+    /**
+     * Whether what is read for this answers another one as well, but for calls that stand-ins may
+     * not answer.
+     */
+    public boolean covers(Wanted other) {
+        return methodsOf.covers(other.methodsOf)
+                && lookups.covers(other.lookups)
+                && constants.containsAll(other.constants)
+                && (contracts || !other.contracts);
+    }
+
     /** What of this concerns classes that are no user's. */
     Wanted ofJdk() {
         return of(contracts, Set.of());

@@ -61,6 +61,47 @@ public record Declaration(
         }
     }
 
+    /** The same about other places of code. */
+    public Declaration withCode(List<Written> places) {
+        return new Declaration(
+                title,
+                places,
+                settings,
+                packages,
+                entry,
+                order,
+                consumers,
+                defaultLifetime,
+                marks,
+                mayBeEmpty,
+                fillIn,
+                strictness,
+                areas,
+                profiles,
+                at);
+    }
+
+    /** The same with other profiles and entry consumers; nothing is said of their order. */
+    public Declaration withProfiles(
+            List<Profile> others, List<Written> entries, List<StatedConsumer> stated) {
+        return new Declaration(
+                title,
+                code,
+                settings,
+                packages,
+                entries,
+                List.of(),
+                stated,
+                defaultLifetime,
+                marks,
+                mayBeEmpty,
+                fillIn,
+                strictness,
+                areas,
+                others,
+                at);
+    }
+
     /** Everything that its profiles bind, at whatever level. */
     public Stream<Binding> bindings() {
         return profiles.stream()

@@ -26,4 +26,9 @@ public record Profile(
         parents = List.copyOf(parents);
         within = List.copyOf(within);
     }
+
+    /** The same, there to be extended only. */
+    public Profile asPartial() {
+        return new Profile(name, true, parents, terms, words, within, at);
+    }
 }

@@ -17,20 +17,53 @@ import java.util.TreeSet;
  */
 public final class Roster {
 
-    private final Plan plan;
+    private final String profile;
+    private final List<Row> rows;
+    private final List<Passed> passed;
+    private final boolean eager;
 
-    Roster(Plan plan) {
-        this.plan = plan;
+    /**
+     * @param profile the name of the profile
+     * @param rows one for each need that is reached from the entry consumers, in the order of
+     *     {@link Row#ORDER}
+     * @param passed the parameters of handlers that their callers pass
+     * @param eager whether everything is made at the start, rather than when it is first needed
+     */
+    public Roster(String profile, List<Row> rows, List<Passed> passed, boolean eager) {
+        this.profile = profile;
+        this.rows = List.copyOf(rows);
+        this.passed = List.copyOf(passed);
+        this.eager = eager;
     }
 
-    /** What it reads from. */
-    public Plan plan() {
-        return plan;
+    /** The name of the profile. */
+    public String profile() {
+        return profile;
+    }
+
+    /** One for each need that is reached from the entry consumers, sorted. */
+    public List<Row> rows() {
+        return rows;
+    }
+
+    /** The parameters of handlers that their callers pass. */
+    public List<Passed> passed() {
+        return passed;
+    }
+
+    /** Whether everything is made at the start, rather than when it is first needed. */
+    public boolean eager() {
+        return eager;
+    }
+
+    /** A short text that is equal for equal decisions, wherever they were made. */
+    public String fingerprint() {
+        return Fingerprint.of(rows, eager);
     }
 
     /** The consumers that need something, sorted: binary names, and names of what is no class. */
     public List<String> consumers() {
-        return List.copyOf(new TreeSet<>(plan.rows().stream().map(row -> row.consumer()).toList()));
+        return List.copyOf(new TreeSet<>(rows.stream().map(row -> row.consumer()).toList()));
     }
 
     /**
@@ -66,13 +99,13 @@ public final class Roster {
                                     ? "there is no consumer " + consumer + " that needs something"
                                     : "several consumers are called " + consumer)
                             + " in "
-                            + plan.profile()
+                            + profile
                             + (near.isEmpty() ? "" : "; near: " + String.join(", ", near)));
         }
         return new Receiver(
-                plan.profile(),
+                profile,
                 meant.get(0),
-                plan.rows().stream().filter(row -> row.consumer().equals(meant.get(0))).toList());
+                rows.stream().filter(row -> row.consumer().equals(meant.get(0))).toList());
     }
 
     static String shortName(String binaryName) {

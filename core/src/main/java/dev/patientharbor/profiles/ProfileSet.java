@@ -11,16 +11,19 @@ import dev.patientharbor.model.Circumstances;
 import dev.patientharbor.model.Declaration;
 import dev.patientharbor.model.Settings;
 import dev.patientharbor.model.Written;
-import dev.patientharbor.plan.Plan;
 import dev.patientharbor.plan.Roster;
 import java.nio.file.Path;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Consumer;
+import java.util.stream.Collectors;
 
 /**
  * A declared set of profiles with the code that it is about: from a file, or said in Java.
@@ -133,6 +136,25 @@ public final class ProfileSet {
     }
 
     /**
+     * The same code and settings with another declaration. What was read is not read again unless
+     * more must be known of it.
+     *
+     * @param names the classes that are named beside
+     */
+    ProfileSet declaring(Declaration other, Names names) {
+        List<Written> more = LoadedFrom.places(unknown(names.classes()), other.at());
+        List<CodeRoot> roots = new ArrayList<>(code);
+        more.forEach(one -> roots.add(new CodeRoot(one, Path.of(one.text()))));
+        List<Written> all = new ArrayList<>(other.code());
+        all.addAll(more);
+        ProfileSet changed = new ProfileSet(other.withCode(all), roots, sides, settings, findings);
+        if (more.isEmpty() && WhatToRead.of(declared).covers(WhatToRead.of(other))) {
+            changed.read = read();
+        }
+        return changed;
+    }
+
+    /**
      * Who receives what in a profile that is complete.
      *
      * @throws IncompleteProfileException if it is not, with all that is wrong
@@ -141,7 +163,7 @@ public final class ProfileSet {
     public Plan plan(String profile) {
         Verdict verdict = check();
         verdict.requireComplete(profile);
-        return verdict.plan(profile);
+        return new Plan(this, verdict, profile);
     }
 
     /**
@@ -150,7 +172,7 @@ public final class ProfileSet {
      * @throws IllegalArgumentException if there is no such profile, or it is partial
      */
     public Roster roster(String profile) {
-        return check().plan(profile).roster();
+        return check().roster(profile);
     }
 
     /** What was declared. */
@@ -178,6 +200,20 @@ public final class ProfileSet {
         return check(LocalDate.now());
     }
 
+    private Set<Class<?>> unknown(Set<Class<?>> classes) {
+        Verdict known = check();
+        return classes.stream()
+                .filter(one -> !known.knows(one.getName()))
+                .collect(Collectors.toCollection(LinkedHashSet::new));
+    }
+
+    private synchronized Optional<CodePlaces> read() {
+        if (read.isEmpty()) {
+            read = Optional.of(CodeReader.readPlaces(code, WhatToRead.of(declared)));
+        }
+        return read;
+    }
+
     /**
      * Checks every profile.
      *
@@ -185,14 +221,12 @@ public final class ProfileSet {
      */
     public synchronized Verdict check(LocalDate today) {
         if (answered.filter(one -> one.day().equals(today)).isEmpty()) {
-            if (read.isEmpty()) {
-                read = Optional.of(CodeReader.readPlaces(code, WhatToRead.of(declared)));
-            }
+            CodePlaces places = read().orElseThrow();
             Circumstances circumstances = new Circumstances(settings, today, findings);
             Verdict verdict =
                     sides
-                            ? Checker.check(declared, read.get(), circumstances)
-                            : Checker.check(declared, read.get().whole(), circumstances);
+                            ? Checker.check(declared, places, circumstances)
+                            : Checker.check(declared, places.whole(), circumstances);
             answered = Optional.of(new Answered(today, verdict));
         }
         return answered.get().verdict();

@@ -2,9 +2,11 @@ package dev.patientharbor.resolve;
 
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.ExecutableFacts;
+import dev.patientharbor.model.Given;
 import dev.patientharbor.model.TypeRef.ClassType;
 import dev.patientharbor.resolve.BuildFault.Reason;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -14,6 +16,8 @@ import java.util.Optional;
  * @param type the class with its type arguments
  * @param method the method that makes it; empty for a constructor
  * @param makes the class that the method says it returns
+ * @param executable the constructor or the method; empty where there is none that could be read
+ * @param values what its parameters are given, by their places from 0: those are no needs
  * @param needs what it asks for, in order of construction; nothing if it cannot be built
  * @param fault why it cannot be built
  */
@@ -22,6 +26,8 @@ public record Blueprint(
         ClassType type,
         Optional<String> method,
         Optional<String> makes,
+        Optional<ExecutableFacts> executable,
+        Map<Integer, Given> values,
         List<Need> needs,
         Optional<BuildFault> fault) {
     public Blueprint {
@@ -29,15 +35,38 @@ public record Blueprint(
     }
 
     static Blueprint byConstructor(
-            ClassFacts facts, ClassType type, List<Need> needs, Optional<BuildFault> fault) {
-        return new Blueprint(facts, type, Optional.empty(), Optional.empty(), needs, fault);
+            ClassFacts facts,
+            ClassType type,
+            Optional<ExecutableFacts> constructor,
+            List<Need> needs,
+            Optional<BuildFault> fault) {
+        return new Blueprint(
+                facts,
+                type,
+                Optional.empty(),
+                Optional.empty(),
+                constructor,
+                Map.of(),
+                needs,
+                fault);
     }
 
     /** An object that a method of a class makes. */
     static Blueprint byMethod(
-            ClassFacts facts, String method, List<Need> needs, Optional<BuildFault> fault) {
+            ClassFacts facts,
+            String method,
+            Optional<ExecutableFacts> executable,
+            List<Need> needs,
+            Optional<BuildFault> fault) {
         return new Blueprint(
-                facts, facts.asType().raw(), Optional.of(method), Optional.empty(), needs, fault);
+                facts,
+                facts.asType().raw(),
+                Optional.of(method),
+                Optional.empty(),
+                executable,
+                Map.of(),
+                needs,
+                fault);
     }
 
     /**
@@ -45,17 +74,22 @@ public record Blueprint(
      */
     static Blueprint ofNoMethod(ClassFacts facts, String method, List<ExecutableFacts> found) {
         Reason reason = found.isEmpty() ? Reason.NO_SUCH_METHOD : Reason.SEVERAL_METHODS;
-        return byMethod(facts, method, List.of(), Optional.of(new BuildFault(reason, found)));
+        return byMethod(
+                facts,
+                method,
+                Optional.empty(),
+                List.of(),
+                Optional.of(new BuildFault(reason, found)));
     }
 
-    /** The same with other needs. */
-    Blueprint withNeeds(List<Need> others) {
-        return new Blueprint(facts, type, method, makes, others, fault);
+    /** The same with some parameters given, and the needs that are left. */
+    Blueprint given(Map<Integer, Given> byPlace, List<Need> left) {
+        return new Blueprint(facts, type, method, makes, executable, byPlace, left, fault);
     }
 
     /** The same, and what the method says it returns. */
     Blueprint making(Optional<String> className) {
-        return new Blueprint(facts, type, method, className, needs, fault);
+        return new Blueprint(facts, type, method, className, executable, values, needs, fault);
     }
 
     /** What makes it, as programs read it: a class, or {@code Class#method}. */

@@ -29,11 +29,16 @@ final class Blueprints {
         return known;
     }
 
+    /** The marked members of a class that is built. */
+    List<NeedReader.Marked> marked(Blueprint blueprint) {
+        return needs.marked(blueprint.facts(), blueprint.type());
+    }
+
     /** The blueprint of a class, the constructor chosen by its erased parameter types. */
     Blueprint of(ClassFacts facts, ClassType type, Optional<List<String>> constructor) {
         ConstructorChoice choice = ConstructorChoice.of(facts, constructor, marks);
         List<Need> all =
                 choice.constructor().map(one -> needs.needs(facts, type, one)).orElse(List.of());
-        return Blueprint.byConstructor(facts, type, all, choice.fault());
+        return Blueprint.byConstructor(facts, type, choice.constructor(), all, choice.fault());
     }
 }

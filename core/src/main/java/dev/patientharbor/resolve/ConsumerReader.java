@@ -52,7 +52,8 @@ final class ConsumerReader {
         }
         ClassFacts itself = ClassFacts.named(thing.name().text());
         Blueprint blueprint =
-                Blueprint.byConstructor(itself, itself.asType(), all, Optional.empty());
+                Blueprint.byConstructor(
+                        itself, itself.asType(), Optional.empty(), all, Optional.empty());
         return new ResolvedConsumer(
                 thing, lookups, Optional.of(blueprint), false, List.of(), List.of());
     }
@@ -88,7 +89,13 @@ final class ConsumerReader {
                 asked.add(parameter);
             }
         }
-        Blueprint blueprint = Blueprint.byMethod(holder, handler.method(), asked, Optional.empty());
+        Blueprint blueprint =
+                Blueprint.byMethod(
+                        holder,
+                        handler.method(),
+                        Optional.of(found.get(0)),
+                        asked,
+                        Optional.empty());
         boolean needsObject = !Modifier.isStatic(found.get(0).access());
         return new ResolvedConsumer(
                 handler, List.of(lookup), Optional.of(blueprint), needsObject, passed, left);

@@ -36,7 +36,7 @@ final class FactoryReader {
             all.add(object(holder));
         }
         all.addAll(needs.parameters(found.get(0)));
-        return Blueprint.byMethod(holder, method, all, Optional.empty())
+        return Blueprint.byMethod(holder, method, Optional.of(found.get(0)), all, Optional.empty())
                 .making(returned(holder, method).map(ClassType::name));
     }
 

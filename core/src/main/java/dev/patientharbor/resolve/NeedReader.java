@@ -12,6 +12,7 @@ import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.TypeRef.ClassType;
 import dev.patientharbor.model.TypeRef.Wildcard;
 import dev.patientharbor.plan.NeedPlace;
+import dev.patientharbor.plan.Site;
 import dev.patientharbor.types.Carrier;
 import dev.patientharbor.types.Generics;
 import java.lang.reflect.Modifier;
@@ -50,10 +51,42 @@ final class NeedReader {
         addParameters(constructor, chain.get(0).variables(), needs, NeedPlace::constructor);
         for (int i = chain.size() - 1; i >= 0; i--) {
             addFields(chain.get(i), needs);
-            addMethods(chain, i, needs);
+            for (ExecutableFacts method : markedMethods(chain, i)) {
+                String nameAndTypes = nameAndTypes(method);
+                addParameters(
+                        method,
+                        chain.get(i).variables(),
+                        needs,
+                        index -> NeedPlace.method(nameAndTypes, index));
+            }
             addLookups(chain.get(i).facts(), needs);
         }
         return needs;
+    }
+
+    /** A marked member, and how many needs it has. */
+    record Marked(String owner, Site.Kind kind, String name, String descriptor, int needs) {}
+
+    /** The marked fields and methods, in the order of their needs. */
+    List<Marked> marked(ClassFacts facts, ClassType type) {
+        List<Marked> marked = new ArrayList<>();
+        List<Member> chain = chain(facts, open(facts, type));
+        for (int i = chain.size() - 1; i >= 0; i--) {
+            String owner = chain.get(i).facts().name();
+            for (FieldFacts field : markedFields(chain.get(i))) {
+                marked.add(new Marked(owner, Site.Kind.FIELD, field.name(), "", 1));
+            }
+            for (ExecutableFacts method : markedMethods(chain, i)) {
+                marked.add(
+                        new Marked(
+                                owner,
+                                Site.Kind.METHOD,
+                                method.name(),
+                                method.descriptor(),
+                                method.parameterTypes().size()));
+            }
+        }
+        return marked;
     }
 
     /** A raw type asks for whatever its type parameters allow. */
@@ -122,29 +155,36 @@ final class NeedReader {
     }
 
     private void addFields(Member member, List<Need> needs) {
-        for (FieldFacts field : member.facts().fields()) {
-            if (marks.isInject(field.annotations()) && !Modifier.isStatic(field.access())) {
-                add(
-                        needs,
-                        NeedPlace.field(field.name()),
-                        field.name(),
-                        field.type().bind(member.variables()),
-                        field.annotations());
-            }
+        for (FieldFacts field : markedFields(member)) {
+            add(
+                    needs,
+                    NeedPlace.field(field.name()),
+                    field.name(),
+                    field.type().bind(member.variables()),
+                    field.annotations());
         }
     }
 
-    private void addMethods(List<Member> chain, int index, List<Need> needs) {
-        Member member = chain.get(index);
-        for (ExecutableFacts method : member.facts().methods()) {
+    private List<FieldFacts> markedFields(Member member) {
+        List<FieldFacts> found = new ArrayList<>(0);
+        for (FieldFacts field : member.facts().fields()) {
+            if (marks.isInject(field.annotations()) && !Modifier.isStatic(field.access())) {
+                found.add(field);
+            }
+        }
+        return found;
+    }
+
+    private List<ExecutableFacts> markedMethods(List<Member> chain, int index) {
+        List<ExecutableFacts> found = new ArrayList<>(0);
+        for (ExecutableFacts method : chain.get(index).facts().methods()) {
             if (marks.isInject(method.annotations())
                     && !Modifier.isStatic(method.access())
                     && !isOverridden(method, chain, index)) {
-                String nameAndTypes = nameAndTypes(method);
-                addParameters(
-                        method, member.variables(), needs, i -> NeedPlace.method(nameAndTypes, i));
+                found.add(method);
             }
         }
+        return found;
     }
 
     private static boolean isOverridden(ExecutableFacts method, List<Member> chain, int index) {

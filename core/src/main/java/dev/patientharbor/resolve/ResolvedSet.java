@@ -3,6 +3,7 @@ package dev.patientharbor.resolve;
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.CodeIndex;
 import dev.patientharbor.model.Declaration;
+import dev.patientharbor.model.Settings;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.TypeRef.ClassType;
@@ -21,6 +22,7 @@ import java.util.Set;
  * All profiles, decided.
  *
  * @param declared what was declared
+ * @param settings what settings in values stand for
  * @param side the code that is seen, and by which profiles
  * @param names class names as people write and read them
  * @param slots the numbers of the slots
@@ -42,6 +44,7 @@ import java.util.Set;
  */
 public record ResolvedSet(
         Declaration declared,
+        Settings settings,
         Side side,
         ClassNames names,
         SlotTable slots,

@@ -37,11 +37,13 @@ public final class Resolver {
     private final FilledIn filledIn;
     private final List<Lookup> otherNames = new ArrayList<>();
     private final StatedKeys statedKeys;
+    private final Settings settings;
     private final WordsResolver words;
     private final ConsumerReader consumers;
 
     private Resolver(Declaration set, Side side, Settings settings) {
         this.set = set;
+        this.settings = settings;
         this.side = side;
         code = side.code();
         names = new ClassNames(code, set);
@@ -108,6 +110,7 @@ public final class Resolver {
         Set<TypeRef> emptyAllowed = emptyAllowed();
         return new ResolvedSet(
                 set,
+                settings,
                 side,
                 names,
                 slots,

@@ -70,6 +70,10 @@ final class SlotFiller {
         return finder;
     }
 
+    Blueprints blueprints() {
+        return blueprints;
+    }
+
     /** What stands in a seat, which is a slot at a level. */
     Outcome fill(int seat, ResolvedProfile profile) {
         int level = slots.level(seat);
@@ -137,7 +141,11 @@ final class SlotFiller {
             return Outcome.object(
                     Optional.empty(),
                     Blueprint.byMethod(
-                            maker, "get", List.of(factories.object(maker)), Optional.empty()),
+                            maker,
+                            "get",
+                            Optional.empty(),
+                            List.of(factories.object(maker)),
+                            Optional.empty()),
                     decorators);
         }
         if (decorators.isEmpty()) {

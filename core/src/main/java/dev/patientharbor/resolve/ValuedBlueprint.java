@@ -66,7 +66,7 @@ record ValuedBlueprint(Blueprint blueprint, List<ValueFault> faults) {
                                         need.place().kind() != NeedPlace.Kind.CONSTRUCTOR
                                                 || !byIndex.containsKey(need.place().index()))
                         .toList();
-        return new ValuedBlueprint(plain.withNeeds(needs), faults);
+        return new ValuedBlueprint(plain.given(byIndex, needs), faults);
     }
 
     /** A value for a contract of a value type. */

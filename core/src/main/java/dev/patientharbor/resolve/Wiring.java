@@ -64,6 +64,18 @@ public final class Wiring {
         follow(like.filter(one -> one.saysPlainly() && saysPlainly()));
     }
 
+    /** The same profile, and what these slots lead to as well. */
+    Wiring withAlso(List<Integer> more) {
+        List<Integer> all = new ArrayList<>(entries);
+        all.addAll(more);
+        return new Wiring(profile, slots, filler, all, Optional.empty());
+    }
+
+    /** The marked members of a class that is built. */
+    List<NeedReader.Marked> marked(Blueprint blueprint) {
+        return filler.blueprints().marked(blueprint);
+    }
+
     private boolean saysPlainly() {
         return profile.isPlain() && profile.isUndecorated();
     }

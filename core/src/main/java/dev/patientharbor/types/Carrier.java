@@ -62,6 +62,16 @@ public record Carrier(Kind kind, TypeRef content, Optional<TypeRef> key, String 
         return new ClassType(MARKED, List.of(type));
     }
 
+    /** Every variant of a contract, in order. */
+    public static TypeRef listOf(TypeRef contract) {
+        return new ClassType("java.util.List", List.of(contract));
+    }
+
+    /** Every keyed variant of a contract, by its key. */
+    public static TypeRef mapOf(TypeRef contract) {
+        return new ClassType("java.util.Map", List.of(TypeRef.of("java.lang.String"), contract));
+    }
+
     /** The full name of a type that wraps needs, by its simple name. */
     public static Optional<String> named(String simpleName) {
         return KINDS.keySet().stream()

@@ -84,7 +84,7 @@ class DeepGraphsTest {
                     Verdict verdict = check(false);
                     assertEquals(List.of(), told(verdict));
                     assertEquals(LINKS - 1, verdict.profiles().get(0).needs());
-                    assertEquals(LINKS - 1, verdict.plan("test").rows().size());
+                    assertEquals(LINKS - 1, verdict.roster("test").rows().size());
                 });
     }
 

@@ -4,7 +4,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import dev.patientharbor.model.Settings;
 import dev.patientharbor.plan.Answer;
-import dev.patientharbor.plan.Plan;
+import dev.patientharbor.plan.Roster;
 import dev.patientharbor.plan.Row;
 import java.util.HashMap;
 import java.util.Map;
@@ -28,7 +28,7 @@ class ReferenceTest {
             for (Wiring wiring : set.checked()) {
                 String profile = wiring.profile().declared().name();
                 TreeSet<String> expected = named(new Reference(world, profile).rows());
-                TreeSet<String> engine = rows(PlanMaker.plan(set, wiring));
+                TreeSet<String> engine = rows(RosterMaker.roster(set, wiring));
                 TreeSet<String> actual = named(engine);
                 TreeSet<String> lacks = new TreeSet<>(expected);
                 lacks.removeAll(actual);
@@ -44,9 +44,9 @@ class ReferenceTest {
         assertTrue(rows > 40_000, "rows compared: " + rows);
     }
 
-    private static TreeSet<String> rows(Plan plan) {
+    private static TreeSet<String> rows(Roster roster) {
         TreeSet<String> rows = new TreeSet<>();
-        for (Row row : plan.rows()) {
+        for (Row row : roster.rows()) {
             rows.add(
                     row.consumer()
                             + " "

@@ -212,7 +212,7 @@ class AnswersTest {
                         """);
         assertEquals(
                 List.of("Booth", "Hall", "Tally"),
-                it.verdict().plan("test").rows().stream()
+                it.verdict().roster("test").rows().stream()
                         .map(row -> it.verdict().shortName(row.consumer()))
                         .distinct()
                         .toList());

@@ -75,7 +75,7 @@ class CarriersTest {
                         "wild p.Feed Set collection",
                         "lazy p.Feed Iterable<Provider> collection",
                         "keyed p.Feed@b Supplier real"),
-                it.verdict().plan("test").rows().stream()
+                it.verdict().roster("test").rows().stream()
                         .map(
                                 row ->
                                         row.need()

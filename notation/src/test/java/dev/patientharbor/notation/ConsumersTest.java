@@ -47,13 +47,13 @@ class ConsumersTest {
                         "p.Room ledger: method moor, parameter 1",
                         "p.Room feed: method ring, parameter 1",
                         "p.Room feed: setter setFeed"),
-                it.verdict().plan("test").rows().stream()
+                it.verdict().roster("test").rows().stream()
                         .map(row -> row.consumer() + ' ' + row.need() + ": " + row.place().words())
                         .toList());
         assertEquals("Supplier", it.row("test", "arrivals.page.later").carrier().orElseThrow());
         assertEquals(
                 List.of("p.Room method:moor(p.Ledger,int):1 hour int"),
-                it.verdict().plan("test").passed().stream()
+                it.verdict().roster("test").passed().stream()
                         .map(
                                 one ->
                                         one.consumer()

@@ -53,8 +53,8 @@ class LifetimesTest {
         assertEquals("shared by the profile", it.lifetime("heir", "Shed.book"));
         assertEquals("shared by the profile", it.lifetime("child", "Shed.book"));
         assertEquals("scoped by default", it.lifetime("usual", "Shed.book"));
-        assertTrue(it.verdict().plan("child").eager());
-        assertFalse(it.verdict().plan("heir").eager());
+        assertTrue(it.verdict().roster("child").eager());
+        assertFalse(it.verdict().roster("heir").eager());
         assertEquals("lifetime", it.finding("parents-disagree").cause());
     }
 
@@ -76,7 +76,7 @@ class LifetimesTest {
         assertEquals(
                 List.of(true, true, false),
                 List.of("eager", "heir", "lazy").stream()
-                        .map(name -> it.verdict().plan(name).eager())
+                        .map(name -> it.verdict().roster(name).eager())
                         .toList());
     }
 

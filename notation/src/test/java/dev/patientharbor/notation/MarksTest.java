@@ -85,11 +85,12 @@ class MarksTest {
                         .tellsWhatIsMarked();
         assertEquals(
                 List.of("lookup:later:0 Feed", "lookup:open:0 Feed@coast", "lookup:open:1 Gauge"),
-                it.verdict().plan("whole").rows().stream()
+                it.verdict().roster("whole").rows().stream()
                         .filter(row -> row.consumer().equals("p.Kiosk"))
                         .map(row -> row.place().code() + " " + text(it, row))
                         .toList());
-        assertEquals("lookup 2 in open", it.verdict().plan("whole").rows().get(2).place().words());
+        assertEquals(
+                "lookup 2 in open", it.verdict().roster("whole").rows().get(2).place().words());
         assertEquals("mock", it.received("whole", "Sonar.clock"));
     }
 
@@ -123,7 +124,7 @@ class MarksTest {
                         .tellsWhatIsMarked();
         assertEquals(
                 List.of("lookup:open:0 Feed@COAST"),
-                it.verdict().plan("test").rows().stream()
+                it.verdict().roster("test").rows().stream()
                         .map(row -> row.place().code() + " " + text(it, row))
                         .toList());
     }

@@ -28,7 +28,7 @@ class NeedsTest {
 
     private static List<String> needs(String java, String entry) {
         Situation it = Situation.of(PARTS + java, "entry: [" + entry + "]\n" + BOUND);
-        return it.verdict().plan("test").rows().stream()
+        return it.verdict().roster("test").rows().stream()
                 .map(
                         row ->
                                 it.verdict().shortName(row.consumer())
@@ -115,7 +115,7 @@ class NeedsTest {
                         "method open, parameter 1",
                         "method open, parameter 2",
                         "setter setGauge"),
-                it.verdict().plan("test").rows().stream()
+                it.verdict().roster("test").rows().stream()
                         .map(Row::place)
                         .map(place -> place.words())
                         .toList());

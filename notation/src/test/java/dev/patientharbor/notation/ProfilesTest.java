@@ -165,11 +165,11 @@ class ProfilesTest {
                           fake: { bindings: { Fee: { fake: Tonnage } } }
                           layer: { extends: one, decorators: { Fee: [Levy] } }
                         """);
-        String print = it.verdict().plan("one").fingerprint();
-        assertEquals(print, it.verdict().plan("same").fingerprint());
-        assertEquals(print, it.verdict().plan("heir").fingerprint());
+        String print = it.verdict().roster("one").fingerprint();
+        assertEquals(print, it.verdict().roster("same").fingerprint());
+        assertEquals(print, it.verdict().roster("heir").fingerprint());
         for (String other : List.of("fresh", "fake", "layer")) {
-            assertNotEquals(print, it.verdict().plan(other).fingerprint(), other);
+            assertNotEquals(print, it.verdict().roster(other).fingerprint(), other);
         }
     }
 

@@ -87,10 +87,10 @@ class SidesTest {
                           shore: { code: [SHORE], bindings: { Ledger: Disk } }
                         """);
         assertEquals(List.of(), verdict.allFindings());
-        assertEquals(2, verdict.plan("ship").rows().size());
+        assertEquals(2, verdict.roster("ship").rows().size());
         assertEquals(
                 "p.Disk",
-                verdict.plan("shore").rows().get(0).answer().implementation().orElseThrow());
+                verdict.roster("shore").rows().get(0).answer().implementation().orElseThrow());
     }
 
     @Test
@@ -208,6 +208,6 @@ class SidesTest {
         assertEquals(
                 List.of("unknown-class: The class Mate is not present on this side."),
                 told(verdict, "shore"));
-        assertThrows(IllegalArgumentException.class, () -> verdict.plan("quay"));
+        assertThrows(IllegalArgumentException.class, () -> verdict.roster("quay"));
     }
 }

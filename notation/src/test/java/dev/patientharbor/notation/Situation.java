@@ -130,7 +130,7 @@ final class Situation {
 
     Row row(String profile, String consumerAndNeed) {
         List<Row> rows =
-                verdict.plan(profile).rows().stream()
+                verdict.roster(profile).rows().stream()
                         .filter(
                                 row ->
                                         (verdict.shortName(row.consumer()) + "." + row.need())
@@ -142,7 +142,7 @@ final class Situation {
 
     /** Every row of a profile in one line each. */
     List<String> all(String profile) {
-        return verdict.plan(profile).rows().stream()
+        return verdict.roster(profile).rows().stream()
                 .map(
                         row ->
                                 verdict.shortName(row.consumer())

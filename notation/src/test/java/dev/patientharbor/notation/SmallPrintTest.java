@@ -47,7 +47,7 @@ class SmallPrintTest {
                         "Season as Rota within null: real Wall",
                         "Season as Rota within crane: mock",
                         "Season as Rota@a within null: real Wall"),
-                it.verdict().plan("test").rows().stream()
+                it.verdict().roster("test").rows().stream()
                         .filter(row -> row.consumer().equals("p.Season"))
                         .map(
                                 row ->
@@ -320,8 +320,9 @@ class SmallPrintTest {
                         """);
         TreeSet<String> all = new TreeSet<>();
         List.of("a", "same", "value", "answer", "eager")
-                .forEach(name -> all.add(it.verdict().plan(name).fingerprint()));
+                .forEach(name -> all.add(it.verdict().roster(name).fingerprint()));
         assertEquals(4, all.size());
-        assertEquals(it.verdict().plan("a").fingerprint(), it.verdict().plan("same").fingerprint());
+        assertEquals(
+                it.verdict().roster("a").fingerprint(), it.verdict().roster("same").fingerprint());
     }
 }

@@ -15,7 +15,7 @@ import dev.patientharbor.model.Slot;
 import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.AnswerKind;
 import dev.patientharbor.plan.Passed;
-import dev.patientharbor.plan.Plan;
+import dev.patientharbor.plan.Roster;
 import dev.patientharbor.plan.Row;
 import java.io.IOException;
 import java.io.StringWriter;
@@ -66,8 +66,10 @@ public final class RosterJson {
     }
 
     private void write(ProfileVerdict profile) throws IOException {
-        Optional<Plan> plan =
-                profile.isPartial() ? Optional.empty() : Optional.of(verdict.plan(profile.name()));
+        Optional<Roster> roster =
+                profile.isPartial()
+                        ? Optional.empty()
+                        : Optional.of(verdict.roster(profile.name()));
         json.writeStartObject();
         json.writeStringField("name", profile.name());
         strings("extends", profile.parents());
@@ -77,20 +79,20 @@ public final class RosterJson {
         } else {
             json.writeNullField("complete");
         }
-        string("fingerprint", plan.map(Plan::fingerprint));
+        string("fingerprint", roster.map(Roster::fingerprint));
         json.writeArrayFieldStart("needs");
-        if (plan.isPresent()) {
-            for (Row row : plan.get().rows()) {
+        if (roster.isPresent()) {
+            for (Row row : roster.get().rows()) {
                 write(row);
             }
         }
         json.writeEndArray();
         json.writeArrayFieldStart("passed");
-        for (Passed passed : plan.map(Plan::passed).orElse(List.of())) {
+        for (Passed passed : roster.map(Roster::passed).orElse(List.of())) {
             write(passed);
         }
         json.writeEndArray();
-        json.writeBooleanField("eager", plan.map(Plan::eager).orElse(false));
+        json.writeBooleanField("eager", roster.map(Roster::eager).orElse(false));
         write("findings", profile.findings());
         suppressed(profile.suppressed());
         json.writeEndObject();

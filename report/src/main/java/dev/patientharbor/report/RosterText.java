@@ -5,7 +5,7 @@ import dev.patientharbor.check.Verdict;
 import dev.patientharbor.finding.Where;
 import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.Passed;
-import dev.patientharbor.plan.Plan;
+import dev.patientharbor.plan.Roster;
 import dev.patientharbor.plan.Row;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -23,7 +23,7 @@ public final class RosterText {
 
     private final Verdict verdict;
     private final Page page;
-    private final Map<String, Plan> plans = new LinkedHashMap<>();
+    private final Map<String, Roster> rosters = new LinkedHashMap<>();
     private final Map<String, Sharing> sharing = new LinkedHashMap<>();
 
     private RosterText(Verdict verdict, Layout layout) {
@@ -31,9 +31,9 @@ public final class RosterText {
         page = new Page(layout);
         for (ProfileVerdict profile : verdict.profiles()) {
             if (!profile.isPartial()) {
-                Plan plan = verdict.plan(profile.name());
-                plans.put(profile.name(), plan);
-                sharing.put(profile.name(), new Sharing(plan));
+                Roster roster = verdict.roster(profile.name());
+                rosters.put(profile.name(), roster);
+                sharing.put(profile.name(), new Sharing(roster));
             }
         }
     }
@@ -46,7 +46,7 @@ public final class RosterText {
     /** One need, whatever the profile. */
     private record Need(Row row) implements Comparable<Need> {
 
-        /** Entry consumers first, then as in a plan. */
+        /** Entry consumers first, then as in a roster. */
         private static final Comparator<Row> ORDER =
                 Comparator.<Row, Boolean>comparing(row -> row.as().isPresent())
                         .thenComparing(Row.ORDER)
@@ -84,7 +84,7 @@ public final class RosterText {
 
     /** What the caller of a handler passes, told behind what is supplied to it. */
     private void passed(Optional<Row> consumer) {
-        Optional<Plan> any = plans.values().stream().findFirst();
+        Optional<Roster> any = rosters.values().stream().findFirst();
         if (consumer.filter(row -> row.as().isEmpty()).isEmpty() || any.isEmpty()) {
             return;
         }
@@ -101,25 +101,25 @@ public final class RosterText {
 
     private void heading() {
         page.line(0).put(Tone.TITLE, verdict.title()).put("· who receives what").end().blank();
-        int column = 2 + CheckText.widest(plans.keySet()) + 2;
-        plans.forEach(
-                (profile, plan) ->
+        int column = 2 + CheckText.widest(rosters.keySet()) + 2;
+        rosters.forEach(
+                (profile, roster) ->
                         page.labelled(
                                 2,
                                 profile,
                                 column,
-                                Words.count(plan.rows().size(), "need")
+                                Words.count(roster.rows().size(), "need")
                                         + ", fingerprint "
-                                        + plan.fingerprint()
-                                        + (plan.eager() ? ", created at the start" : "")));
+                                        + roster.fingerprint()
+                                        + (roster.eager() ? ", created at the start" : "")));
         page.line(2).put(Tone.QUIET, ":33:7 is a place in " + verdict.file()).end();
     }
 
     private Map<Need, List<Told>> needs() {
         Map<Need, Map<String, Row>> rows = new TreeMap<>();
-        plans.forEach(
-                (profile, plan) ->
-                        plan.rows()
+        rosters.forEach(
+                (profile, roster) ->
+                        roster.rows()
                                 .forEach(
                                         row ->
                                                 rows.computeIfAbsent(
@@ -169,7 +169,7 @@ public final class RosterText {
     }
 
     private String label(Told told) {
-        return told.profiles().size() == plans.size() && plans.size() > 1
+        return told.profiles().size() == rosters.size() && rosters.size() > 1
                 ? ALL
                 : String.join(", ", told.profiles());
     }
@@ -226,7 +226,7 @@ public final class RosterText {
                                         .append(' '));
         answer.lifetime()
                 .ifPresent(one -> about.append("· ").append(one.lifetime().word()).append(' '));
-        if (plans.size() == 1) {
+        if (rosters.size() == 1) {
             answer.instance().ifPresent(label -> about.append(label).append(' '));
         }
         answer.lifetime().ifPresent(one -> about.append(one.by().words()));

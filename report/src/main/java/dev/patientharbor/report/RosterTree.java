@@ -52,7 +52,7 @@ public final class RosterTree {
         page.blank().line(0).put(Tone.TITLE, name).end();
         Map<String, List<Row>> entries = new LinkedHashMap<>();
         Map<Seat, List<Row>> bySlot = new HashMap<>();
-        for (Row row : verdict.plan(name).rows()) {
+        for (Row row : verdict.roster(name).rows()) {
             if (row.as().isEmpty()) {
                 entries.computeIfAbsent(row.consumer(), one -> new ArrayList<>()).add(row);
             }

@@ -1,20 +1,20 @@
 package dev.patientharbor.report;
 
 import dev.patientharbor.plan.Answer;
-import dev.patientharbor.plan.Plan;
+import dev.patientharbor.plan.Roster;
 import dev.patientharbor.plan.Row;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeSet;
 
-/** Who holds the same instance, in one plan. */
+/** Who holds the same instance, in one roster. */
 final class Sharing {
 
     private final Map<String, TreeSet<String>> holders = new HashMap<>();
 
-    Sharing(Plan plan) {
-        for (Row row : plan.rows()) {
+    Sharing(Roster roster) {
+        for (Row row : roster.rows()) {
             add(row.consumer(), row.answer());
         }
     }

@@ -10,7 +10,7 @@ import dev.patientharbor.plan.Answer.Element;
 import dev.patientharbor.plan.Answer.Seat;
 import dev.patientharbor.plan.LifetimeChoice;
 import dev.patientharbor.plan.LifetimeChoice.By;
-import dev.patientharbor.plan.Plan;
+import dev.patientharbor.plan.Roster;
 import dev.patientharbor.plan.Row;
 import dev.patientharbor.resolve.Outcome.Kind;
 import dev.patientharbor.types.Carrier;
@@ -24,28 +24,28 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * Writes the plan of a wiring: one row for each need, sorted, with the instances numbered in that
+ * Writes the roster of a wiring: one row for each need, sorted, with the instances numbered in that
  * order.
  */
-public final class PlanMaker {
+public final class RosterMaker {
 
     private final ResolvedSet set;
     private final Wiring wiring;
     private final Set<Integer> entries;
     private final Map<String, String> labels = new HashMap<>();
 
-    private PlanMaker(ResolvedSet set, Wiring wiring) {
+    private RosterMaker(ResolvedSet set, Wiring wiring) {
         this.set = set;
         this.wiring = wiring;
         entries = new HashSet<>(wiring.entries());
     }
 
-    /** The plan of a profile that is checked. */
-    public static Plan plan(ResolvedSet set, Wiring wiring) {
-        return new PlanMaker(set, wiring).plan();
+    /** The roster of a profile that is checked. */
+    public static Roster roster(ResolvedSet set, Wiring wiring) {
+        return new RosterMaker(set, wiring).roster();
     }
 
-    private Plan plan() {
+    private Roster roster() {
         List<Row> drafts = new ArrayList<>();
         for (int i = 0; i < wiring.reachedSize(); i++) {
             int seat = wiring.reached(i);
@@ -62,7 +62,7 @@ public final class PlanMaker {
         for (Row draft : drafts) {
             rows.add(draft.with(numbered(draft.answer())));
         }
-        return new Plan(
+        return new Roster(
                 wiring.profile().declared().name(),
                 List.copyOf(rows),
                 set.consumers().stream().flatMap(one -> one.passed().stream()).toList(),

@@ -1,0 +1,87 @@
+package dev.patientharbor.plan;
+
+import dev.patientharbor.model.Settings;
+import dev.patientharbor.model.Slot;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+
+/**
+ * How the objects of one profile are made: the parts of the rig, which point at each other by their
+ * numbers. No class is loaded for it. Immutable; may be used by several threads.
+ */
+public final class Assembly {
+
+    private final Roster roster;
+    private final List<Part> parts;
+    private final Map<Slot, Integer> bySlot;
+    private final List<Integer> entries;
+    private final Settings settings;
+    private volatile Object prepared;
+
+    /**
+     * @param roster who receives what by it
+     * @param parts the parts, by number from 0
+     * @param bySlot the parts that a need of no area would receive, by their slots: those that are
+     *     reached and those that are bound
+     * @param entries the numbers of the entry consumers
+     * @param settings what settings in values stand for
+     */
+    public Assembly(
+            Roster roster,
+            List<Part> parts,
+            Map<Slot, Integer> bySlot,
+            List<Integer> entries,
+            Settings settings) {
+        this.roster = roster;
+        this.parts = List.copyOf(parts);
+        this.bySlot = Map.copyOf(bySlot);
+        this.entries = List.copyOf(entries);
+        this.settings = settings;
+    }
+
+    /** Who receives what by it. */
+    public Roster roster() {
+        return roster;
+    }
+
+    /** The parts, by number from 0. */
+    public List<Part> parts() {
+        return parts;
+    }
+
+    /** The number of the part that a need of no area would receive, if there is one. */
+    public Optional<Integer> find(Slot slot) {
+        return Optional.ofNullable(bySlot.get(slot));
+    }
+
+    /** The slots that there are for needs of no area, in no order. */
+    public Iterable<Slot> slots() {
+        return bySlot.keySet();
+    }
+
+    /** The numbers of the entry consumers, in the order of the file. */
+    public List<Integer> entries() {
+        return entries;
+    }
+
+    /** What settings in values stand for. */
+    public Settings settings() {
+        return settings;
+    }
+
+    /**
+     * What a builder works out of it once for all its rigs. One builder has one such thing; the
+     * first to ask makes it, and two threads may both make one, of which one is kept.
+     *
+     * @param making makes it; must depend on nothing but the assembly
+     */
+    @SuppressWarnings("unchecked")
+    public <T> T prepared(Function<Assembly, T> making) {
+        if (prepared == null) {
+            prepared = making.apply(this);
+        }
+        return (T) prepared;
+    }
+}

@@ -1,0 +1,10 @@
+package dev.patientharbor.plan;
+
+/** A decorator around an object. */
+public sealed interface Layer {
+
+    /**
+     * An object of a class, which takes what it wraps by one of its parameters, fields or setters.
+     */
+    record OfClass(Making.Constructed making) implements Layer {}
+}

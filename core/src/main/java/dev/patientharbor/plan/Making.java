@@ -1,0 +1,81 @@
+package dev.patientharbor.plan;
+
+import dev.patientharbor.model.Canned;
+import dev.patientharbor.model.Given;
+import dev.patientharbor.model.TypeRef;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Supplier;
+
+/** How one object comes to be, before anything is put around it. */
+public sealed interface Making {
+
+    /**
+     * By a constructor; then its marked fields and methods are filled.
+     *
+     * @param className the class, by its binary name
+     * @param descriptor the erased types of the parameters of the constructor, as in JVMS 4.3.3
+     * @param arguments what the constructor is given
+     * @param sites the marked members, in the order in which they are filled
+     */
+    record Constructed(
+            String className, String descriptor, List<Argument> arguments, List<Site> sites)
+            implements Making {
+        public Constructed {
+            arguments = List.copyOf(arguments);
+            sites = List.copyOf(sites);
+        }
+    }
+
+    /**
+     * By a method.
+     *
+     * @param className the class that declares it, by its binary name
+     * @param method its name
+     * @param descriptor the erased types of its parameters, as in JVMS 4.3.3
+     * @param on the part whose method it is; empty for a static one
+     * @param arguments what it is given
+     */
+    record Called(
+            String className,
+            String method,
+            String descriptor,
+            Optional<Integer> on,
+            List<Argument> arguments)
+            implements Making {
+        public Called {
+            arguments = List.copyOf(arguments);
+        }
+    }
+
+    /** A mock of a contract. */
+    record Mocked(TypeRef contract) implements Making {}
+
+    /** A stub of a contract, from canned answers. */
+    record Answering(TypeRef contract, List<Canned> answers) implements Making {
+        public Answering {
+            answers = List.copyOf(answers);
+        }
+    }
+
+    /** A value, converted to the contract. */
+    record Converted(TypeRef contract, Given given) implements Making {}
+
+    /** An object that was handed in. */
+    record HandedIn(Object object) implements Making {}
+
+    /** What a piece of code makes. */
+    record MadeBy(Supplier<?> maker) implements Making {}
+
+    /** The same object as in another part, which has other layers around it. */
+    record SameCore(int part) implements Making {}
+
+    /**
+     * A consumer that is no class, or a method that somebody else calls: no object stands for it.
+     */
+    record NoObject(List<Argument> arguments) implements Making {
+        public NoObject {
+            arguments = List.copyOf(arguments);
+        }
+    }
+}

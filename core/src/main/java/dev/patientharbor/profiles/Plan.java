@@ -1,0 +1,111 @@
+package dev.patientharbor.profiles;
+
+import dev.patientharbor.check.IncompleteProfileException;
+import dev.patientharbor.check.Verdict;
+import dev.patientharbor.finding.Where;
+import dev.patientharbor.model.Slot;
+import dev.patientharbor.plan.Assembly;
+import dev.patientharbor.plan.Roster;
+
+/**
+ * The whole answer for one profile that is complete: who receives what, and how its objects are
+ * made. Nothing is loaded or made yet. Immutable; may be used by several threads.
+ *
+ * <pre>{@code
+ * Plan test = ProfileFiles.read(Path.of("../examples/port.harbor.yaml")).plan("dock-test");
+ * Plan calm = test.swap(TideGauge.class, () -> 4.0).swap(PilotRota.class, mock());
+ * assertEquals("mock", calm.roster().of(NightDesk.class).need("rota").received());
+ * assertNotEquals(test.fingerprint(), calm.fingerprint());
+ * }</pre>
+ */
+public final class Plan {
+
+    private final ProfileSet set;
+    private final Verdict verdict;
+    private final String profile;
+    private Roster roster;
+    private Assembly assembly;
+
+    Plan(ProfileSet set, Verdict verdict, String profile) {
+        this.set = set;
+        this.verdict = verdict;
+        this.profile = profile;
+    }
+
+    /** The name of the profile, with what was swapped in it. */
+    public String profile() {
+        return profile;
+    }
+
+    /** Who receives what, to be asked consumer by consumer. */
+    public synchronized Roster roster() {
+        if (roster == null) {
+            roster = assembly == null ? verdict.roster(profile) : assembly.roster();
+        }
+        return roster;
+    }
+
+    /** How its objects are made. */
+    public synchronized Assembly assembly() {
+        if (assembly == null) {
+            assembly = verdict.assembly(profile);
+        }
+        return assembly;
+    }
+
+    /** A short text that is equal for equal decisions, wherever they were made. */
+    public String fingerprint() {
+        return roster().fingerprint();
+    }
+
+    /**
+     * Another plan, in which an object fills a slot for whoever asks for it: in the whole profile
+     * and in every area. It counts as a stub; the decorators of the slot stay around it.
+     *
+     * @throws IllegalArgumentException if nothing asks for the slot
+     * @throws IncompleteProfileException if the profile is not complete with it
+     */
+    public <T> Plan swap(Class<T> contract, T object) {
+        return swap(contract, Supplies.object(object).asStub());
+    }
+
+    /** The same for a keyed slot. */
+    public <T> Plan swap(Class<T> contract, String key, T object) {
+        return swap(contract, key, Supplies.object(object).asStub());
+    }
+
+    /** The same with whatever may fill a slot. */
+    public Plan swap(Class<?> contract, Filling filling) {
+        Names names = new Names();
+        return swap(names.slot(contract), filling, names, Positions.here());
+    }
+
+    /** The same with whatever may fill a keyed slot. */
+    public Plan swap(Class<?> contract, String key, Filling filling) {
+        Names names = new Names();
+        return swap(names.slot(contract, key), filling, names, Positions.here());
+    }
+
+    /**
+     * The same for a slot that is written as in a file, such as {@code ManifestReader<Ship>}.
+     *
+     * @throws IllegalArgumentException if the text is no slot, or nothing asks for it
+     */
+    public Plan swap(String slot, Filling filling) {
+        return swap(Names.slot(slot), filling, new Names(), Positions.here());
+    }
+
+    private Plan swap(Slot slot, Filling filling, Names names, Where at) {
+        return Swap.of(this, slot).by(filling.binding(slot, names, at), names);
+    }
+
+    /** One consumer alone: all that it needs is replaced by mocks, but for what is kept. */
+    public Solo solo(Class<?> consumer) {
+        return new Solo(this, consumer, Positions.here());
+    }
+
+    /** The set of which it is a plan. */
+    ProfileSet set() {
+        return set;
+    }
+}

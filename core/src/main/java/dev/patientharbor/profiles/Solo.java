@@ -1,0 +1,84 @@
+package dev.patientharbor.profiles;
+
+import dev.patientharbor.finding.Where;
+import dev.patientharbor.model.Binding;
+import dev.patientharbor.model.Slot;
+import dev.patientharbor.model.TypeRef.ClassType;
+import dev.patientharbor.model.Words;
+import dev.patientharbor.model.Written;
+import dev.patientharbor.plan.Answer;
+import dev.patientharbor.plan.AnswerKind;
+import dev.patientharbor.plan.Row;
+import java.util.Arrays;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/** One consumer alone, with mocks around it: says what is kept, and is a plan then. */
+public final class Solo {
+
+    private final Plan plan;
+    private final Class<?> consumer;
+    private final Where at;
+
+    Solo(Plan plan, Class<?> consumer, Where at) {
+        this.plan = plan;
+        this.consumer = consumer;
+        this.at = at;
+    }
+
+    /** The plan in which everything that the consumer needs is a mock. */
+    public Plan keepingNothing() {
+        return keeping();
+    }
+
+    /**
+     * The plan in which some contracts are filled as the profile says, whatever their key, and all
+     * else that the consumer needs is a mock.
+     *
+     * @throws IllegalArgumentException if the consumer needs no such contract
+     * @throws dev.patientharbor.check.IncompleteProfileException if it cannot be whole so
+     */
+    public Plan keeping(Class<?>... contracts) {
+        Set<String> kept = Arrays.stream(contracts).map(Class::getName).collect(Collectors.toSet());
+        Names names = new Names();
+        Written only = names.written(consumer, at);
+        Changed alone =
+                new Changed(plan, plan.profile() + ", " + consumer.getSimpleName() + " solo");
+        alone.entry(only);
+        Set<Slot> needed = new LinkedHashSet<>();
+        for (Row row : alone.set(names).check().roster(alone.name()).rows()) {
+            if (row.consumer().equals(consumer.getName())) {
+                needed.addAll(slots(row));
+            }
+        }
+        for (String one : kept) {
+            if (needed.stream().noneMatch(slot -> className(slot).equals(one))) {
+                throw new IllegalArgumentException(
+                        consumer.getName() + " does not need " + one + "; it needs " + needed);
+            }
+        }
+        List<Binding> mocks =
+                needed.stream()
+                        .filter(slot -> !kept.contains(className(slot)))
+                        .map(slot -> Supplies.mock().binding(slot, names, at))
+                        .toList();
+        alone.within(only, new Words(mocks, List.of(), List.of()));
+        return alone.set(names).plan(alone.name());
+    }
+
+    private static List<Slot> slots(Row row) {
+        if (row.answer().kind() == AnswerKind.COLLECTION) {
+            return row.answer().elements().stream()
+                    .map(Answer.Element::key)
+                    .map(key -> new Slot(row.slot().contract(), key))
+                    .toList();
+        }
+        return row.answer().kind() == AnswerKind.VALUE ? List.of() : List.of(row.slot());
+    }
+
+    private static String className(Slot slot) {
+        return slot.contract() instanceof ClassType type ? type.name() : slot.contract().text();
+    }
+}

@@ -1,0 +1,71 @@
+package dev.patientharbor.profiles;
+
+import dev.patientharbor.finding.NearNames;
+import dev.patientharbor.model.Binding;
+import dev.patientharbor.model.Slot;
+import dev.patientharbor.model.Words;
+import dev.patientharbor.model.Written;
+import dev.patientharbor.plan.Answer.Seat;
+import dev.patientharbor.plan.Part;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/** One slot of a plan that is to be filled otherwise, at every level at which it is filled. */
+final class Swap {
+
+    private final Plan plan;
+    private final Slot slot;
+    private final Set<String> within = new LinkedHashSet<>();
+
+    private Swap(Plan plan, Slot slot) {
+        this.plan = plan;
+        this.slot = slot;
+    }
+
+    /**
+     * @throws IllegalArgumentException if the plan has no such slot
+     */
+    static Swap of(Plan plan, Slot written) {
+        List<Slot> known = plan.assembly().parts().stream().map(Part::slot).distinct().toList();
+        List<Slot> meant =
+                known.contains(written)
+                        ? List.of(written)
+                        : known.stream()
+                                .filter(one -> shortText(one).equals(written.text()))
+                                .toList();
+        if (meant.size() != 1) {
+            List<String> near =
+                    NearNames.of(shortText(written), known.stream().map(Swap::shortText).toList());
+            throw new IllegalArgumentException(
+                    "nothing asks for "
+                            + shortText(written)
+                            + " in "
+                            + plan.profile()
+                            + (near.isEmpty() ? "" : "; near: " + String.join(", ", near)));
+        }
+        Swap swap = new Swap(plan, meant.get(0));
+        plan.assembly().parts().stream()
+                .map(Part::seat)
+                .filter(seat -> seat.slot().equals(swap.slot))
+                .map(Seat::within)
+                .flatMap(Optional::stream)
+                .forEach(swap.within::add);
+        return swap;
+    }
+
+    private static String shortText(Slot slot) {
+        return slot.text().replaceAll("[\\w.]+[.$](?=\\w)", "");
+    }
+
+    Plan by(Binding binding, Names names) {
+        Changed changed = new Changed(plan, plan.profile() + ", " + shortText(slot) + " swapped");
+        Words words = new Words(List.of(binding), List.of(), List.of());
+        changed.whole(words);
+        new ArrayList<>(within)
+                .forEach(place -> changed.within(new Written(place, binding.at()), words));
+        return changed.set(names).plan(changed.name());
+    }
+}

@@ -1,0 +1,194 @@
+package dev.patientharbor.live;
+
+import com.fasterxml.jackson.core.JsonParser;
+import com.fasterxml.jackson.databind.DeserializationContext;
+import com.fasterxml.jackson.databind.JavaType;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.SerializationFeature;
+import com.fasterxml.jackson.databind.deser.std.StdDeserializer;
+import com.fasterxml.jackson.databind.module.SimpleModule;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import com.fasterxml.jackson.datatype.jdk8.Jdk8Module;
+import com.fasterxml.jackson.datatype.jsr310.JavaTimeModule;
+import dev.patientharbor.finding.Where;
+import dev.patientharbor.model.Given;
+import dev.patientharbor.model.Settings;
+import dev.patientharbor.model.TypeRef;
+import dev.patientharbor.model.TypeRef.ArrayType;
+import dev.patientharbor.model.TypeRef.ClassType;
+import dev.patientharbor.values.SettingText;
+import java.io.IOException;
+import java.lang.reflect.Type;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/**
+ * Converts values that people wrote to objects, and back. What the check accepts converts; each
+ * conversion makes new objects. May be used by several threads.
+ */
+public final class Values {
+
+    private static final Pattern SHORT_DURATION = Pattern.compile("(\\d+)(ms|s|m|h|d)");
+
+    private final Settings settings;
+    private final Classes classes;
+    private ObjectMapper mapper;
+
+    /**
+     * @param settings what settings in texts stand for
+     */
+    public Values(Settings settings, Classes classes) {
+        this.settings = settings;
+        this.classes = classes;
+    }
+
+    /**
+     * A value as an object of a type.
+     *
+     * @throws IllegalArgumentException if it does not convert; the message names the type alone,
+     *     for the value may be a secret
+     */
+    public Object object(Given given, Type type) {
+        return type == String.class && given instanceof Given.Text plain
+                ? text(plain)
+                : object(given, mapper().constructType(type));
+    }
+
+    /** The same for a type as class files give it. */
+    public Object object(Given given, TypeRef type) {
+        return object(given, javaType(type));
+    }
+
+    /** The same for a type whose variables were told. */
+    public Object object(Given given, JavaType type) {
+        try {
+            return mapper().readerFor(type).readValue(node(given));
+        } catch (IOException | RuntimeException unfit) {
+            throw new IllegalArgumentException(
+                    "the value at " + given.at() + " is no " + type.toCanonical());
+        }
+    }
+
+    /** A type with its arguments. */
+    public JavaType javaType(TypeRef type) {
+        if (type instanceof ArrayType array) {
+            return mapper().getTypeFactory().constructArrayType(javaType(array.element()));
+        }
+        Class<?> raw = classes.erased(type);
+        if (type instanceof ClassType named
+                && named.arguments().size() == raw.getTypeParameters().length) {
+            JavaType[] arguments =
+                    named.arguments().stream().map(this::javaType).toArray(JavaType[]::new);
+            return mapper().getTypeFactory().constructParametricType(raw, arguments);
+        }
+        return mapper().constructType(raw);
+    }
+
+    /**
+     * A type of a member as an object of another type sees it: variables stand for its arguments.
+     */
+    public JavaType javaType(Type ofMember, JavaType seenFrom) {
+        return mapper().getTypeFactory().resolveMemberType(ofMember, seenFrom.getBindings());
+    }
+
+    /** The type of a list of them. */
+    public JavaType listOf(JavaType element) {
+        return mapper().getTypeFactory().constructCollectionType(List.class, element);
+    }
+
+    /** An exception of a class, with a message if there is one. */
+    public Throwable failure(String className, Optional<String> saying) {
+        return Failures.of(classes.load(className), saying);
+    }
+
+    /** An object as a person would write it, to be converted back by its type. */
+    public Given given(Object object, Where at) {
+        return given(mapper().valueToTree(object), at);
+    }
+
+    private static Given given(JsonNode node, Where at) {
+        if (node.isArray()) {
+            List<Given> items = new ArrayList<>();
+            node.forEach(one -> items.add(given(one, at)));
+            return new Given.Items(items, at);
+        }
+        if (node.isObject()) {
+            Map<String, Given> fields = new LinkedHashMap<>();
+            node.properties().forEach(one -> fields.put(one.getKey(), given(one.getValue(), at)));
+            return new Given.Fields(fields, at);
+        }
+        return new Given.Text(node.asText().replace("$", "$$"), at);
+    }
+
+    private JsonNode node(Given given) {
+        if (given instanceof Given.Items list) {
+            ArrayNode array = mapper().createArrayNode();
+            list.items().forEach(one -> array.add(node(one)));
+            return array;
+        }
+        if (given instanceof Given.Fields map) {
+            ObjectNode object = mapper().createObjectNode();
+            map.fields().forEach((name, one) -> object.set(name, node(one)));
+            return object;
+        }
+        return mapper().getNodeFactory().textNode(text((Given.Text) given));
+    }
+
+    private String text(Given.Text plain) {
+        return SettingText.of(plain.text(), settings).text().orElseThrow();
+    }
+
+    private synchronized ObjectMapper mapper() {
+        if (mapper == null) {
+            mapper =
+                    new ObjectMapper()
+                            .registerModule(new Jdk8Module())
+                            .registerModule(new JavaTimeModule())
+                            .registerModule(
+                                    new SimpleModule()
+                                            .addDeserializer(Duration.class, new Durations()))
+                            .disable(SerializationFeature.WRITE_DATES_AS_TIMESTAMPS)
+                            .disable(SerializationFeature.WRITE_DURATIONS_AS_TIMESTAMPS);
+        }
+        return mapper;
+    }
+
+    /** ISO-8601, or a number with a unit, such as {@code 200ms} and {@code 5s}. */
+    static final class Durations extends StdDeserializer<Duration> {
+        private static final long serialVersionUID = 1;
+
+        Durations() {
+            super(Duration.class);
+        }
+
+        @Override
+        public Duration deserialize(JsonParser parser, DeserializationContext context)
+                throws IOException {
+            return duration(parser.getText());
+        }
+    }
+
+    /** A duration as a person writes it. */
+    static Duration duration(String text) {
+        Matcher parts = SHORT_DURATION.matcher(text);
+        if (!parts.matches()) {
+            return Duration.parse(text);
+        }
+        long amount = Long.parseLong(parts.group(1));
+        return switch (parts.group(2)) {
+            case "ms" -> Duration.ofMillis(amount);
+            case "s" -> Duration.ofSeconds(amount);
+            case "m" -> Duration.ofMinutes(amount);
+            case "h" -> Duration.ofHours(amount);
+            default -> Duration.ofDays(amount);
+        };
+    }
+}

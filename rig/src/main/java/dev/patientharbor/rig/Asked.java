@@ -1,0 +1,66 @@
+package dev.patientharbor.rig;
+
+import dev.patientharbor.model.Given;
+import dev.patientharbor.plan.Argument;
+import java.lang.reflect.Type;
+import java.util.Optional;
+import java.util.function.Supplier;
+
+/** What one parameter or field is given. */
+final class Asked {
+
+    private final Argument argument;
+    private final Stations stations;
+
+    Asked(Argument argument, Stations stations) {
+        this.argument = argument;
+        this.stations = stations;
+    }
+
+    /**
+     * Fetches it.
+     *
+     * @param who the class that asks, by its binary name
+     * @param type the type of the parameter or field
+     * @param wrapped what a decorator wraps; null for what is none
+     */
+    Object get(Surroundings at, String who, Type type, Object wrapped) {
+        if (argument instanceof Argument.FromPart from) {
+            try {
+                return stations.at(from.part()).get(at);
+            } catch (RigException below) {
+                throw below.onTheWayOf(Words.shortName(who) + " (" + from.need() + ")");
+            }
+        }
+        if (argument instanceof Argument.OfValue value) {
+            return value(value.given(), type);
+        }
+        String carrier = ((Argument.Wrapped) argument).carrier();
+        return carrier.isEmpty()
+                ? wrapped
+                : stations.deferral().of(carrier, (Supplier<Object>) () -> wrapped);
+    }
+
+    private Object value(Given given, Type type) {
+        return stations.values().object(given, type);
+    }
+
+    /** The station that it is fetched from, if it is. */
+    Optional<Station> station() {
+        return argument instanceof Argument.FromPart from
+                ? Optional.of(stations.at(from.part()))
+                : Optional.empty();
+    }
+
+    /** The name of the parameter or field, where another part fills it. */
+    Optional<String> need() {
+        return argument instanceof Argument.FromPart from
+                ? Optional.of(from.need())
+                : Optional.empty();
+    }
+
+    /** Whether it is what a need of that name receives. */
+    boolean isFor(String need) {
+        return argument instanceof Argument.FromPart from && from.need().equals(need);
+    }
+}

@@ -1,0 +1,74 @@
+package dev.patientharbor.rig;
+
+import dev.patientharbor.plan.Making;
+import java.lang.reflect.InvocationTargetException;
+import java.lang.reflect.Method;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+
+/** Has a method make an object: a static one, or one of an object of the rig. */
+final class CalledMaker implements Maker {
+
+    private final Making.Called making;
+    private final Asked[] arguments;
+    private final Stations stations;
+    private volatile Method method;
+
+    CalledMaker(Making.Called making, Asked[] arguments, Stations stations) {
+        this.making = making;
+        this.arguments = arguments;
+        this.stations = stations;
+    }
+
+    @Override
+    public Object make(Surroundings at) throws Throwable {
+        Object on = making.on().isPresent() ? stations.at(making.on().get()).get(at) : null;
+        Object[] given =
+                ConstructedMaker.given(
+                        arguments,
+                        method().getGenericParameterTypes(),
+                        making.className(),
+                        at,
+                        null);
+        try {
+            return method().invoke(on, given);
+        } catch (InvocationTargetException thrown) {
+            throw thrown.getCause();
+        }
+    }
+
+    private Method method() throws NoSuchMethodException {
+        if (method == null) {
+            Class<?>[] types = stations.classes().parameters(making.descriptor());
+            method = Members.open(declared(stations.classes().load(making.className()), types));
+        }
+        return method;
+    }
+
+    private Method declared(Class<?> holder, Class<?>[] types) throws NoSuchMethodException {
+        for (Class<?> at = holder; at != null; at = at.getSuperclass()) {
+            for (Method one : at.getDeclaredMethods()) {
+                if (one.getName().equals(making.method())
+                        && Arrays.equals(one.getParameterTypes(), types)
+                        && !one.isBridge()) {
+                    return one;
+                }
+            }
+        }
+        return holder.getMethod(making.method(), types);
+    }
+
+    @Override
+    public List<Station> asks() {
+        List<Station> all = new ArrayList<>();
+        making.on().map(stations::at).ifPresent(all::add);
+        Arrays.stream(arguments).flatMap(one -> one.station().stream()).forEach(all::add);
+        return all;
+    }
+
+    @Override
+    public String words() {
+        return "the factory " + making.className() + '#' + making.method();
+    }
+}

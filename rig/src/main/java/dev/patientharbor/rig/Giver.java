@@ -1,0 +1,170 @@
+package dev.patientharbor.rig;
+
+import dev.patientharbor.finding.NearNames;
+import dev.patientharbor.model.Key;
+import dev.patientharbor.model.Slot;
+import dev.patientharbor.model.TypeRef;
+import dev.patientharbor.model.TypeRef.ClassType;
+import dev.patientharbor.plan.Part;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Supplier;
+
+/**
+ * What hands out the objects of a rig: the rig as a whole, or one scope of it. May be used by
+ * several threads.
+ *
+ * <p>Whatever is asked for is what a consumer in no area would receive. All that the entry
+ * consumers lead to can be had, and all that the profile binds.
+ */
+public abstract sealed class Giver permits Rig, Scope {
+
+    private final Live live;
+
+    Giver(Live live) {
+        this.live = live;
+    }
+
+    /** Where objects are asked for now. */
+    abstract Surroundings at();
+
+    Live live() {
+        return live;
+    }
+
+    /**
+     * The object in the plain slot of a contract; for an entry consumer, that consumer.
+     *
+     * @throws IllegalArgumentException if there is no such slot; the message names those that are
+     *     near
+     * @throws RigException if it cannot be made
+     * @throws IllegalStateException if it was closed
+     */
+    public <T> T get(Class<T> contract) {
+        return contract.cast(get(slot(contract, Optional.empty())));
+    }
+
+    /** The object in a keyed slot; an unknown key fails with the keys that there are. */
+    public <T> T get(Class<T> contract, String key) {
+        return contract.cast(get(slot(contract, Optional.of(key))));
+    }
+
+    /** The object in the slot of a contract with type arguments. */
+    @SuppressWarnings("unchecked")
+    public <T> T get(Contract<T> contract) {
+        return (T) get(new Slot(Types.ref(contract.type()), Optional.empty()));
+    }
+
+    /** The object in a keyed slot of a contract with type arguments. */
+    @SuppressWarnings("unchecked")
+    public <T> T get(Contract<T> contract, String key) {
+        return (T) get(new Slot(Types.ref(contract.type()), Optional.of(Key.named(key))));
+    }
+
+    /** Every variant of a contract, in the order of the file. */
+    @SuppressWarnings("unchecked")
+    public <T> List<T> all(Class<T> contract) {
+        return (List<T>) get(carried("java.util.List", TypeRef.of(contract.getName())));
+    }
+
+    /** Every keyed variant of a contract, by its key, in the order of the file. */
+    @SuppressWarnings("unchecked")
+    public <T> Map<String, T> byKey(Class<T> contract) {
+        return (Map<String, T>)
+                get(
+                        carried(
+                                "java.util.Map",
+                                TypeRef.of("java.lang.String"),
+                                TypeRef.of(contract.getName())));
+    }
+
+    /** The object in the plain slot of a contract; empty if there is no such slot. */
+    public <T> Optional<T> maybe(Class<T> contract) {
+        return maybe(contract, slot(contract, Optional.empty()));
+    }
+
+    /** The object in a keyed slot; empty if there is no such slot. */
+    public <T> Optional<T> maybe(Class<T> contract, String key) {
+        return maybe(contract, slot(contract, Optional.of(key)));
+    }
+
+    private <T> Optional<T> maybe(Class<T> contract, Slot slot) {
+        return live.stations()
+                .assembly()
+                .find(slot)
+                .map(live.stations()::at)
+                .filter(one -> !(one.end() instanceof MissingStation))
+                .map(one -> contract.cast(one.get(at())));
+    }
+
+    /** What hands out the object in the plain slot of a contract when it is asked. */
+    public <T> Supplier<T> later(Class<T> contract) {
+        Station station = station(slot(contract, Optional.empty()));
+        Surroundings here = at();
+        return () -> contract.cast(station.get(here.whenAskedLater()));
+    }
+
+    /**
+     * A new object beside those that there are, made as the plain slot of a contract says, whatever
+     * its lifetime. What it needs is what it would have received.
+     */
+    public <T> T fresh(Class<T> contract) {
+        at().requireOpen();
+        return contract.cast(station(slot(contract, Optional.empty())).fresh(at()));
+    }
+
+    private Object get(Slot slot) {
+        Surroundings here = at();
+        here.requireOpen();
+        return station(slot).get(here);
+    }
+
+    /** A slot that there is. */
+    Slot known(Class<?> contract, Optional<String> key) {
+        Slot slot = slot(contract, key);
+        station(slot);
+        return slot;
+    }
+
+    private static Slot slot(Class<?> contract, Optional<String> key) {
+        return new Slot(Types.ref(contract), key.map(Key::named));
+    }
+
+    private static Slot carried(String carrier, TypeRef... arguments) {
+        return new Slot(new ClassType(carrier, List.of(arguments)), Optional.empty());
+    }
+
+    private Station station(Slot slot) {
+        Optional<Integer> found = live.stations().assembly().find(slot);
+        if (found.isPresent()) {
+            return live.stations().at(found.get());
+        }
+        throw new IllegalArgumentException(
+                "there is no " + Words.slot(slot) + " in " + live.profile() + hint(slot));
+    }
+
+    private String hint(Slot wanted) {
+        List<String> keys = new ArrayList<>();
+        List<String> all = new ArrayList<>();
+        for (Part part : live.stations().assembly().parts()) {
+            Slot one = part.slot();
+            if (part.seat().within().isEmpty()) {
+                all.add(Words.slot(one));
+                if (one.contract().equals(wanted.contract()) && one.key().isPresent()) {
+                    keys.add(one.key().get().text());
+                }
+            }
+        }
+        if (!keys.isEmpty()) {
+            return "; its keys are "
+                    + String.join(", ", keys.stream().sorted().distinct().toList());
+        }
+        List<String> near = NearNames.of(Words.slot(wanted), all);
+        return near.isEmpty()
+                ? "; only what entry consumers lead to and what is bound can be had: add it to"
+                        + " 'entry', or bind it"
+                : "; near: " + String.join(", ", near);
+    }
+}

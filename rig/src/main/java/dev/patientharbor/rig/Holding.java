@@ -1,0 +1,87 @@
+package dev.patientharbor.rig;
+
+import dev.patientharbor.finding.NearNames;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Supplier;
+
+/** Finds what a consumer of a rig holds. */
+final class Holding {
+
+    private final Live live;
+
+    Holding(Live live) {
+        this.live = live;
+    }
+
+    Held of(Class<?> consumer, String need, Surroundings at) {
+        MadeStation station = station(consumer);
+        ConstructedMaker maker = (ConstructedMaker) station.core();
+        List<Asked> asked = maker.asked();
+        Optional<Asked> found = asked.stream().filter(one -> one.isFor(need)).findFirst();
+        if (found.isEmpty()) {
+            List<String> names = asked.stream().flatMap(one -> one.need().stream()).toList();
+            List<String> near = NearNames.of(need, names);
+            throw new IllegalArgumentException(
+                    consumer.getName()
+                            + " has no need "
+                            + need
+                            + (near.isEmpty()
+                                    ? "; it has " + String.join(", ", names)
+                                    : "; did you mean " + String.join(", ", near) + "?"));
+        }
+        Surroundings home = station.home(at);
+        Object outermost = station.get(at);
+        List<Object> layers = home.memory().layers(outermost).orElse(List.of(outermost));
+        int place = asked.indexOf(found.get());
+        Object held =
+                home.memory()
+                        .given(layers.get(layers.size() - 1))
+                        .map(all -> all.get(place))
+                        .orElseGet(() -> found.get().station().orElseThrow().get(at));
+        return new Held(layers(opened(held, found.get().station().orElseThrow()), home));
+    }
+
+    /** What is in a wrapping that may be absent, or that hands it out. */
+    private static Object opened(Object held, Station station) {
+        if (station instanceof AliasStation) {
+            return opened(held, station.next());
+        }
+        if (held instanceof Optional<?> maybe && station instanceof MaybeStation) {
+            return maybe.map(inside -> opened(inside, station.next())).orElse(null);
+        }
+        return held instanceof Supplier<?> later && station instanceof LaterStation
+                ? opened(later.get(), station.next())
+                : held;
+    }
+
+    private List<Object> layers(Object object, Surroundings home) {
+        return home.memory()
+                .layers(object)
+                .or(() -> live.whole().memory().layers(object))
+                .orElseGet(() -> Collections.singletonList(object));
+    }
+
+    private MadeStation station(Class<?> consumer) {
+        List<MadeStation> found = new ArrayList<>();
+        for (Station one : live.stations().all()) {
+            if (one instanceof MadeStation made
+                    && made.core() instanceof ConstructedMaker maker
+                    && maker.className().equals(consumer.getName())) {
+                found.add(made);
+            }
+        }
+        if (found.size() > 1) {
+            found.removeIf(one -> !Words.isSlotOf(one.part().slot(), consumer));
+        }
+        if (found.size() == 1) {
+            return found.get(0);
+        }
+        throw new IllegalArgumentException(
+                live.profile()
+                        + (found.isEmpty() ? " makes no " : " makes in several places a ")
+                        + consumer.getName());
+    }
+}

@@ -1,0 +1,161 @@
+package dev.patientharbor.rig;
+
+import dev.patientharbor.model.Lifetime;
+import dev.patientharbor.plan.Making;
+import dev.patientharbor.plan.Part;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Hands out an object in its layers: one for the rig, one for each scope, or a new one. */
+final class MadeStation extends Station {
+
+    private final int number;
+    private final Lifetime lifetime;
+    private final Maker core;
+    private final List<LayerMaker> layers;
+    private final Class<?> contract;
+    private final String profile;
+
+    /**
+     * @param number its place among the objects of a rig and of a scope
+     * @param layers the layers around the core, outermost first
+     * @param contract what each layer and the core must be
+     */
+    MadeStation(
+            Part.Made part,
+            int number,
+            Maker core,
+            List<LayerMaker> layers,
+            Class<?> contract,
+            String profile) {
+        super(part);
+        this.number = number;
+        this.core = core;
+        this.layers = List.copyOf(layers);
+        this.contract = contract;
+        this.profile = profile;
+        lifetime = part.lifetime();
+    }
+
+    Part.Made made() {
+        return (Part.Made) part();
+    }
+
+    int number() {
+        return number;
+    }
+
+    Maker core() {
+        return core;
+    }
+
+    /** Whether there is an object to be made of it, and the profile leads to it. */
+    boolean standsForObject() {
+        return !(made().making() instanceof Making.NoObject);
+    }
+
+    /** Whether an eager profile makes it at the start. */
+    boolean isMadeAtStart() {
+        return isShared() && standsForObject();
+    }
+
+    boolean isShared() {
+        return lifetime == Lifetime.SHARED;
+    }
+
+    boolean isFresh() {
+        return lifetime == Lifetime.FRESH;
+    }
+
+    /** Where its object is kept, if it is. */
+    Surroundings home(Surroundings at) {
+        return lifetime == Lifetime.SCOPED ? at.scope(this) : at.whole();
+    }
+
+    @Override
+    public Object get(Surroundings at) {
+        if (lifetime == Lifetime.FRESH) {
+            return make(at);
+        }
+        Surroundings home = home(at);
+        Object known = home.made(number);
+        return known != null ? known : home.make(this);
+    }
+
+    @Override
+    Object fresh(Surroundings at) {
+        return make(at);
+    }
+
+    /** Makes a new object in its layers. */
+    Object make(Surroundings at) {
+        at.requireOpen();
+        Object object = checked(part(at, core), core);
+        if (core.owns()) {
+            at.closing().add(object);
+        }
+        if (layers.isEmpty()) {
+            return object;
+        }
+        List<Object> chain = new ArrayList<>(layers.size() + 1);
+        chain.add(object);
+        Object outermost = object;
+        for (int i = layers.size() - 1; i >= 0; i--) {
+            LayerMaker layer = layers.get(i);
+            Object inner = outermost;
+            outermost = checked(part(at, layer.around(inner)), layer.around(inner));
+            at.closing().add(outermost);
+            chain.add(0, outermost);
+        }
+        // A fresh object is remembered only while one is made that stays: somebody holds it then.
+        if (lifetime != Lifetime.FRESH || at.live().lock().isHeldByCurrentThread()) {
+            at.memory().layers(outermost, chain);
+        }
+        return outermost;
+    }
+
+    private Object part(Surroundings at, Maker maker) {
+        try {
+            return maker.make(at);
+        } catch (RigException below) {
+            throw below;
+        } catch (Throwable thrown) {
+            throw failure(maker.words() + " threw " + thrown, thrown);
+        }
+    }
+
+    private Object checked(Object object, Maker maker) {
+        if (object == null) {
+            throw failure(maker.words() + " gave null", null);
+        }
+        if (!contract.isInstance(object)) {
+            throw failure(
+                    maker.words()
+                            + " gave an object of "
+                            + object.getClass().getName()
+                            + ", which is no "
+                            + contract.getName(),
+                    null);
+        }
+        return object;
+    }
+
+    RigException failure(String what, Throwable cause) {
+        return new RigException(
+                "no "
+                        + slot()
+                        + " in "
+                        + profile
+                        + ": "
+                        + what
+                        + made().origin().map(at -> "\n  bound at    " + at.text()).orElse(""),
+                cause);
+    }
+
+    @Override
+    List<Station> asks() {
+        List<Station> all = new ArrayList<>(core.asks());
+        layers.forEach(layer -> all.addAll(layer.asks()));
+        return all;
+    }
+}

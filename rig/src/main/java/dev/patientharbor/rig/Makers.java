@@ -1,0 +1,84 @@
+package dev.patientharbor.rig;
+
+import dev.patientharbor.finding.Where;
+import dev.patientharbor.model.Lifetime;
+import dev.patientharbor.plan.Argument;
+import dev.patientharbor.plan.Layer;
+import dev.patientharbor.plan.Making;
+import dev.patientharbor.plan.Part;
+import java.util.List;
+
+/** Turns what an assembly says of an object into what makes it. */
+final class Makers {
+
+    private final Stations stations;
+
+    Makers(Stations stations) {
+        this.stations = stations;
+    }
+
+    /** The station of an object that each class has one of, without its layers. */
+    MadeStation bare(Part.Made made, int number) {
+        return new MadeStation(
+                made,
+                number,
+                core(made),
+                List.of(),
+                stations.classes().load(made.oneOfClass().orElseThrow()),
+                stations.profile());
+    }
+
+    Station station(Part.Made made, int number) {
+        Class<?> contract = contract(made);
+        List<LayerMaker> layers = made.layers().stream().map(one -> layer(one)).toList();
+        Maker core =
+                made.oneOfClass()
+                        .<Maker>map(name -> new SameCoreMaker(() -> stations.ofClass(name)))
+                        .orElseGet(() -> core(made));
+        return new MadeStation(made, number, core, layers, contract, stations.profile());
+    }
+
+    private Class<?> contract(Part.Made made) {
+        return made.making() instanceof Making.NoObject
+                ? Object.class
+                : Boxes.boxed(stations.classes().erased(made.slot().contract()));
+    }
+
+    private Maker core(Part.Made made) {
+        Making making = made.making();
+        if (making instanceof Making.Constructed constructed) {
+            return new ConstructedMaker(
+                    constructed,
+                    arguments(constructed.arguments()),
+                    made.lifetime() != Lifetime.FRESH,
+                    this);
+        }
+        if (making instanceof Making.Called called) {
+            return new CalledMaker(called, arguments(called.arguments()), stations);
+        }
+        if (making instanceof Making.SameCore same) {
+            return new SameCoreMaker(() -> stations.at(same.part()));
+        }
+        return new SuppliedMaker(made, stations);
+    }
+
+    Asked[] arguments(List<Argument> arguments) {
+        return arguments.stream().map(one -> new Asked(one, stations)).toArray(Asked[]::new);
+    }
+
+    private LayerMaker layer(Layer layer) {
+        Layer.OfClass ofClass = (Layer.OfClass) layer;
+        ConstructedMaker maker =
+                new ConstructedMaker(
+                        ofClass.making(), arguments(ofClass.making().arguments()), false, this);
+        return new ClassLayer(maker);
+    }
+
+    Stations stations() {
+        return stations;
+    }
+
+    static String place(Part.Made made) {
+        return made.origin().map(Where::text).orElse("nowhere");
+    }
+}

@@ -1,0 +1,113 @@
+package dev.patientharbor.rig;
+
+import dev.patientharbor.plan.Roster;
+import dev.patientharbor.standins.Call;
+import dev.patientharbor.standins.CallRecord;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * The live objects of one plan. Nothing can be bound any more, and nothing of it is shared with
+ * another rig. Objects are made when they are first needed, or at the start where the profile is
+ * eager; closing it closes what it made. May be used by several threads.
+ *
+ * <pre>{@code
+ * Plan test = ProfileFiles.read(Path.of("../examples/port.harbor.yaml")).plan("dock-test");
+ * try (Rig rig = Rigs.build(test)) {
+ *     assertEquals(2.40, rig.get(TideGauge.class).levelNow());
+ *     assertSame(rig.get(BerthLedger.class), rig.received(BerthClerk.class, "ledger").outermost());
+ * }
+ * }</pre>
+ */
+public final class Rig extends Giver implements AutoCloseable {
+
+    Rig(Live live) {
+        super(live);
+    }
+
+    @Override
+    Surroundings at() {
+        return live().here();
+    }
+
+    /** The name of the profile, with what was swapped in it. */
+    public String profile() {
+        return live().profile();
+    }
+
+    /** Who receives what in it. */
+    public Roster roster() {
+        return live().stations().assembly().roster();
+    }
+
+    /** The fingerprint of its plan. */
+    public String fingerprint() {
+        return roster().fingerprint();
+    }
+
+    /**
+     * Opens a scope, and has it be the current one of this thread until it is closed: what lives in
+     * a scope is one object in it.
+     */
+    public Scope openScope() {
+        live().whole().requireOpen();
+        Scope scope = new Scope(live());
+        live().current(scope);
+        return scope;
+    }
+
+    /**
+     * What one consumer holds: the very object, seen through its layers.
+     *
+     * @param consumer an entry consumer, or any other class that the plan makes
+     * @param need the name of the parameter or field
+     * @throws IllegalArgumentException if the plan makes no such consumer, makes it in several
+     *     places, or it has no such need
+     */
+    public Held received(Class<?> consumer, String need) {
+        return new Holding(live()).of(consumer, need, at());
+    }
+
+    /**
+     * The calls of the plain slot of a contract that its mock, its canned stub or a spy saw, in
+     * order.
+     *
+     * @throws IllegalArgumentException if there is no such slot
+     */
+    public List<Call> calls(Class<?> contract) {
+        return calls(contract, Optional.empty());
+    }
+
+    /** The calls of a keyed slot. */
+    public List<Call> calls(Class<?> contract, String key) {
+        return calls(contract, Optional.of(key));
+    }
+
+    private List<Call> calls(Class<?> contract, Optional<String> key) {
+        String slot = Words.slot(known(contract, key));
+        return live().calls().all().stream()
+                .map(CallRecord.Entered::call)
+                .filter(call -> call.slot().equals(slot))
+                .toList();
+    }
+
+    /** Everything that mocks, canned stubs and spies saw so far, in order. */
+    public Trace trace() {
+        return new Trace(live().calls().all());
+    }
+
+    /**
+     * Closes what was made, the last first; the second time nothing happens.
+     *
+     * @throws RigException if something could not be closed, with all failures; all else is closed
+     */
+    @Override
+    public void close() {
+        live().whole().close();
+    }
+
+    @Override
+    public String toString() {
+        return "rig of " + profile() + ", plan " + fingerprint();
+    }
+}

@@ -1,0 +1,58 @@
+package dev.patientharbor.rig;
+
+import dev.patientharbor.plan.Assembly;
+import dev.patientharbor.profiles.Plan;
+import java.util.List;
+import java.util.Optional;
+
+/** Builds rigs. */
+public final class Rigs {
+
+    private Rigs() {}
+
+    /**
+     * Builds the objects of a plan, with the classes that this thread's context loads. An eager
+     * profile makes its shared objects now; all else waits until it is needed.
+     *
+     * @throws RigException if something cannot be made; what was made is closed
+     */
+    public static Rig build(Plan plan) {
+        return build(plan.assembly(), Thread.currentThread().getContextClassLoader());
+    }
+
+    /** Builds the objects of an assembly, with the classes of a loader. */
+    public static Rig build(Assembly assembly, ClassLoader loader) {
+        ClassLoader own = Optional.ofNullable(loader).orElseGet(Rigs.class::getClassLoader);
+        Stations stations = assembly.prepared(one -> new Stations(one, own));
+        if (stations.loader() != own) {
+            stations = new Stations(assembly, own);
+        }
+        Live live = new Live(stations);
+        if (assembly.roster().eager()) {
+            makeAll(live);
+        }
+        return new Rig(live);
+    }
+
+    private static void makeAll(Live live) {
+        try {
+            for (Station station : live.stations().all()) {
+                if (station instanceof MadeStation made && made.isMadeAtStart()) {
+                    made.get(live.whole());
+                }
+            }
+        } catch (RuntimeException | Error failure) {
+            try {
+                live.whole().close();
+            } catch (RuntimeException more) {
+                failure.addSuppressed(more);
+            }
+            throw failure;
+        }
+    }
+
+    /** Makes everything of a plan that can be made at the start, and tells what could not be. */
+    public static List<RigException> tryAll(Assembly assembly, ClassLoader loader) {
+        return Trial.of(new Live(new Stations(assembly, loader)));
+    }
+}

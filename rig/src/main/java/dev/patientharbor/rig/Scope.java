@@ -1,0 +1,71 @@
+package dev.patientharbor.rig;
+
+import java.util.concurrent.Callable;
+
+/**
+ * A span of time in a rig, in which there is one object of all that lives in a scope. Shared
+ * objects are those of the rig. May be used by several threads.
+ */
+public final class Scope extends Giver implements AutoCloseable {
+
+    private final Surroundings surroundings;
+    private final Scope outer;
+
+    Scope(Live live) {
+        super(live);
+        surroundings = new Surroundings(live, true, live.stations().objects());
+        outer = live.current();
+    }
+
+    Surroundings surroundings() {
+        return surroundings;
+    }
+
+    /** The scope that was the current one of the thread before. */
+    Scope outer() {
+        return outer;
+    }
+
+    @Override
+    Surroundings at() {
+        return surroundings;
+    }
+
+    /**
+     * Runs a piece of code with this as the current scope of its thread.
+     *
+     * @throws Exception what the code throws
+     */
+    public <T> T call(Callable<T> code) throws Exception {
+        surroundings.requireOpen();
+        Scope before = live().current();
+        live().current(this);
+        try {
+            return code.call();
+        } finally {
+            live().current(before);
+        }
+    }
+
+    /** The same for code that returns nothing. */
+    public void run(Runnable code) {
+        surroundings.requireOpen();
+        Scope before = live().current();
+        live().current(this);
+        try {
+            code.run();
+        } finally {
+            live().current(before);
+        }
+    }
+
+    /**
+     * Closes what was made in it, the last first.
+     *
+     * @throws RigException if something could not be closed, with all failures
+     */
+    @Override
+    public void close() {
+        surroundings.close();
+    }
+}

@@ -1,0 +1,45 @@
+package dev.patientharbor.rig;
+
+import dev.patientharbor.plan.Part;
+import java.util.List;
+
+/** What hands out the object of one part, in whatever rig of its assembly. */
+abstract class Station implements Source {
+
+    private final Part part;
+
+    Station(Part part) {
+        this.part = part;
+    }
+
+    Part part() {
+        return part;
+    }
+
+    /** The stations whose objects must be there before its own is. */
+    abstract List<Station> asks();
+
+    /** Makes a new object, whatever the lifetime. */
+    Object fresh(Surroundings at) {
+        return get(at);
+    }
+
+    /** The station whose object it hands out, as it is or in a wrapping; itself for most. */
+    Station next() {
+        return this;
+    }
+
+    /** The station at the end of the line. */
+    final Station end() {
+        Station at = this;
+        while (at.next() != at) {
+            at = at.next();
+        }
+        return at;
+    }
+
+    /** The slot as people read it. */
+    String slot() {
+        return Words.slot(part.slot());
+    }
+}

@@ -1,0 +1,25 @@
+package dev.patientharbor.rig;
+
+import dev.patientharbor.model.Slot;
+
+/** Names as people read them. */
+final class Words {
+
+    private Words() {}
+
+    /** A slot with short names. */
+    static String slot(Slot slot) {
+        return slot.text().replaceAll("[\\w.]+[.$](?=\\w)", "");
+    }
+
+    /** Whether a slot is the plain one of a class. */
+    static boolean isSlotOf(Slot slot, Class<?> type) {
+        return slot.key().isEmpty() && slot.contract().text().equals(type.getName());
+    }
+
+    /** A class by its short name. */
+    static String shortName(String binaryName) {
+        return binaryName.substring(
+                Math.max(binaryName.lastIndexOf('.'), binaryName.lastIndexOf('$')) + 1);
+    }
+}

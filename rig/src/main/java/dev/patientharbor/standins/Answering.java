@@ -1,0 +1,148 @@
+package dev.patientharbor.standins;
+
+import com.fasterxml.jackson.databind.JavaType;
+import dev.patientharbor.live.Values;
+import dev.patientharbor.model.Canned;
+import dev.patientharbor.model.Given;
+import dev.patientharbor.model.TypeRef;
+import java.lang.reflect.Method;
+import java.lang.reflect.Modifier;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CompletionStage;
+import java.util.concurrent.Future;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.stream.Stream;
+
+/**
+ * Answers calls as it was told: the first case that fits the arguments answers. Default methods
+ * that were told nothing run, methods that return nothing do nothing, and all else fails and says
+ * that no answer was given.
+ */
+final class Answering implements Behaviour {
+
+    private final Values values;
+    private final String slot;
+    private final String where;
+    private final List<String> told;
+    private final Map<Method, List<Case>> cases = new HashMap<>();
+
+    /** One case of one method; several calls may ask it at once. */
+    private static final class Case {
+        private final Optional<List<Object>> arguments;
+        private final Canned.Response response;
+        private final JavaType returned;
+        private final AtomicInteger asked = new AtomicInteger();
+
+        Case(Optional<List<Object>> arguments, Canned.Response response, JavaType returned) {
+            this.arguments = arguments;
+            this.response = response;
+            this.returned = returned;
+        }
+
+        boolean fits(Object[] passed) {
+            return arguments.isEmpty() || Arrays.deepEquals(arguments.get().toArray(), passed);
+        }
+    }
+
+    Answering(
+            Class<?> contract,
+            Values values,
+            TypeRef type,
+            String slot,
+            String where,
+            List<Canned> answers) {
+        this.values = values;
+        this.slot = slot;
+        this.where = where;
+        told = answers.stream().map(one -> one.method().text()).distinct().toList();
+        JavaType seenFrom = values.javaType(type);
+        for (Method method : contract.getMethods()) {
+            if (!Modifier.isStatic(method.getModifiers())) {
+                for (Canned one : answers) {
+                    if (one.method().text().equals(method.getName())) {
+                        add(method, one, seenFrom);
+                    }
+                }
+            }
+        }
+    }
+
+    private void add(Method method, Canned canned, JavaType seenFrom) {
+        JavaType owner = seenFrom.findSuperType(method.getDeclaringClass());
+        for (Canned.Case one : canned.cases()) {
+            if (one.given().isEmpty() || one.given().get().size() == method.getParameterCount()) {
+                cases.computeIfAbsent(method, key -> new ArrayList<>())
+                        .add(
+                                new Case(
+                                        one.given().map(given -> arguments(method, given, owner)),
+                                        one.answer(),
+                                        values.javaType(method.getGenericReturnType(), owner)));
+            }
+        }
+    }
+
+    private List<Object> arguments(Method method, List<Given> given, JavaType owner) {
+        List<Object> arguments = new ArrayList<>();
+        for (int i = 0; i < given.size(); i++) {
+            arguments.add(
+                    values.object(
+                            given.get(i),
+                            values.javaType(method.getGenericParameterTypes()[i], owner)));
+        }
+        return arguments;
+    }
+
+    @Override
+    public Object answer(Object self, Method method, Object[] arguments) throws Throwable {
+        for (Case one : cases.getOrDefault(method, List.of())) {
+            if (one.fits(arguments)) {
+                return answer(one);
+            }
+        }
+        if (method.isDefault() && !cases.containsKey(method)) {
+            return Defaults.run(self, method, arguments);
+        }
+        if (method.getReturnType() == void.class && !cases.containsKey(method)) {
+            return null;
+        }
+        throw new UnsupportedOperationException(
+                "the stub of "
+                        + slot
+                        + " ("
+                        + where
+                        + ") has no answer for "
+                        + Shown.call(method.getName(), Arrays.asList(arguments))
+                        + "; it answers "
+                        + (told.isEmpty() ? "nothing" : String.join(", ", told)));
+    }
+
+    private Object answer(Case one) throws Throwable {
+        if (one.response instanceof Canned.Response.Fails fails) {
+            throw values.failure(fails.type().text(), fails.saying().map(saying -> saying.text()));
+        }
+        List<Given> answers = ((Canned.Response.Answers) one.response).inOrder();
+        int next = one.asked.getAndUpdate(n -> Math.min(n + 1, answers.size() - 1));
+        return value(answers.get(next), one.returned);
+    }
+
+    private Object value(Given given, JavaType type) {
+        Class<?> raw = type.getRawClass();
+        if (raw == void.class) {
+            return null;
+        }
+        if (raw == Stream.class) {
+            return ((List<?>) values.object(given, values.listOf(type.containedTypeOrUnknown(0))))
+                    .stream();
+        }
+        if (raw == CompletionStage.class || raw == CompletableFuture.class || raw == Future.class) {
+            return CompletableFuture.completedFuture(value(given, type.containedTypeOrUnknown(0)));
+        }
+        return values.object(given, type);
+    }
+}

@@ -1,0 +1,48 @@
+package dev.patientharbor.standins;
+
+import java.lang.reflect.Method;
+import java.util.Arrays;
+import java.util.Collections;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * One call of a contract, as a mock, a stub with canned answers or a spy saw it. Immutable, but for
+ * what the arguments and the answer are themselves.
+ *
+ * @param slot the slot whose object was called, as text
+ * @param target what was called: the class behind a spy, or {@code mock}
+ * @param method the method of the contract
+ * @param arguments what was passed; may hold {@code null}
+ * @param answer what was returned; empty for nothing, for {@code null} and for a failure
+ * @param failure what was thrown
+ * @param caller the class that called, by its binary name; empty if it cannot be told
+ */
+public record Call(
+        String slot,
+        String target,
+        Method method,
+        List<Object> arguments,
+        Optional<Object> answer,
+        Optional<Throwable> failure,
+        Optional<String> caller) {
+    public Call {
+        arguments = Collections.unmodifiableList(Arrays.asList(arguments.toArray()));
+    }
+
+    /** The name of the method. */
+    public String name() {
+        return method.getName();
+    }
+
+    /** A value as people read it. */
+    public static String shown(Object value) {
+        return Shown.value(value);
+    }
+
+    /** The call as people read it: {@code announce("berth 3 is taken")}. */
+    @Override
+    public String toString() {
+        return Shown.call(method.getName(), arguments);
+    }
+}

@@ -1,0 +1,85 @@
+package dev.patientharbor.standins;
+
+import java.lang.reflect.InvocationHandler;
+import java.lang.reflect.Method;
+import java.util.Arrays;
+import java.util.Optional;
+
+/** Keeps a record of the calls that some behaviour answers. */
+final class Recording implements InvocationHandler {
+
+    private static final Object[] NOTHING = {};
+    private static final String OURS = Recording.class.getPackageName() + '.';
+
+    private final CallRecord record;
+    private final String slot;
+    private final String target;
+    private final String words;
+    private final Behaviour behaviour;
+
+    Recording(CallRecord record, String slot, String target, String words, Behaviour behaviour) {
+        this.record = record;
+        this.slot = slot;
+        this.target = target;
+        this.words = words;
+        this.behaviour = behaviour;
+    }
+
+    @Override
+    public Object invoke(Object self, Method method, Object[] passed) throws Throwable {
+        Object[] arguments = passed == null ? NOTHING : passed;
+        if (method.getDeclaringClass() == Object.class) {
+            return ofObject(self, method, arguments);
+        }
+        Optional<String> caller = caller();
+        CallRecord.Entered entered =
+                record.enter(call(method, arguments, Optional.empty(), Optional.empty(), caller));
+        try {
+            Object answer = behaviour.answer(self, method, arguments);
+            record.leave(
+                    entered,
+                    call(method, arguments, Optional.ofNullable(answer), Optional.empty(), caller));
+            return answer;
+        } catch (Throwable failure) {
+            record.leave(
+                    entered,
+                    call(method, arguments, Optional.empty(), Optional.of(failure), caller));
+            throw failure;
+        }
+    }
+
+    private Call call(
+            Method method,
+            Object[] arguments,
+            Optional<Object> answer,
+            Optional<Throwable> failure,
+            Optional<String> caller) {
+        return new Call(slot, target, method, Arrays.asList(arguments), answer, failure, caller);
+    }
+
+    /** What every object has is no call of the contract. */
+    private Object ofObject(Object self, Method method, Object[] arguments) {
+        return switch (method.getName()) {
+            case "equals" -> self == arguments[0];
+            case "hashCode" -> System.identityHashCode(self);
+            default -> words;
+        };
+    }
+
+    /** The nearest class on the way here that is neither ours nor made at run time. */
+    private static Optional<String> caller() {
+        return StackWalker.getInstance()
+                .walk(
+                        frames ->
+                                frames.map(StackWalker.StackFrame::getClassName)
+                                        .filter(Recording::isOfUser)
+                                        .findFirst());
+    }
+
+    private static boolean isOfUser(String className) {
+        return !className.startsWith(OURS)
+                && !className.startsWith("java.lang.reflect.")
+                && !className.startsWith("jdk.")
+                && !className.contains("$Proxy");
+    }
+}

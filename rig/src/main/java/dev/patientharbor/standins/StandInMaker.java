@@ -1,0 +1,23 @@
+package dev.patientharbor.standins;
+
+import java.util.function.Consumer;
+
+/**
+ * Makes mocks in a way of its own, in place of the built-in one, which makes them of interfaces
+ * alone. Found by {@link java.util.ServiceLoader}; must have a constructor without parameters and
+ * may be used by several threads.
+ */
+public interface StandInMaker {
+
+    /** Whether it can make a mock of a contract: an interface or a class. */
+    boolean canMake(Class<?> contract);
+
+    /**
+     * Makes a mock that answers neutrally: see {@link NeutralAnswers}.
+     *
+     * @param contract what it stands in for
+     * @param slot the slot that it fills, as text
+     * @param seen must be told of each call of it
+     */
+    Object make(Class<?> contract, String slot, Consumer<Call> seen);
+}

@@ -1,0 +1,90 @@
+package dev.patientharbor.standins;
+
+import dev.patientharbor.live.Values;
+import dev.patientharbor.model.Canned;
+import dev.patientharbor.model.TypeRef;
+import java.lang.reflect.Proxy;
+import java.util.List;
+
+/**
+ * Makes what stands in for a contract, or around it, for one rig. Built in are interfaces alone;
+ * makers that were found may make mocks of classes too.
+ */
+public final class StandIns {
+
+    private final CallRecord record;
+    private final Values values;
+    private final List<StandInMaker> makers;
+
+    /**
+     * @param record where calls are kept
+     * @param makers those who make mocks, the first that can is asked
+     */
+    public StandIns(CallRecord record, Values values, List<StandInMaker> makers) {
+        this.record = record;
+        this.values = values;
+        this.makers = List.copyOf(makers);
+    }
+
+    /**
+     * A mock.
+     *
+     * @param slot the slot that it fills, as text
+     * @throws IllegalArgumentException if nobody can make one of that contract
+     */
+    public Object mock(Class<?> contract, String slot) {
+        for (StandInMaker maker : makers) {
+            if (maker.canMake(contract)) {
+                return maker.make(contract, slot, record::add);
+            }
+        }
+        return proxy(
+                contract,
+                "a mock",
+                new Recording(record, slot, "mock", "mock of " + slot, new Neutral()));
+    }
+
+    /**
+     * A stub that gives canned answers.
+     *
+     * @param type the contract with its arguments
+     * @param where where the answers stand
+     * @throws IllegalArgumentException if the contract is no interface, or an answer does not fit
+     */
+    public Object answering(
+            Class<?> contract, TypeRef type, String slot, String where, List<Canned> answers) {
+        Answering answering = new Answering(contract, values, type, slot, where, answers);
+        return proxy(
+                contract,
+                "a stub with canned answers",
+                new Recording(record, slot, "stub", "stub of " + slot, answering));
+    }
+
+    /**
+     * A spy around an object.
+     *
+     * @param target what people call the object
+     */
+    public Object spy(Class<?> contract, String slot, String target, Object inner) {
+        return proxy(
+                contract,
+                "a spy",
+                new Recording(record, slot, target, "spy on " + target, new PassingOn(inner)));
+    }
+
+    static Object proxy(Class<?> contract, String what, Recording handler) {
+        if (!contract.isInterface() || contract.isSealed()) {
+            throw new IllegalArgumentException(
+                    what
+                            + " can be made of an interface, and "
+                            + contract.getName()
+                            + (contract.isInterface() ? " is sealed" : " is a class"));
+        }
+        return Proxy.newProxyInstance(
+                contract.getClassLoader() == null
+                        ? StandIns.class.getClassLoader()
+                        : contract.getClassLoader(),
+                new Class<?>[] {contract},
+                handler);
+    }
+}
