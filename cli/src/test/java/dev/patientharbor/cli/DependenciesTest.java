@@ -38,6 +38,9 @@ class DependenciesTest {
                             Map.entry(
                                     "check", "code finding model names plan resolve types values"),
                             Map.entry("profiles", "check code finding model plan"),
+                            Map.entry("live", "com.fasterxml.jackson finding model values"),
+                            Map.entry("standins", "live model"),
+                            Map.entry("rig", "finding live model plan profiles standins types"),
                             Map.entry("notation", "code finding model org.snakeyaml profiles"),
                             Map.entry("report", "check com.fasterxml.jackson finding model plan"),
                             Map.entry("cli", "check finding notation picocli profiles report")));
@@ -63,7 +66,7 @@ class DependenciesTest {
 
     private static Map<String, Set<String>> uses() {
         StringBuilder out = new StringBuilder();
-        for (String module : List.of("core", "notation", "report", "cli")) {
+        for (String module : List.of("core", "notation", "rig", "report", "cli")) {
             out.append(jdeps(Path.of("..", module, "target", "classes")));
         }
         Map<String, Set<String>> uses = new TreeMap<>();

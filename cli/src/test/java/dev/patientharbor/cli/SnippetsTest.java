@@ -21,7 +21,9 @@ import org.junit.jupiter.params.provider.MethodSource;
 class SnippetsTest {
 
     private static final List<Path> SOURCES =
-            List.of(Path.of("../core/src/main/java"), Path.of("../notation/src/main/java"));
+            Stream.of("core", "notation", "rig")
+                    .map(it -> Path.of("..", it, "src/main/java"))
+                    .toList();
     private static final Pattern SNIPPET =
             Pattern.compile("(?s)<pre>\\{@code\\n(.*?)\\n \\* }</pre>");
     private static final Pattern README = Pattern.compile("(?s)```java\n(.*?)```");
@@ -34,7 +36,10 @@ class SnippetsTest {
             import dev.patientharbor.notation.*;
             import dev.patientharbor.plan.*;
             import dev.patientharbor.profiles.*;
+            import dev.patientharbor.rig.*;
+            import dev.patientharbor.standins.*;
             import static dev.patientharbor.profiles.Supplies.*;
+            import static dev.patientharbor.profiles.Wrapping.*;
             import static org.junit.jupiter.api.Assertions.*;
             import gullwing.crane.*;
             import gullwing.port.*;
@@ -42,6 +47,7 @@ class SnippetsTest {
             import gullwing.trial.*;
             import gullwing.works.*;
             import java.nio.file.Path;
+            import java.time.*;
             import java.util.*;
             public class Snippet implements Runnable { public void run() {
             """;
@@ -90,6 +96,9 @@ class SnippetsTest {
                                 "AnswersDefinition.java",
                                 "Filling.java",
                                 "Supplies.java",
+                                "Wrapping.java",
+                                "Plan.java",
+                                "Rig.java",
                                 "README.md")),
                 with.toString());
     }

@@ -3,7 +3,9 @@ package dev.patientharbor.check;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.Where;
+import dev.patientharbor.model.BuiltIn;
 import dev.patientharbor.model.Key;
+import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.resolve.Outcome;
 import dev.patientharbor.resolve.ResolvedDecoration;
 import dev.patientharbor.resolve.ResolvedDecorator;
@@ -11,6 +13,7 @@ import dev.patientharbor.resolve.ResolvedProfile;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.resolve.Wiring;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * Tells decorators without one place for what they wrap, decorators around nothing, and drops of
@@ -24,13 +27,19 @@ final class DecoratorRule implements Rule {
         for (ResolvedProfile owner : set.profiles()) {
             for (ResolvedDecoration decoration : owner.ownDecorations()) {
                 for (ResolvedDecorator decorator : decoration.all()) {
-                    if (canBeBuilt(decorator) && !decorator.isUsable()) {
-                        reporter.report(
-                                owner,
-                                profile -> Inheritance.holdsFor(decoration, decorator, profile),
-                                decoration.slot().map(List::of).orElse(List.of()),
-                                notADecorator(set, wording, decorator));
-                    }
+                    fault(set, wording, decorator)
+                            .ifPresent(
+                                    fault ->
+                                            reporter.report(
+                                                    owner,
+                                                    profile ->
+                                                            Inheritance.holdsFor(
+                                                                    decoration, decorator, profile),
+                                                    decoration
+                                                            .slot()
+                                                            .map(List::of)
+                                                            .orElse(List.of()),
+                                                    fault));
                 }
             }
             for (ResolvedProfile.DropsNothing one : owner.dropsNothing()) {
@@ -61,12 +70,59 @@ final class DecoratorRule implements Rule {
                                         && wiring.profile().binding(one).isPresent());
     }
 
-    private static boolean canBeBuilt(ResolvedDecorator decorator) {
-        return decorator.blueprint().filter(one -> one.fault().isEmpty()).isPresent();
+    private static Optional<Finding> fault(
+            ResolvedSet set, Wording wording, ResolvedDecorator decorator) {
+        if (couldWrap(decorator) && !decorator.isUsable()) {
+            return Optional.of(notADecorator(set, wording, decorator));
+        }
+        return decorator
+                .builtIn()
+                .filter(one -> one instanceof BuiltIn.Fail)
+                .map(one -> ((BuiltIn.Fail) one).with())
+                .filter(with -> !isFailure(set, with.text()))
+                .map(
+                        with ->
+                                Finding.of(
+                                                FindingKinds.VALUE_UNFIT,
+                                                with.at(),
+                                                set.text(decorator.slot()) + " fail " + with.text(),
+                                                wording.shortName(with.text())
+                                                        + " is no exception, so nothing can fail"
+                                                        + " with it.")
+                                        .with("do", "name a class of java.lang.Throwable"));
+    }
+
+    /** Whether a class may be thrown; of an unknown one nothing is told here. */
+    private static boolean isFailure(ResolvedSet set, String className) {
+        return set.code()
+                .find(className)
+                .map(facts -> set.fit(facts.asType(), TypeRef.of("java.lang.Throwable")).fits())
+                .orElse(true);
+    }
+
+    /** Whether nothing else is wrong with it. */
+    private static boolean couldWrap(ResolvedDecorator decorator) {
+        return decorator.builtIn().isPresent()
+                || decorator.blueprint().filter(one -> one.fault().isEmpty()).isPresent();
+    }
+
+    private static Finding notAroundClass(
+            ResolvedSet set, Wording wording, ResolvedDecorator decorator) {
+        String word = decorator.name().written().text();
+        String contract = decorator.slot().contract().text(wording::shortName);
+        return Finding.of(
+                        FindingKinds.NOT_A_DECORATOR,
+                        decorator.name().written().at(),
+                        set.text(decorator.slot()) + ' ' + word,
+                        word + " can stand around an interface, and " + contract + " is none.")
+                .with("do", "let those who ask for it ask for an interface of it, or take it out");
     }
 
     private static Finding notADecorator(
             ResolvedSet set, Wording wording, ResolvedDecorator decorator) {
+        if (decorator.builtIn().isPresent()) {
+            return notAroundClass(set, wording, decorator);
+        }
         String name = wording.shortName(decorator.blueprint().orElseThrow().className());
         String contract = decorator.slot().contract().text(wording::shortName);
         List<String> places = decorator.inner().stream().map(wording::place).toList();
@@ -97,7 +153,7 @@ final class DecoratorRule implements Rule {
 
     private static Finding dropsNothing(
             ResolvedSet set, Wording wording, ResolvedDecorator dropped) {
-        String name = wording.shortName(dropped.name().facts().orElseThrow().name());
+        String name = wording.shortName(dropped.text());
         String slot = set.text(dropped.slot());
         return Finding.of(
                         FindingKinds.DROPS_NOTHING,

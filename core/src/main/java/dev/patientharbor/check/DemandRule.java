@@ -175,7 +175,7 @@ final class DemandRule implements Rule {
                                 + ", and it is "
                                 + (layers.isEmpty()
                                         ? "none"
-                                        : layers.get(0).name().written().text())
+                                        : set.names().shortName(layers.get(0).text()))
                                 + ".");
             }
         }

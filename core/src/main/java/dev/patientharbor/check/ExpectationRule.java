@@ -6,8 +6,8 @@ import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.Written;
 import dev.patientharbor.names.Lookup;
 import dev.patientharbor.plan.AnswerKind;
-import dev.patientharbor.resolve.Blueprint;
 import dev.patientharbor.resolve.Outcome;
+import dev.patientharbor.resolve.ResolvedDecorator;
 import dev.patientharbor.resolve.ResolvedExpectation;
 import dev.patientharbor.resolve.ResolvedProfile;
 import dev.patientharbor.resolve.ResolvedSet;
@@ -110,8 +110,7 @@ final class ExpectationRule implements Rule {
         }
         List<String> all = new ArrayList<>();
         end.get().decorators().stream()
-                .flatMap(one -> one.blueprint().stream())
-                .map(Blueprint::className)
+                .map(ResolvedDecorator::text)
                 .map(set.names()::shortName)
                 .forEach(all::add);
         all.add(end.get().blueprint().map(set::maker).orElseGet(() -> end.get().answer().word()));

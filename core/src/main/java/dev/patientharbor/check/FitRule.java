@@ -76,11 +76,11 @@ final class FitRule implements Rule {
             return;
         }
         Slot target = set.slots().slot(wiring.settled(slot).orElseThrow());
+        Optional<ResolvedDecorator> layer = end.get().decorators().stream().findFirst();
         Optional<ClassType> outermost =
-                end.get().decorators().stream()
-                        .findFirst()
-                        .flatMap(ResolvedDecorator::blueprint)
-                        .or(() -> end.get().blueprint())
+                (layer.isPresent()
+                                ? layer.flatMap(ResolvedDecorator::blueprint)
+                                : end.get().blueprint())
                         .map(Blueprint::type)
                         .or(() -> asClass(target.contract()));
         Slot wanted = set.slots().slot(slot);

@@ -39,7 +39,7 @@ final class NamesRule implements Rule {
                     }
                 }
                 for (ResolvedDecorator decorator : decoration.all()) {
-                    if (decorator.name().facts().isEmpty()) {
+                    if (decorator.isUnknown()) {
                         reporter.report(
                                 owner,
                                 profile -> Inheritance.holdsFor(decoration, decorator, profile),

@@ -18,10 +18,10 @@ import java.util.stream.Stream;
  */
 public record Decoration(
         Slot slot,
-        Optional<List<Written>> whole,
+        Optional<List<Decorator>> whole,
         List<Written> drop,
-        List<Written> innermost,
-        List<Written> outermost,
+        List<Decorator> innermost,
+        List<Decorator> outermost,
         Where at) {
     public Decoration {
         whole = whole.map(List::copyOf);
@@ -30,15 +30,15 @@ public record Decoration(
         outermost = List.copyOf(outermost);
     }
 
-    /** Every decorator that it names. */
-    public List<Written> names() {
-        return Stream.of(whole.orElse(List.of()), drop, innermost, outermost)
+    /** Every decorator that it adds. */
+    public List<Decorator> added() {
+        return Stream.of(whole.orElse(List.of()), innermost, outermost)
                 .flatMap(List::stream)
                 .toList();
     }
 
     /** A whole list. */
-    public static Decoration of(Slot slot, List<Written> whole, Where at) {
+    public static Decoration of(Slot slot, List<Decorator> whole, Where at) {
         return new Decoration(slot, Optional.of(whole), List.of(), List.of(), List.of(), at);
     }
 }

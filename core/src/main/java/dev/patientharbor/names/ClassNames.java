@@ -4,6 +4,7 @@ import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.CodeIndex;
 import dev.patientharbor.finding.NearNames;
 import dev.patientharbor.finding.Where;
+import dev.patientharbor.model.BuiltIn;
 import dev.patientharbor.model.Declaration;
 import dev.patientharbor.model.SlotParser;
 import dev.patientharbor.model.StatedConsumer;
@@ -46,6 +47,11 @@ public final class ClassNames {
      */
     public Lookup lookup(Written name) {
         return new Lookup(name, known.computeIfAbsent(name.text(), this::find));
+    }
+
+    /** A class by its full name, if it is known; else as it was written. */
+    public Written full(Written name) {
+        return lookup(name).facts().map(facts -> new Written(facts.name(), name.at())).orElse(name);
     }
 
     private List<ClassFacts> find(String name) {
@@ -94,11 +100,14 @@ public final class ClassNames {
 
     /**
      * The class as people read it: its simple name, or the full one where two classes of the code
-     * share the simple one.
+     * share the simple one. What is no class, and what is built in, is called as it is.
      */
     public String shortName(String binaryName) {
         if (things.contains(binaryName)) {
             return binaryName;
+        }
+        if (BuiltIn.isMeantBy(binaryName)) {
+            return BuiltIn.shortWords(binaryName);
         }
         String simple = simpleName(binaryName);
         List<String> same = bySimpleName().getOrDefault(simple, List.of());

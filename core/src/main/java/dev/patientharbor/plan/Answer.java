@@ -12,7 +12,8 @@ import java.util.Optional;
  *
  * @param kind what it is
  * @param implementation the binary name of the core; empty for a mock and where nothing is received
- * @param decorators the binary names of the decorators around it, outermost first
+ * @param decorators the decorators around it, outermost first: classes by their binary names,
+ *     built-in ones in words, such as {@code delay 200ms}
  * @param lifetime how long an instance lives; empty where nothing is received
  * @param instance a label: equal labels, same instance; empty where nothing is received
  * @param origin where it was said: the binding, or the class that supplies itself; empty if nothing

@@ -72,8 +72,12 @@ public sealed interface Part {
     /** One of several, under its key. */
     record Member(Optional<Key> key, int part) {}
 
-    /** What cannot be made: a slot that is bound and not reached, in a profile that is complete. */
-    record Missing(Answer.Seat seat) implements Part {}
+    /**
+     * What cannot be made: a slot that is bound and not reached, in a profile that is complete.
+     *
+     * @param onPurpose whether it was bound to nothing
+     */
+    record Missing(Answer.Seat seat, boolean onPurpose) implements Part {}
 
     /** The slot that it fills. */
     default Slot slot() {

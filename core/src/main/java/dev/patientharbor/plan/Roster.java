@@ -1,6 +1,7 @@
 package dev.patientharbor.plan;
 
 import dev.patientharbor.finding.NearNames;
+import dev.patientharbor.model.BuiltIn;
 import java.util.List;
 import java.util.TreeSet;
 
@@ -109,6 +110,9 @@ public final class Roster {
     }
 
     static String shortName(String binaryName) {
+        if (BuiltIn.isMeantBy(binaryName)) {
+            return BuiltIn.shortWords(binaryName);
+        }
         return binaryName.substring(
                 Math.max(binaryName.lastIndexOf('.'), binaryName.lastIndexOf('$')) + 1);
     }

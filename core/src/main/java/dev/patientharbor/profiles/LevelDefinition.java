@@ -56,6 +56,20 @@ public class LevelDefinition {
     public void decorate(Class<?> contract, Class<?>... outermostFirst) {
         decorations.add(
                 new DecorationDefinition(names, names.slot(contract), Positions.here())
+                        .whole(Wrapping.of(outermostFirst)));
+    }
+
+    /** Puts decorators around whatever fills a slot, outermost first, built-in ones among them. */
+    public void decorate(Class<?> contract, Wrapping... outermostFirst) {
+        decorations.add(
+                new DecorationDefinition(names, names.slot(contract), Positions.here())
+                        .whole(outermostFirst));
+    }
+
+    /** The same for a slot that is written as in a file. */
+    public void decorate(String slot, Wrapping... outermostFirst) {
+        decorations.add(
+                new DecorationDefinition(names, Names.slot(slot), Positions.here())
                         .whole(outermostFirst));
     }
 
@@ -63,7 +77,7 @@ public class LevelDefinition {
     public void decorate(String slot, Class<?>... outermostFirst) {
         decorations.add(
                 new DecorationDefinition(names, Names.slot(slot), Positions.here())
-                        .whole(outermostFirst));
+                        .whole(Wrapping.of(outermostFirst)));
     }
 
     /** Changes the inherited decorators of a contract: the answer is asked what to change. */

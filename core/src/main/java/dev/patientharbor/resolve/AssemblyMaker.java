@@ -2,6 +2,7 @@ package dev.patientharbor.resolve;
 
 import dev.patientharbor.code.ExecutableFacts;
 import dev.patientharbor.finding.Where;
+import dev.patientharbor.model.Canned;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.Supply;
 import dev.patientharbor.model.TypeRef;
@@ -78,7 +79,11 @@ public final class AssemblyMaker {
         Set<Integer> broken = broken();
         for (int i = 0; i < wiring.reachedSize(); i++) {
             int seat = wiring.reached(i);
-            parts.add(broken.contains(seat) ? new Part.Missing(place(seat)) : part(seat));
+            parts.add(
+                    broken.contains(seat)
+                            ? new Part.Missing(
+                                    place(seat), wiring.outcome(seat).kind() == Outcome.Kind.NONE)
+                            : part(seat));
             if (set.slots().level(seat) == Levels.WHOLE) {
                 bySlot.put(set.slots().slot(seat), i);
             }
@@ -145,7 +150,7 @@ public final class AssemblyMaker {
                 return made(seat, outcome, place);
             case BROKEN, UNMET, VALUE_MISSING, SEVERAL, NONE:
             default:
-                return new Part.Missing(place);
+                return new Part.Missing(place, outcome.kind() == Outcome.Kind.NONE);
         }
     }
 
@@ -162,11 +167,13 @@ public final class AssemblyMaker {
         List<Layer> layers = new ArrayList<>();
         for (ResolvedDecorator decorator : outcome.decorators()) {
             layers.add(
-                    new Layer.OfClass(
-                            constructed(
-                                    decorator.blueprint().orElseThrow(),
-                                    asked,
-                                    Optional.of(decorator.inner().get(0)))));
+                    decorator.builtIn().isPresent()
+                            ? new Layer.OfOurs(decorator.builtIn().get())
+                            : new Layer.OfClass(
+                                    constructed(
+                                            decorator.blueprint().orElseThrow(),
+                                            asked,
+                                            Optional.of(decorator.inner().get(0)))));
         }
         return new Part.Made(
                 place,
@@ -192,7 +199,8 @@ public final class AssemblyMaker {
         }
         Supply supply = outcome.binding().orElseThrow().declared().supply();
         if (supply instanceof Supply.OfAnswers stub) {
-            return new Making.Answering(contract, stub.answers());
+            return new Making.Answering(
+                    contract, stub.answers().stream().map(this::withFullNames).toList());
         }
         if (supply instanceof Supply.OfValue value) {
             return new Making.Converted(contract, value.given());
@@ -204,6 +212,24 @@ public final class AssemblyMaker {
             return new Making.MadeBy(made.maker());
         }
         return new Making.Mocked(contract);
+    }
+
+    /** Answers whose failures have full names. */
+    private Canned withFullNames(Canned answers) {
+        return new Canned(
+                answers.method(),
+                answers.cases().stream()
+                        .map(
+                                one ->
+                                        one.answer() instanceof Canned.Response.Fails fails
+                                                ? new Canned.Case(
+                                                        one.given(),
+                                                        new Canned.Response.Fails(
+                                                                set.names().full(fails.type()),
+                                                                fails.saying()),
+                                                        one.at())
+                                                : one)
+                        .toList());
     }
 
     private Making called(Blueprint blueprint, Arguments asked) {

@@ -3,8 +3,10 @@ package dev.patientharbor.resolve;
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.Binding;
+import dev.patientharbor.model.BuiltIn;
 import dev.patientharbor.model.Canned;
 import dev.patientharbor.model.Decoration;
+import dev.patientharbor.model.Decorator;
 import dev.patientharbor.model.Key;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.SlotParser;
@@ -209,12 +211,7 @@ final class BindingResolver {
 
     private List<String> full(List<String> parameterTypes) {
         return parameterTypes.stream()
-                .map(
-                        name ->
-                                names.lookup(new Written(name, Where.classNamed(name)))
-                                        .facts()
-                                        .map(ClassFacts::name)
-                                        .orElse(name))
+                .map(name -> names.full(new Written(name, Where.classNamed(name))).text())
                 .toList();
     }
 
@@ -243,19 +240,58 @@ final class BindingResolver {
     ResolvedDecoration resolve(Decoration decoration, int owner, int level) {
         List<Lookup> lookups = new ArrayList<>();
         Optional<Slot> slot = slot(decoration.slot(), decoration.at(), lookups);
+        decoration.added().stream()
+                .flatMap(one -> one.builtIn().stream())
+                .filter(one -> one instanceof BuiltIn.Fail)
+                .map(one -> names.lookup(((BuiltIn.Fail) one).with()))
+                .forEach(lookups::add);
         return new ResolvedDecoration(
                 decoration,
                 owner,
                 lookups,
                 slot.map(one -> number(one, level)),
                 decoration.whole().map(list -> decorators(slot, list)),
-                decorators(slot, decoration.drop()),
+                decorators(slot, decoration.drop().stream().map(Decorator::ofClass).toList()),
                 decorators(slot, decoration.innermost()),
                 decorators(slot, decoration.outermost()));
     }
 
-    private List<ResolvedDecorator> decorators(Optional<Slot> slot, List<Written> list) {
-        return list.stream().map(name -> decorator(slot, names.lookup(name))).toList();
+    private List<ResolvedDecorator> decorators(Optional<Slot> slot, List<Decorator> list) {
+        return list.stream()
+                .map(
+                        one ->
+                                one.builtIn().isPresent()
+                                        ? builtIn(slot, one)
+                                        : decorator(slot, names.lookup(one.name())))
+                .toList();
+    }
+
+    /** A built-in one, what it fails with by its full name. */
+    private ResolvedDecorator builtIn(Optional<Slot> slot, Decorator decorator) {
+        boolean aroundInterface =
+                slot.map(Slot::contract)
+                        .filter(type -> type instanceof ClassType)
+                        .flatMap(type -> facts(((ClassType) type).name()))
+                        .filter(ClassFacts::isInterface)
+                        .isPresent();
+        Optional<BuiltIn> full =
+                decorator.builtIn().map(one -> one instanceof BuiltIn.Fail fail ? full(fail) : one);
+        return new ResolvedDecorator(
+                slot.orElseGet(() -> Slot.of("java.lang.Object")),
+                new Lookup(decorator.name(), List.of()),
+                Optional.empty(),
+                Optional.empty(),
+                List.of(),
+                full,
+                aroundInterface);
+    }
+
+    private Optional<ClassFacts> facts(String className) {
+        return names.lookup(new Written(className, Where.classNamed(className))).facts();
+    }
+
+    private BuiltIn full(BuiltIn.Fail fail) {
+        return new BuiltIn.Fail(fail.when(), names.full(fail.with()), fail.saying());
     }
 
     private ResolvedDecorator decorator(Optional<Slot> slot, Lookup name) {
@@ -273,14 +309,21 @@ final class BindingResolver {
                                                 .filter(need -> takes(need, decorated))
                                                 .toList())
                         .orElse(List.of());
-        return new ResolvedDecorator(decorated, name, fit, blueprint, inner);
+        return new ResolvedDecorator(
+                decorated, name, fit, blueprint, inner, Optional.empty(), false);
     }
 
+    /** Whether a need is for what a decorator wraps, as it is or to be asked for later. */
     private boolean takes(Need need, Slot decorated) {
         Slot asked = slots.slot(need.slot());
+        TypeRef wrapped =
+                Carrier.of(asked.contract())
+                        .filter(one -> one.kind() == Carrier.Kind.DEFERRED)
+                        .map(Carrier::content)
+                        .orElse(asked.contract());
         return asked.key().isEmpty()
-                && (asked.contract().equals(decorated.contract())
-                        || generics.allows(decorated.contract(), asked.contract()));
+                && (wrapped.equals(decorated.contract())
+                        || generics.allows(decorated.contract(), wrapped));
     }
 
     /** A slot with its names looked up; empty if one of them is not known. */

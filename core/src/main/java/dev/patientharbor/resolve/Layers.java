@@ -131,7 +131,7 @@ final class Layers {
             if (said != null
                     && said.what().stream()
                             .flatMap(change -> change.drop().stream())
-                            .anyMatch(decorator::isOfSameClassAs)) {
+                            .anyMatch(decorator::isNamedAs)) {
                 return true;
             }
             if (level == Levels.WHOLE) {
@@ -178,10 +178,7 @@ final class Layers {
 
     private static boolean isAgain(
             ResolvedDecoration decoration, List<ResolvedDecorator> inherited) {
-        return decoration
-                .whole()
-                .filter(own -> classNames(own).equals(classNames(inherited)))
-                .isPresent();
+        return decoration.whole().filter(own -> texts(own).equals(texts(inherited))).isPresent();
     }
 
     private static Said<List<ResolvedDecoration>> join(
@@ -196,19 +193,19 @@ final class Layers {
     }
 
     private static boolean sameList(List<ResolvedDecoration> one, List<ResolvedDecoration> other) {
-        return classes(one).equals(classes(other));
+        return texts(listOf(one)).equals(texts(listOf(other)));
     }
 
-    private static List<Optional<String>> classes(List<ResolvedDecoration> changes) {
+    private static List<ResolvedDecorator> listOf(List<ResolvedDecoration> changes) {
         List<ResolvedDecorator> list = List.of();
         for (ResolvedDecoration change : changes) {
             list = change.applyTo(list);
         }
-        return classNames(list);
+        return list;
     }
 
-    private static List<Optional<String>> classNames(List<ResolvedDecorator> list) {
-        return list.stream().map(ResolvedDecorator::className).toList();
+    private static List<String> texts(List<ResolvedDecorator> list) {
+        return list.stream().map(ResolvedDecorator::text).toList();
     }
 
     List<ResolvedProfile.Clash> clashes() {

@@ -290,7 +290,8 @@ public final class Outcome {
     public void eachNeed(NeedVisitor visitor) {
         for (int i = 0; i < decorators.size(); i++) {
             ResolvedDecorator decorator = decorators.get(i);
-            if (decorators.subList(0, i).stream().noneMatch(decorator::isOfSameClassAs)) {
+            if (decorator.builtIn().isEmpty()
+                    && decorators.subList(0, i).stream().noneMatch(decorator::isNamedAs)) {
                 Need inner = decorator.inner().get(0);
                 Blueprint made = decorator.blueprint().orElseThrow();
                 for (Need need : made.needs()) {

@@ -35,7 +35,7 @@ public record ResolvedDecoration(
         }
         List<ResolvedDecorator> list = new ArrayList<>(outermost);
         inherited.stream()
-                .filter(one -> drop.stream().noneMatch(one::isOfSameClassAs))
+                .filter(one -> drop.stream().noneMatch(one::isNamedAs))
                 .forEach(list::add);
         list.addAll(innermost);
         return list;
@@ -46,8 +46,8 @@ public record ResolvedDecoration(
         return drop.stream()
                 .filter(
                         one ->
-                                one.name().facts().isPresent()
-                                        && inherited.stream().noneMatch(one::isOfSameClassAs))
+                                one.dropName().isPresent()
+                                        && inherited.stream().noneMatch(one::isNamedAs))
                 .toList();
     }
 

@@ -1,6 +1,7 @@
 package dev.patientharbor.resolve;
 
 import dev.patientharbor.code.ClassFacts;
+import dev.patientharbor.model.BuiltIn;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.names.Lookup;
 import dev.patientharbor.types.Fit;
@@ -11,30 +12,52 @@ import java.util.Optional;
  * One decorator of one slot, its name looked up.
  *
  * @param slot the slot that it decorates
- * @param name the class, looked up
+ * @param name the class, looked up; for a built-in one its word, which is no class
  * @param fit whether the class fits the contract; empty if it is not known
  * @param blueprint how it is made; empty if it does not fit
  * @param inner its needs that take what it wraps: one if all is well
+ * @param builtIn what is built in, if it is
+ * @param aroundInterface whether the contract is an interface
  */
 public record ResolvedDecorator(
         Slot slot,
         Lookup name,
         Optional<Fit> fit,
         Optional<Blueprint> blueprint,
-        List<Need> inner) {
+        List<Need> inner,
+        Optional<BuiltIn> builtIn,
+        boolean aroundInterface) {
 
     /** Whether it can wrap something. */
     public boolean isUsable() {
-        return inner.size() == 1;
+        return builtIn.isPresent() ? aroundInterface : inner.size() == 1;
     }
 
-    /** The binary name of the class, if it is known. */
-    Optional<String> className() {
-        return name.facts().map(ClassFacts::name);
+    /** Whether it is meant to be a class, and there is none of that name. */
+    public boolean isUnknown() {
+        return name.facts().isEmpty() && !isWord();
     }
 
-    boolean isOfSameClassAs(ResolvedDecorator other) {
-        Optional<String> className = className();
-        return className.isPresent() && className.equals(other.className());
+    /** Whether it is built in, or a word that drops one that is. */
+    private boolean isWord() {
+        return BuiltIn.NAMES.contains(name.written().text());
+    }
+
+    /** The binary name of the class, or the word of a built-in one, if it is known. */
+    Optional<String> dropName() {
+        return isWord() ? Optional.of(name.written().text()) : name.facts().map(ClassFacts::name);
+    }
+
+    /** The binary name of the class, or a built-in one in words. */
+    public String text() {
+        return builtIn.map(BuiltIn::words)
+                .or(() -> name.facts().map(ClassFacts::name))
+                .orElse(name.written().text());
+    }
+
+    /** Whether dropping the one drops the other. */
+    boolean isNamedAs(ResolvedDecorator other) {
+        Optional<String> dropName = dropName();
+        return dropName.isPresent() && dropName.equals(other.dropName());
     }
 }

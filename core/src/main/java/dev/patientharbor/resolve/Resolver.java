@@ -151,8 +151,9 @@ public final class Resolver {
             profile.within().forEach(within -> all.add(within.words()));
             all.stream()
                     .flatMap(one -> one.decorations().stream())
-                    .flatMap(one -> one.names().stream())
-                    .map(names::lookup)
+                    .flatMap(one -> one.added().stream())
+                    .filter(one -> one.builtIn().isEmpty())
+                    .map(one -> names.lookup(one.name()))
                     .flatMap(lookup -> lookup.facts().stream())
                     .forEach(facts -> listed.add(facts.name()));
         }

@@ -97,9 +97,7 @@ public final class RosterMaker {
         return new Answer(
                 outcome.answer(),
                 outcome.blueprint().map(Blueprint::maker).or(() -> handedIn(outcome)),
-                outcome.decorators().stream()
-                        .map(one -> one.blueprint().orElseThrow().className())
-                        .toList(),
+                outcome.decorators().stream().map(ResolvedDecorator::text).toList(),
                 lifetime,
                 lifetime.map(choice -> identity(choice, end.orElseThrow(), outcome)),
                 origin(asked, outcome),

@@ -4,6 +4,7 @@ import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.CodeIndex;
 import dev.patientharbor.code.ExecutableFacts;
 import dev.patientharbor.finding.Where;
+import dev.patientharbor.model.Durations;
 import dev.patientharbor.model.Given;
 import dev.patientharbor.model.Settings;
 import dev.patientharbor.model.TypeRef;
@@ -13,19 +14,15 @@ import dev.patientharbor.model.TypeRef.Primitive;
 import dev.patientharbor.types.Carrier;
 import java.math.BigDecimal;
 import java.net.URI;
-import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.regex.Pattern;
 
 /** Tells whether given values convert to the types of parameters, from facts alone. */
 public final class Conversion {
-
-    private static final Pattern SHORT_DURATION = Pattern.compile("\\d+(ms|s|m|h|d)");
 
     private static final Map<String, String> UNBOXED =
             Map.of(
@@ -207,7 +204,7 @@ public final class Conversion {
             case "boolean" -> parseBoolean(text);
             case "char" -> parseCharacter(text);
             case "java.math.BigDecimal" -> new BigDecimal(text);
-            case "java.time.Duration" -> parseDuration(text);
+            case "java.time.Duration" -> Durations.parse(text);
             case "java.time.Instant" -> Instant.parse(text);
             case "java.time.LocalDate" -> LocalDate.parse(text);
             case "java.net.URI" -> URI.create(text);
@@ -226,13 +223,6 @@ public final class Conversion {
     private static void parseCharacter(String text) {
         if (text.length() != 1) {
             throw new IllegalArgumentException(text);
-        }
-    }
-
-    /** ISO-8601, or a number with a unit, such as {@code 200ms} and {@code 5s}. */
-    private static void parseDuration(String text) {
-        if (!SHORT_DURATION.matcher(text).matches()) {
-            Duration.parse(text);
         }
     }
 }

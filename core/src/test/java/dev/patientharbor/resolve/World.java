@@ -8,6 +8,7 @@ import dev.patientharbor.model.Area;
 import dev.patientharbor.model.Binding;
 import dev.patientharbor.model.Declaration;
 import dev.patientharbor.model.Decoration;
+import dev.patientharbor.model.Decorator;
 import dev.patientharbor.model.Grounds;
 import dev.patientharbor.model.HouseMarks;
 import dev.patientharbor.model.ImplementationKind;
@@ -271,7 +272,10 @@ final class World {
                                 layers.add(
                                         Decoration.of(
                                                 slot(slot),
-                                                names.stream().map(this::written).toList(),
+                                                names.stream()
+                                                        .map(this::written)
+                                                        .map(Decorator::ofClass)
+                                                        .toList(),
                                                 next())));
         return new Words(bindings, layers, List.of());
     }

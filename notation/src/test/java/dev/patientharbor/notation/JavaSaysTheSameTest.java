@@ -14,6 +14,11 @@ import static dev.patientharbor.profiles.Supplies.sameAs;
 import static dev.patientharbor.profiles.Supplies.stub;
 import static dev.patientharbor.profiles.Supplies.toFill;
 import static dev.patientharbor.profiles.Supplies.value;
+import static dev.patientharbor.profiles.Wrapping.by;
+import static dev.patientharbor.profiles.Wrapping.delay;
+import static dev.patientharbor.profiles.Wrapping.failAtRate;
+import static dev.patientharbor.profiles.Wrapping.failEvery;
+import static dev.patientharbor.profiles.Wrapping.spy;
 import static java.nio.charset.StandardCharsets.UTF_8;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
@@ -53,7 +58,9 @@ import gullwing.works.SeasonPilotRota;
 import gullwing.works.TonnageFee;
 import gullwing.works.VhfRadioNotice;
 import gullwing.works.WallClock;
+import java.io.UncheckedIOException;
 import java.nio.file.Path;
+import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -255,7 +262,20 @@ class JavaSaysTheSameTest {
                     outermost: { FeeSchedule: a trial }
                     lifetimes: { FeeSchedule: a trial }
                   stand-ins: forbidden
-              looser: { extends: loose, rules: { loosen: { stand-ins: a trial } } }
+              looser:
+                extends: loose
+                rules: { loosen: { stand-ins: a trial } }
+                decorators:
+                  FeeSchedule:
+                    innermost: [{ fail: { rate: 0.25, seed: 7, saying: no light } }, CachedFeed]
+                    outermost: [{ delay: 20ms }]
+              drill:
+                extends: looser
+                decorators:
+                  FeeSchedule: { drop: [delay, FeeTally], outermost: [spy] }
+                  WeatherFeed@*:
+                    - { fail: { every: 3, with: java.io.UncheckedIOException, saying: no signal } }
+                    - spy
             """;
 
     private static void rest(SetDefinition set) {
@@ -312,6 +332,24 @@ class JavaSaysTheSameTest {
                 it -> {
                     it.extend("loose");
                     it.rules(rules -> rules.loosenStandIns("a trial"));
+                    it.decorators("FeeSchedule")
+                            .innermost(
+                                    failAtRate(0.25, 7, IllegalStateException.class, "no light"),
+                                    by("CachedFeed"))
+                            .outermost(delay(Duration.ofMillis(20)));
+                });
+        set.profile(
+                "drill",
+                it -> {
+                    it.extend("looser");
+                    it.decorators(FeeSchedule.class)
+                            .dropBuiltIn("delay")
+                            .drop(FeeTally.class)
+                            .outermost(spy());
+                    it.decorate(
+                            "WeatherFeed@*",
+                            failEvery(3, UncheckedIOException.class, "no signal"),
+                            spy());
                 });
     }
 
@@ -322,7 +360,7 @@ class JavaSaysTheSameTest {
                 ProfileFiles.parse(REST.getBytes(UTF_8), "rest", Path.of("")).withCode(CLASSES);
         assertEquals(told(inFile.check()), told(inJava.check()));
         assertTrue(told(inJava.check()).toString().contains("rule-broken"));
-        for (String profile : List.of("base", "loose", "looser")) {
+        for (String profile : List.of("base", "loose", "looser", "drill")) {
             assertEquals(
                     inFile.roster(profile).fingerprint(), inJava.roster(profile).fingerprint());
         }

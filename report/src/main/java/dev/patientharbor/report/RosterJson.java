@@ -125,7 +125,7 @@ public final class RosterJson {
         string("key", key.map(Key::text));
         json.writeStringField("kind", answer.kind().word());
         string("implementation", answer.implementation());
-        strings("decorators", answer.decorators());
+        strings("decorators", answer.decorators().stream().map(RosterJson::word).toList());
         string("lifetime", answer.lifetime().map(choice -> choice.lifetime().word()));
         string("instance", answer.instance());
         string("origin", answer.origin().map(Where::text));
@@ -188,5 +188,10 @@ public final class RosterJson {
             json.writeString(value);
         }
         json.writeEndArray();
+    }
+
+    /** A class by its name; of what is built in, its word alone. */
+    private static String word(String decorator) {
+        return decorator.substring(0, (decorator + ' ').indexOf(' '));
     }
 }

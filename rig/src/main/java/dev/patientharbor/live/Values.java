@@ -13,6 +13,7 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import com.fasterxml.jackson.datatype.jdk8.Jdk8Module;
 import com.fasterxml.jackson.datatype.jsr310.JavaTimeModule;
 import dev.patientharbor.finding.Where;
+import dev.patientharbor.model.Durations;
 import dev.patientharbor.model.Given;
 import dev.patientharbor.model.Settings;
 import dev.patientharbor.model.TypeRef;
@@ -27,16 +28,12 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 
 /**
  * Converts values that people wrote to objects, and back. What the check accepts converts; each
  * conversion makes new objects. May be used by several threads.
  */
 public final class Values {
-
-    private static final Pattern SHORT_DURATION = Pattern.compile("(\\d+)(ms|s|m|h|d)");
 
     private final Settings settings;
     private final Classes classes;
@@ -68,7 +65,11 @@ public final class Values {
     }
 
     /** The same for a type whose variables were told. */
-    public Object object(Given given, JavaType type) {
+    public Object object(Given given, ValueType type) {
+        return object(given, type.type());
+    }
+
+    private Object object(Given given, JavaType type) {
         try {
             return mapper().readerFor(type).readValue(node(given));
         } catch (IOException | RuntimeException unfit) {
@@ -78,7 +79,11 @@ public final class Values {
     }
 
     /** A type with its arguments. */
-    public JavaType javaType(TypeRef type) {
+    public ValueType type(TypeRef type) {
+        return new ValueType(javaType(type), mapper().getTypeFactory());
+    }
+
+    private JavaType javaType(TypeRef type) {
         if (type instanceof ArrayType array) {
             return mapper().getTypeFactory().constructArrayType(javaType(array.element()));
         }
@@ -90,18 +95,6 @@ public final class Values {
             return mapper().getTypeFactory().constructParametricType(raw, arguments);
         }
         return mapper().constructType(raw);
-    }
-
-    /**
-     * A type of a member as an object of another type sees it: variables stand for its arguments.
-     */
-    public JavaType javaType(Type ofMember, JavaType seenFrom) {
-        return mapper().getTypeFactory().resolveMemberType(ofMember, seenFrom.getBindings());
-    }
-
-    /** The type of a list of them. */
-    public JavaType listOf(JavaType element) {
-        return mapper().getTypeFactory().constructCollectionType(List.class, element);
     }
 
     /** An exception of a class, with a message if there is one. */
@@ -154,7 +147,7 @@ public final class Values {
                             .registerModule(new JavaTimeModule())
                             .registerModule(
                                     new SimpleModule()
-                                            .addDeserializer(Duration.class, new Durations()))
+                                            .addDeserializer(Duration.class, new DurationReader()))
                             .disable(SerializationFeature.WRITE_DATES_AS_TIMESTAMPS)
                             .disable(SerializationFeature.WRITE_DURATIONS_AS_TIMESTAMPS);
         }
@@ -162,33 +155,17 @@ public final class Values {
     }
 
     /** ISO-8601, or a number with a unit, such as {@code 200ms} and {@code 5s}. */
-    static final class Durations extends StdDeserializer<Duration> {
+    static final class DurationReader extends StdDeserializer<Duration> {
         private static final long serialVersionUID = 1;
 
-        Durations() {
+        DurationReader() {
             super(Duration.class);
         }
 
         @Override
         public Duration deserialize(JsonParser parser, DeserializationContext context)
                 throws IOException {
-            return duration(parser.getText());
+            return Durations.parse(parser.getText());
         }
-    }
-
-    /** A duration as a person writes it. */
-    static Duration duration(String text) {
-        Matcher parts = SHORT_DURATION.matcher(text);
-        if (!parts.matches()) {
-            return Duration.parse(text);
-        }
-        long amount = Long.parseLong(parts.group(1));
-        return switch (parts.group(2)) {
-            case "ms" -> Duration.ofMillis(amount);
-            case "s" -> Duration.ofSeconds(amount);
-            case "m" -> Duration.ofMinutes(amount);
-            case "h" -> Duration.ofHours(amount);
-            default -> Duration.ofDays(amount);
-        };
     }
 }

@@ -2,6 +2,7 @@ package dev.patientharbor.rig;
 
 import java.lang.reflect.ParameterizedType;
 import java.lang.reflect.Type;
+import java.lang.reflect.TypeVariable;
 
 /**
  * A contract with its type arguments, which a {@code Class} cannot say: {@code new
@@ -20,7 +21,8 @@ public abstract class Contract<T> {
      */
     protected Contract() {
         if (!(getClass().getGenericSuperclass() instanceof ParameterizedType mine)
-                || getClass().getSuperclass() != Contract.class) {
+                || getClass().getSuperclass() != Contract.class
+                || mine.getActualTypeArguments()[0] instanceof TypeVariable) {
             throw new IllegalStateException(
                     "say the contract where this is made: new Contract<Reader<Ship>>() {}");
         }

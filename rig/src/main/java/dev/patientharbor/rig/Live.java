@@ -2,6 +2,9 @@ package dev.patientharbor.rig;
 
 import dev.patientharbor.standins.CallRecord;
 import dev.patientharbor.standins.StandIns;
+import java.lang.ref.WeakReference;
+import java.util.Deque;
+import java.util.concurrent.ConcurrentLinkedDeque;
 import java.util.concurrent.locks.ReentrantLock;
 
 /** What the objects of one rig have in common while they are made and used. */
@@ -17,8 +20,14 @@ final class Live {
     private final StandIns standIns;
     private int depth;
 
-    /** The scope that each thread has opened, once one was. */
-    private volatile ThreadLocal<Scope> current;
+    /** The scopes that are open, the last one first. */
+    private final Deque<Scope> open = new ConcurrentLinkedDeque<>();
+
+    /**
+     * The scope that each thread has opened, once one was; held weakly, for what a thread holds
+     * outlives a rig that is forgotten.
+     */
+    private volatile ThreadLocal<WeakReference<Scope>> current;
 
     Live(Stations stations) {
         this.stations = stations;
@@ -53,7 +62,7 @@ final class Live {
 
     /** The innermost scope that this thread has opened and nobody has closed, or the whole. */
     Surroundings here() {
-        Scope scope = current == null ? null : current.get();
+        Scope scope = current();
         while (scope != null && scope.surroundings().isClosed()) {
             scope = scope.outer();
         }
@@ -62,7 +71,8 @@ final class Live {
 
     /** The scope that this thread has opened, closed or not, or null. */
     Scope current() {
-        return current == null ? null : current.get();
+        WeakReference<Scope> known = current == null ? null : current.get();
+        return known == null ? null : known.get();
     }
 
     void current(Scope scope) {
@@ -71,7 +81,12 @@ final class Live {
                 current = new ThreadLocal<>();
             }
         }
-        current.set(scope);
+        current.set(new WeakReference<>(scope));
+    }
+
+    /** The scopes that are open. */
+    Deque<Scope> open() {
+        return open;
     }
 
     /** Goes one object deeper; the lock is held. */

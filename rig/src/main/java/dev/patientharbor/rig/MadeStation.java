@@ -101,10 +101,11 @@ final class MadeStation extends Station {
         chain.add(object);
         Object outermost = object;
         for (int i = layers.size() - 1; i >= 0; i--) {
-            LayerMaker layer = layers.get(i);
-            Object inner = outermost;
-            outermost = checked(part(at, layer.around(inner)), layer.around(inner));
-            at.closing().add(outermost);
+            Maker layer = layers.get(i).around(outermost);
+            outermost = checked(part(at, layer), layer);
+            if (layer.owns()) {
+                at.closing().add(outermost);
+            }
             chain.add(0, outermost);
         }
         // A fresh object is remembered only while one is made that stays: somebody holds it then.
@@ -148,7 +149,7 @@ final class MadeStation extends Station {
                         + profile
                         + ": "
                         + what
-                        + made().origin().map(at -> "\n  bound at    " + at.text()).orElse(""),
+                        + made().origin().map(at -> "\n  said at     " + at.text()).orElse(""),
                 cause);
     }
 

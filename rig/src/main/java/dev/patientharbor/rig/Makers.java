@@ -6,6 +6,7 @@ import dev.patientharbor.plan.Argument;
 import dev.patientharbor.plan.Layer;
 import dev.patientharbor.plan.Making;
 import dev.patientharbor.plan.Part;
+import java.util.ArrayList;
 import java.util.List;
 
 /** Turns what an assembly says of an object into what makes it. */
@@ -30,7 +31,10 @@ final class Makers {
 
     Station station(Part.Made made, int number) {
         Class<?> contract = contract(made);
-        List<LayerMaker> layers = made.layers().stream().map(one -> layer(one)).toList();
+        List<LayerMaker> layers = new ArrayList<>();
+        for (int i = 0; i < made.layers().size(); i++) {
+            layers.add(layer(made, i, contract));
+        }
         Maker core =
                 made.oneOfClass()
                         .<Maker>map(name -> new SameCoreMaker(() -> stations.ofClass(name)))
@@ -66,12 +70,40 @@ final class Makers {
         return arguments.stream().map(one -> new Asked(one, stations)).toArray(Asked[]::new);
     }
 
-    private LayerMaker layer(Layer layer) {
-        Layer.OfClass ofClass = (Layer.OfClass) layer;
+    private LayerMaker layer(Part.Made made, int place, Class<?> contract) {
+        if (made.layers().get(place) instanceof Layer.OfOurs ours) {
+            return new OurLayer(
+                    ours.builtIn(), contract, Words.slot(made.slot()), target(made, place + 1));
+        }
+        Layer.OfClass ofClass = (Layer.OfClass) made.layers().get(place);
         ConstructedMaker maker =
                 new ConstructedMaker(
                         ofClass.making(), arguments(ofClass.making().arguments()), false, this);
         return new ClassLayer(maker);
+    }
+
+    /** What a layer stands around: the next layer of a class, or the core. */
+    private String target(Part.Made made, int from) {
+        for (Layer layer : made.layers().subList(from, made.layers().size())) {
+            if (layer instanceof Layer.OfClass ofClass) {
+                return Words.shortName(ofClass.making().className());
+            }
+        }
+        String core = core(made.making());
+        return made.kind().word() + (core.isEmpty() ? "" : " " + core);
+    }
+
+    private String core(Making making) {
+        if (making instanceof Making.Constructed constructed) {
+            return Words.shortName(constructed.className());
+        }
+        if (making instanceof Making.Called called) {
+            return Words.shortName(called.className()) + '#' + called.method();
+        }
+        return making instanceof Making.SameCore same
+                        && stations.assembly().parts().get(same.part()) instanceof Part.Made other
+                ? core(other.making())
+                : "";
     }
 
     Stations stations() {

@@ -19,8 +19,10 @@ final class MissingStation extends Station {
                 slot()
                         + " cannot be made in "
                         + profile
-                        + ": it is bound, but no entry consumer leads to it, and what it needs is"
-                        + " not all there");
+                        + (((Part.Missing) part()).onPurpose()
+                                ? ": it is bound to none"
+                                : ": it is bound, but no entry consumer leads to it, and what it"
+                                        + " needs is not all there"));
     }
 
     @Override

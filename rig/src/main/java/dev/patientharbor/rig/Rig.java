@@ -3,6 +3,7 @@ package dev.patientharbor.rig;
 import dev.patientharbor.plan.Roster;
 import dev.patientharbor.standins.Call;
 import dev.patientharbor.standins.CallRecord;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
@@ -97,13 +98,28 @@ public final class Rig extends Giver implements AutoCloseable {
     }
 
     /**
-     * Closes what was made, the last first; the second time nothing happens.
+     * Closes scopes that are open, and then what was made, the last first; the second time nothing
+     * happens.
      *
      * @throws RigException if something could not be closed, with all failures; all else is closed
      */
     @Override
     public void close() {
-        live().whole().close();
+        List<RuntimeException> failures = new ArrayList<>();
+        List.copyOf(live().open()).forEach(scope -> attempt(scope::close, failures));
+        attempt(live().whole()::close, failures);
+        if (!failures.isEmpty()) {
+            failures.subList(1, failures.size()).forEach(failures.get(0)::addSuppressed);
+            throw failures.get(0);
+        }
+    }
+
+    private static void attempt(Runnable closing, List<RuntimeException> failures) {
+        try {
+            closing.run();
+        } catch (RuntimeException failure) {
+            failures.add(failure);
+        }
     }
 
     @Override

@@ -15,6 +15,7 @@ public final class Scope extends Giver implements AutoCloseable {
         super(live);
         surroundings = new Surroundings(live, true, live.stations().objects());
         outer = live.current();
+        live.open().addFirst(this);
     }
 
     Surroundings surroundings() {
@@ -66,6 +67,7 @@ public final class Scope extends Giver implements AutoCloseable {
      */
     @Override
     public void close() {
+        live().open().remove(this);
         surroundings.close();
     }
 }

@@ -1,6 +1,6 @@
 package dev.patientharbor.standins;
 
-import com.fasterxml.jackson.databind.JavaType;
+import dev.patientharbor.live.ValueType;
 import dev.patientharbor.live.Values;
 import dev.patientharbor.model.Canned;
 import dev.patientharbor.model.Given;
@@ -36,10 +36,10 @@ final class Answering implements Behaviour {
     private static final class Case {
         private final Optional<List<Object>> arguments;
         private final Canned.Response response;
-        private final JavaType returned;
+        private final ValueType returned;
         private final AtomicInteger asked = new AtomicInteger();
 
-        Case(Optional<List<Object>> arguments, Canned.Response response, JavaType returned) {
+        Case(Optional<List<Object>> arguments, Canned.Response response, ValueType returned) {
             this.arguments = arguments;
             this.response = response;
             this.returned = returned;
@@ -61,7 +61,7 @@ final class Answering implements Behaviour {
         this.slot = slot;
         this.where = where;
         told = answers.stream().map(one -> one.method().text()).distinct().toList();
-        JavaType seenFrom = values.javaType(type);
+        ValueType seenFrom = values.type(type);
         for (Method method : contract.getMethods()) {
             if (!Modifier.isStatic(method.getModifiers())) {
                 for (Canned one : answers) {
@@ -73,27 +73,31 @@ final class Answering implements Behaviour {
         }
     }
 
-    private void add(Method method, Canned canned, JavaType seenFrom) {
-        JavaType owner = seenFrom.findSuperType(method.getDeclaringClass());
+    private void add(Method method, Canned canned, ValueType seenFrom) {
         for (Canned.Case one : canned.cases()) {
             if (one.given().isEmpty() || one.given().get().size() == method.getParameterCount()) {
                 cases.computeIfAbsent(method, key -> new ArrayList<>())
                         .add(
                                 new Case(
-                                        one.given().map(given -> arguments(method, given, owner)),
+                                        one.given()
+                                                .map(given -> arguments(method, given, seenFrom)),
                                         one.answer(),
-                                        values.javaType(method.getGenericReturnType(), owner)));
+                                        seenFrom.ofMember(
+                                                method.getDeclaringClass(),
+                                                method.getGenericReturnType())));
             }
         }
     }
 
-    private List<Object> arguments(Method method, List<Given> given, JavaType owner) {
+    private List<Object> arguments(Method method, List<Given> given, ValueType seenFrom) {
         List<Object> arguments = new ArrayList<>();
         for (int i = 0; i < given.size(); i++) {
             arguments.add(
                     values.object(
                             given.get(i),
-                            values.javaType(method.getGenericParameterTypes()[i], owner)));
+                            seenFrom.ofMember(
+                                    method.getDeclaringClass(),
+                                    method.getGenericParameterTypes()[i])));
         }
         return arguments;
     }
@@ -131,17 +135,16 @@ final class Answering implements Behaviour {
         return value(answers.get(next), one.returned);
     }
 
-    private Object value(Given given, JavaType type) {
-        Class<?> raw = type.getRawClass();
+    private Object value(Given given, ValueType type) {
+        Class<?> raw = type.raw();
         if (raw == void.class) {
             return null;
         }
         if (raw == Stream.class) {
-            return ((List<?>) values.object(given, values.listOf(type.containedTypeOrUnknown(0))))
-                    .stream();
+            return ((List<?>) values.object(given, type.content().list())).stream();
         }
         if (raw == CompletionStage.class || raw == CompletableFuture.class || raw == Future.class) {
-            return CompletableFuture.completedFuture(value(given, type.containedTypeOrUnknown(0)));
+            return CompletableFuture.completedFuture(value(given, type.content()));
         }
         return values.object(given, type);
     }

@@ -29,7 +29,7 @@ final class Recording implements InvocationHandler {
     public Object invoke(Object self, Method method, Object[] passed) throws Throwable {
         Object[] arguments = passed == null ? NOTHING : passed;
         if (method.getDeclaringClass() == Object.class) {
-            return ofObject(self, method, arguments);
+            return Unrecorded.ofObject(self, method, arguments, words);
         }
         Optional<String> caller = caller();
         CallRecord.Entered entered =
@@ -55,15 +55,6 @@ final class Recording implements InvocationHandler {
             Optional<Throwable> failure,
             Optional<String> caller) {
         return new Call(slot, target, method, Arrays.asList(arguments), answer, failure, caller);
-    }
-
-    /** What every object has is no call of the contract. */
-    private Object ofObject(Object self, Method method, Object[] arguments) {
-        return switch (method.getName()) {
-            case "equals" -> self == arguments[0];
-            case "hashCode" -> System.identityHashCode(self);
-            default -> words;
-        };
     }
 
     /** The nearest class on the way here that is neither ours nor made at run time. */

@@ -1,8 +1,10 @@
 package dev.patientharbor.standins;
 
 import dev.patientharbor.live.Values;
+import dev.patientharbor.model.BuiltIn;
 import dev.patientharbor.model.Canned;
 import dev.patientharbor.model.TypeRef;
+import java.lang.reflect.InvocationHandler;
 import java.lang.reflect.Proxy;
 import java.util.List;
 
@@ -65,14 +67,33 @@ public final class StandIns {
      *
      * @param target what people call the object
      */
-    public Object spy(Class<?> contract, String slot, String target, Object inner) {
+    private Object spy(Class<?> contract, String slot, String target, Object inner) {
         return proxy(
                 contract,
                 "a spy",
                 new Recording(record, slot, target, "spy on " + target, new PassingOn(inner)));
     }
 
-    static Object proxy(Class<?> contract, String what, Recording handler) {
+    /**
+     * A built-in decorator around an object.
+     *
+     * @param target what people call the object
+     */
+    public Object around(
+            BuiltIn builtIn, Class<?> contract, String slot, String target, Object inner) {
+        Behaviour on = new PassingOn(inner);
+        if (builtIn instanceof BuiltIn.Delay delay) {
+            on = new Delaying(delay.time(), on);
+        } else if (builtIn instanceof BuiltIn.Fail fail) {
+            on = new Failing(fail, values, on);
+        } else {
+            return spy(contract, slot, target, inner);
+        }
+        String words = BuiltIn.shortWords(builtIn.words());
+        return proxy(contract, "a decorator", new Unrecorded(words + " around " + target, on));
+    }
+
+    static Object proxy(Class<?> contract, String what, InvocationHandler handler) {
         if (!contract.isInterface() || contract.isSealed()) {
             throw new IllegalArgumentException(
                     what

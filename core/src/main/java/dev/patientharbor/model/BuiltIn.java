@@ -1,0 +1,123 @@
+package dev.patientharbor.model;
+
+import java.time.Duration;
+import java.util.Optional;
+import java.util.Set;
+
+/** A decorator that is built in, for any interface. */
+public sealed interface BuiltIn {
+
+    /** Their words; no class is meant by one of these alone. */
+    Set<String> NAMES = Set.of("delay", "fail", "spy");
+
+    /** Whether a text is one of these in words, rather than the name of a class. */
+    static boolean isMeantBy(String text) {
+        return NAMES.contains(text.substring(0, (text + ' ').indexOf(' ')));
+    }
+
+    /** Such words without what a call fails with. */
+    static String shortWords(String words) {
+        return words.substring(0, (words + " with ").indexOf(" with "));
+    }
+
+    /** Its word. */
+    String name();
+
+    /** It in words: equal for equal ones. Begins with its word and a space, if more follows. */
+    String words();
+
+    /** Waits before each call. */
+    record Delay(Duration time) implements BuiltIn {
+        public Delay {
+            if (time.isNegative()) {
+                throw new IllegalArgumentException("a delay cannot be negative: " + time);
+            }
+        }
+
+        @Override
+        public String name() {
+            return "delay";
+        }
+
+        @Override
+        public String words() {
+            return "delay " + Durations.text(time);
+        }
+    }
+
+    /**
+     * Lets some calls fail before they reach what is wrapped.
+     *
+     * @param when which
+     * @param with the exception
+     * @param saying its message
+     */
+    record Fail(When when, Written with, Optional<String> saying) implements BuiltIn {
+
+        /** What fails with where nothing else is said. */
+        public static final String USUAL = "java.lang.IllegalStateException";
+
+        @Override
+        public String name() {
+            return "fail";
+        }
+
+        @Override
+        public String words() {
+            return "fail "
+                    + when.words()
+                    + " with "
+                    + with.text()
+                    + saying.map(one -> ": " + one).orElse("");
+        }
+    }
+
+    /** Which calls fail. */
+    sealed interface When {
+
+        /** It in words. */
+        String words();
+
+        /** Every n-th call, counted from 1 in each object. */
+        record Every(int nth) implements When {
+            public Every {
+                if (nth < 1) {
+                    throw new IllegalArgumentException(
+                            "every n-th call fails, with n from 1: " + nth);
+                }
+            }
+
+            @Override
+            public String words() {
+                return "every " + nth;
+            }
+        }
+
+        /** A share of the calls, the same ones in each run. */
+        record Rate(double share, long seed) implements When {
+            public Rate {
+                if (!(share >= 0 && share <= 1)) {
+                    throw new IllegalArgumentException("a rate lies between 0 and 1: " + share);
+                }
+            }
+
+            @Override
+            public String words() {
+                return "rate " + share + " seed " + seed;
+            }
+        }
+    }
+
+    /** Keeps a record of the calls. */
+    record Spy() implements BuiltIn {
+        @Override
+        public String name() {
+            return "spy";
+        }
+
+        @Override
+        public String words() {
+            return "spy";
+        }
+    }
+}

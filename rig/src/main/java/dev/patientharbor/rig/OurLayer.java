@@ -1,0 +1,48 @@
+package dev.patientharbor.rig;
+
+import dev.patientharbor.model.BuiltIn;
+import java.util.List;
+
+/** A decorator that is built in. */
+final class OurLayer implements LayerMaker {
+
+    private final BuiltIn builtIn;
+    private final Class<?> contract;
+    private final String slot;
+    private final String target;
+
+    /**
+     * @param target what it stands around, as people call it
+     */
+    OurLayer(BuiltIn builtIn, Class<?> contract, String slot, String target) {
+        this.builtIn = builtIn;
+        this.contract = contract;
+        this.slot = slot;
+        this.target = target;
+    }
+
+    @Override
+    public Maker around(Object inner) {
+        return new Maker() {
+            @Override
+            public Object make(Surroundings at) {
+                return at.live().standIns().around(builtIn, contract, slot, target, inner);
+            }
+
+            @Override
+            public boolean owns() {
+                return false;
+            }
+
+            @Override
+            public String words() {
+                return "the decorator " + builtIn.name();
+            }
+        };
+    }
+
+    @Override
+    public List<Station> asks() {
+        return List.of();
+    }
+}

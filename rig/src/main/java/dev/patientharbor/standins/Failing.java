@@ -1,0 +1,57 @@
+package dev.patientharbor.standins;
+
+import dev.patientharbor.live.Values;
+import dev.patientharbor.model.BuiltIn;
+import dev.patientharbor.model.BuiltIn.When;
+import java.lang.reflect.Method;
+import java.util.Optional;
+import java.util.SplittableRandom;
+
+/**
+ * Lets some calls fail, and passes the others on. Calls are counted in the order in which they
+ * arrive; a rate fails the same ones for the same seed.
+ */
+final class Failing implements Behaviour {
+
+    private final BuiltIn.Fail fail;
+    private final Values values;
+    private final Behaviour next;
+    private final SplittableRandom random;
+    private long calls;
+
+    Failing(BuiltIn.Fail fail, Values values, Behaviour next) {
+        this.fail = fail;
+        this.values = values;
+        this.next = next;
+        random = new SplittableRandom(fail.when() instanceof When.Rate rate ? rate.seed() : 0);
+    }
+
+    @Override
+    public Object answer(Object self, Method method, Object[] arguments) throws Throwable {
+        long number = failingNumber();
+        if (number > 0) {
+            throw values.failure(
+                    fail.with().text(),
+                    fail.saying()
+                            .or(
+                                    () ->
+                                            Optional.of(
+                                                    "call "
+                                                            + number
+                                                            + " fails on purpose, as "
+                                                            + fail.when().words()
+                                                            + " says")));
+        }
+        return next.answer(self, method, arguments);
+    }
+
+    /** The number of this call if it fails, or 0. */
+    private synchronized long failingNumber() {
+        calls++;
+        boolean fails =
+                fail.when() instanceof When.Every every
+                        ? calls % every.nth() == 0
+                        : random.nextDouble() < ((When.Rate) fail.when()).share();
+        return fails ? calls : 0;
+    }
+}

@@ -1,0 +1,308 @@
+package dev.patientharbor.rig;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertNotSame;
+import static org.junit.jupiter.api.Assertions.assertSame;
+import static org.junit.jupiter.api.Assertions.assertThrows;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** What a rig makes: which objects, by which way, how many, and what is told when it cannot. */
+class BuildingTest {
+
+    private static final Yard PORT =
+            Yard.of(
+                    """
+                    import java.util.*;
+                    import java.util.function.Supplier;
+                    import jakarta.inject.*;
+                    interface Gauge {}
+                    record Sonar(int depth, List<String> names) implements Gauge {}
+                    record Fixed() implements Gauge {}
+                    record Levelled(Gauge inner) implements Gauge {}
+                    record Timed(Supplier<Gauge> inner, Clock clock) implements Gauge {
+                        public String toString() { return "Timed[" + inner.get() + ", " + clock + "]"; }
+                    }
+                    interface Clock {}
+                    record Quartz(String by) implements Clock {}
+                    class Makers {
+                        static Clock quartz(Gauge gauge) { return new Quartz("static"); }
+                        Clock wound() { return new Quartz("object"); }
+                        private static int made; static Clock counted() { return new Quartz("" + ++made); }
+                    }
+                    enum Side { EAST, WEST }
+                    record Desk(Gauge gauge, @Named("b") Gauge other) {}
+                    record Hall(List<Gauge> list, Set<Gauge> set, Gauge[] array, Map<String, Gauge> byName,
+                            Map<Side, Clock> bySide, Collection<Pump> none, Iterable<Clock> clocks) {
+                        public String toString() {
+                            return list + "" + set + Arrays.toString(array) + byName + bySide + none + clocks;
+                        }
+                    }
+                    class Late {
+                        @Inject Provider<Gauge> jakarta; @Inject javax.inject.Provider<Gauge> javax;
+                        final Supplier<Gauge> jdk; final Optional<Gauge> there; final Optional<Pump> absent;
+                        Late(@Named("b") Supplier<Gauge> jdk, Optional<Gauge> there, Optional<Pump> absent) {
+                            this.jdk = jdk; this.there = there; this.absent = absent;
+                        }
+                        public String toString() {
+                            return jakarta.get() + " " + javax.get() + " " + jdk.get() + " " + there + absent
+                                    + (jdk.get() == jdk.get()) + (jakarta.get() == javax.get());
+                        }
+                    }
+                    interface Pump {}
+                    interface Reader<T> {}
+                    record Ship() {} record Cargo() {}
+                    record Ships() implements Reader<Ship> {} record Cargos() implements Reader<Cargo> {}
+                    record Clerk(Reader<Ship> ships, Reader<Cargo> cargo) {}
+                    record Watch(Gauge gauge, Clock clock) {}
+                    @Singleton record Bell(Clock clock) implements Pump {}
+                    record Tower(@Named("x") Pump x, @Named("y") Pump y, Bell bell) {}
+                    """,
+                    """
+                    entry: [Desk, Hall, Late, Clerk, Watch]
+                    may-be-empty: [Pump]
+                    areas: { crane: { members: [Watch] } }
+                    profiles:
+                      port:
+                        bindings:
+                          Gauge: { class: Sonar, with: { depth: 12, names: [ada, bert] } }
+                          Gauge@b: { class: Fixed, lifetime: fresh }
+                          Pump: none
+                          Reader<Ship>: Ships
+                          Reader<Cargo>: Cargos
+                          Clock: { class: Quartz, with: [plain] }
+                          Clock@EAST: { factory: "Makers#quartz" }
+                          Clock@WEST: { factory: "Makers#wound" }
+                        decorators: { Gauge: [Levelled], Gauge@b: [Timed] }
+                        within: { crane: { bindings: { Gauge: Fixed } } }
+                      counted:
+                        extends: port
+                        bindings: { Clock: { factory: "Makers#counted", lifetime: fresh } }
+                    """);
+
+    private static final String SONAR = "Levelled[inner=Sonar[depth=12, names=[ada, bert]]]";
+    private static final String FIXED = "Timed[Fixed[], Quartz[by=plain]]";
+    private static final String TWO = SONAR + ", " + FIXED;
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = ';',
+            quoteCharacter = '`',
+            textBlock =
+                    """
+                    Desk; Desk[gauge=SONAR, other=FIXED]
+                    Clerk; Clerk[ships=Ships[], cargo=Cargos[]]
+                    Watch; Watch[gauge=Levelled[inner=Fixed[]], clock=Quartz[by=plain]]
+                    Late; SONAR SONAR FIXED Optional[SONAR]Optional.emptyfalsetrue
+                    Hall; [TWO][TWO][TWO]{b=FIXED}{EAST=Quartz[by=static], WEST=Quartz[by=object]}[][CLOCKS]
+                    """)
+    void a_consumer_receives_what_the_file_says_in_its_layers_and_in_its_carrier(
+            String consumer, String expected) {
+        try (Rig rig = PORT.rig("port")) {
+            assertEquals(
+                    expected.replace("TWO", TWO)
+                            .replace("SONAR", SONAR)
+                            .replace("FIXED", FIXED)
+                            .replace(
+                                    "CLOCKS",
+                                    "Quartz[by=plain], Quartz[by=static], Quartz[by=object]"),
+                    rig.get(PORT.type(consumer)).toString());
+        }
+    }
+
+    @Test
+    void whatever_is_bound_can_be_had_by_contract_key_and_type_arguments_and_in_carriers() {
+        Class<?> gauge = PORT.type("Gauge");
+        try (Rig rig = PORT.rig("port")) {
+            assertEquals(SONAR, rig.get(gauge).toString());
+            assertEquals(FIXED, rig.get(gauge, "b").toString());
+            assertEquals("[" + TWO + "]", rig.all(gauge).toString());
+            assertEquals("{b=" + FIXED + "}", rig.byKey(gauge).toString());
+            assertSame(rig.get(gauge), rig.maybe(gauge).orElseThrow());
+            assertEquals(Optional.empty(), rig.maybe(gauge, "c"));
+            assertEquals(Optional.empty(), rig.maybe(PORT.type("Pump")));
+            assertSame(rig.get(gauge), rig.later(gauge).get());
+            assertNotSame(rig.get(gauge), rig.fresh(gauge));
+            assertSame(rig.get(gauge), rig.get(gauge));
+            assertNotSame(rig.get(gauge, "b"), rig.get(gauge, "b"));
+        }
+        try (Rig one = PORT.rig("port");
+                Rig other = PORT.rig("port")) {
+            assertNotSame(one.get(gauge), other.get(gauge), "two rigs never share");
+            assertEquals(one.fingerprint(), other.fingerprint());
+        }
+        assertThrows(IllegalStateException.class, Open::new);
+    }
+
+    private static final class Open<T> extends Contract<T> {}
+
+    @Test
+    void a_fresh_object_is_one_for_each_need_and_each_is_the_one_that_its_holder_holds() {
+        try (Rig rig = PORT.rig("counted")) {
+            Object watch = rig.get(PORT.type("Watch"));
+            Held clock = rig.received(PORT.type("Watch"), "clock");
+            assertSame(Yard.call(watch, "clock"), clock.outermost());
+            assertSame(clock.outermost(), rig.received(PORT.type("Watch"), "clock").innermost());
+            assertNotSame(clock.outermost(), rig.get(PORT.type("Clock")));
+            Held other = rig.received(PORT.type("Desk"), "other");
+            assertSame(Yard.call(rig.get(PORT.type("Desk")), "other"), other.outermost());
+            assertEquals(
+                    List.of("Timed", "Fixed"),
+                    other.layers().stream().map(one -> one.getClass().getSimpleName()).toList());
+            Held later = rig.received(PORT.type("Late"), "there");
+            assertEquals("Sonar", later.innermost().getClass().getSimpleName());
+        }
+    }
+
+    @Test
+    void shared_by_mark_is_one_for_each_class_and_shared_by_binding_one_for_each_slot() {
+        Yard yard =
+                Yard.of(
+                        """
+                        import jakarta.inject.*;
+                        interface Pump {} interface Horn {}
+                        @Singleton class Bell implements Pump, Horn {}
+                        class Siren implements Pump, Horn {}
+                        record Loud(Pump inner) implements Pump {}
+                        record Tower(@Named("x") Pump x, @Named("y") Pump y, Bell bell, Horn horn,
+                                @Named("x") Horn hx, @Named("y") Horn hy, @Named("z") Horn hz) {}
+                        """,
+                        """
+                        entry: [Tower]
+                        profiles:
+                          t:
+                            bindings:
+                              Pump@x: Bell
+                              Pump@y: Bell
+                              Horn: Bell
+                              Horn@x: Siren
+                              Horn@y: Siren
+                              Horn@z: { same-as: Horn@y }
+                            decorators: { Pump@y: [Loud] }
+                        """);
+        try (Rig rig = yard.rig("t")) {
+            Object tower = rig.get(yard.type("Tower"));
+            Object bell = Yard.call(tower, "bell");
+            for (String need : List.of("x", "horn")) {
+                assertSame(bell, Yard.call(tower, need), need);
+            }
+            assertSame(bell, rig.received(yard.type("Tower"), "y").innermost());
+            assertEquals("Loud", Yard.call(tower, "y").getClass().getSimpleName());
+            assertNotSame(Yard.call(tower, "hx"), Yard.call(tower, "hy"));
+            assertSame(Yard.call(tower, "hz"), Yard.call(tower, "hy"));
+        }
+    }
+
+    private static final Yard BROKEN =
+            Yard.of(
+                    """
+                    import java.util.function.Supplier;
+                    interface Gauge {}
+                    class Sonar implements Gauge { Sonar() { throw new IllegalStateException("no sonar"); } }
+                    class Levelled implements Gauge { Levelled(Gauge inner) { throw new RuntimeException("crooked"); } }
+                    class Makers {
+                        static Gauge none() { return null; }
+                        static Gauge fails() throws Exception { throw new java.io.IOException("no line"); }
+                    }
+                    class Eager implements Gauge { Eager(Supplier<Desk> desk) { desk.get(); } }
+                    abstract class Half implements Gauge {}
+                    record Fixed() implements Gauge {}
+                    record Desk(Gauge gauge) {}
+                    record Hall(Desk desk) {}
+                    record Odd(Half half) {}
+                    """,
+                    """
+                    entry: [Hall]
+                    profiles:
+                      base: { partial: true }
+                      threw: { extends: base, bindings: { Gauge: Sonar } }
+                      layer: { extends: base, bindings: { Gauge: Fixed }, decorators: { Gauge: [Levelled] } }
+                      gave-null: { extends: base, bindings: { Gauge: { factory: "Makers#none" } } }
+                      factory: { extends: base, bindings: { Gauge: { factory: "Makers#fails" } } }
+                      too-early: { extends: base, bindings: { Gauge: Eager } }
+                      mocked: { extends: base, bindings: { Gauge: Fixed, Half: mock, Odd: Odd } }
+                    """);
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = ';',
+            textBlock =
+                    """
+                    threw; the constructor of p.Sonar threw java.lang.IllegalStateException: no sonar; 6:39
+                    layer; the constructor of p.Levelled threw java.lang.RuntimeException: crooked; 7:39
+                    gave-null; the factory p.Makers#none gave null; 8:43
+                    factory; the factory p.Makers#fails threw java.io.IOException: no line; 9:41
+                    """)
+    void what_cannot_be_made_is_told_with_profile_slot_place_and_way(
+            String profile, String what, String place) {
+        try (Rig rig = BROKEN.rig(profile)) {
+            RigException told =
+                    assertThrows(RigException.class, () -> rig.get(BROKEN.type("Hall")));
+            assertEquals(
+                    "no Gauge in "
+                            + profile
+                            + ": "
+                            + what
+                            + "\n  said at     f:"
+                            + place
+                            + "\n  on the way  Hall (desk) → Desk (gauge)",
+                    told.getMessage());
+        }
+    }
+
+    @Test
+    void what_is_asked_for_in_its_own_making_or_of_a_class_that_nobody_can_mock_is_told() {
+        Map<String, List<String>> expected =
+                Map.of(
+                        "too-early",
+                        List.of("Hall", "it is asked for while it is being made"),
+                        "mocked",
+                        List.of(
+                                "Half",
+                                "a mock can be made of an interface, and p.Half is a class"));
+        expected.forEach(
+                (profile, told) -> {
+                    try (Rig rig = BROKEN.rig(profile)) {
+                        String message =
+                                assertThrows(
+                                                RuntimeException.class,
+                                                () -> rig.get(BROKEN.type(told.get(0))))
+                                        .getMessage();
+                        assertEquals(true, message.contains(told.get(1)), message);
+                    }
+                });
+    }
+
+    @Test
+    void unknown_slots_keys_and_needs_are_answered_with_those_that_there_are() {
+        Rig rig = PORT.rig("port");
+        Map<String, org.junit.jupiter.api.function.Executable> expected =
+                Map.of(
+                        "there is no Gauge@c in port; its keys are b",
+                        () -> rig.get(PORT.type("Gauge"), "c"),
+                        "there is no Sonar in port; only what entry consumers lead to and what is"
+                                + " bound can be had: add it to 'entry', or bind it",
+                        () -> rig.get(PORT.type("Sonar")),
+                        "p.Watch has no need clok; did you mean clock?",
+                        () -> rig.received(PORT.type("Watch"), "clok"),
+                        "port makes no p.Tower",
+                        () -> rig.received(PORT.type("Tower"), "x"),
+                        "nothing asks for Gauge@c in port; near: Gauge@b, Gauge, Gauge[]",
+                        () -> PORT.plan("port").swap(PORT.type("Gauge").getName() + "@c", null));
+        expected.forEach(
+                (message, call) ->
+                        assertEquals(
+                                message,
+                                assertThrows(IllegalArgumentException.class, call).getMessage()));
+        rig.close();
+        assertEquals(
+                "the rig of port is closed",
+                assertThrows(IllegalStateException.class, () -> rig.get(PORT.type("Desk")))
+                        .getMessage());
+    }
+}
