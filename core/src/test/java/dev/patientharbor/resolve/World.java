@@ -58,9 +58,19 @@ final class World {
     final Map<String, List<String>> parents = new HashMap<>();
     final Map<String, Map<String, Said>> said = new HashMap<>();
     private final List<ClassFacts> classes = new ArrayList<>();
+    private final boolean whole;
     private int line = 10;
 
     World(long seed) {
+        this(seed, false);
+    }
+
+    /**
+     * @param whole whether the first profile binds every slot, some of them to fresh objects, and
+     *     all others extend it
+     */
+    World(long seed, boolean whole) {
+        this.whole = whole;
         random = new Random(seed);
         for (int i = 0; i < CONTRACTS; i++) {
             classes.add(MadeUpCode.contract("p.C" + i));
@@ -138,10 +148,21 @@ final class World {
                 extended.add(earlier);
             }
         }
+        if (whole && extended.isEmpty() && !profiles.isEmpty()) {
+            extended.add(profiles.get(0));
+        }
+        Map<String, Said> levels = new LinkedHashMap<>();
+        levels.put("", words(whole ? 3 : 10));
+        if (whole && profiles.isEmpty()) {
+            for (int i = 0; i < CONTRACTS; i++) {
+                for (String key : KEYS) {
+                    String usual = "p.I" + i + (random.nextBoolean() ? "x" : "y");
+                    levels.get("").bindings().put(slot(i, key), usual);
+                }
+            }
+        }
         profiles.add(name);
         parents.put(name, extended);
-        Map<String, Said> levels = new LinkedHashMap<>();
-        levels.put("", words(10));
         for (String area : areaInside.keySet()) {
             if (random.nextBoolean()) {
                 levels.put(area, words(3));
@@ -260,7 +281,7 @@ final class World {
                                                 slot(slot),
                                                 supply(supply),
                                                 With.NOTHING,
-                                                Optional.empty(),
+                                                lifetime(supply),
                                                 false,
                                                 Optional.empty(),
                                                 Grounds.NONE,
@@ -278,6 +299,12 @@ final class World {
                                                         .toList(),
                                                 next())));
         return new Words(bindings, layers, List.of());
+    }
+
+    private Optional<Lifetime> lifetime(String supply) {
+        return whole && supply.startsWith("p.") && random.nextInt(4) == 0
+                ? Optional.of(Lifetime.FRESH)
+                : Optional.empty();
     }
 
     private static Slot slot(String text) {

@@ -1,0 +1,161 @@
+package dev.patientharbor.resolve;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertSame;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import dev.patientharbor.model.Lifetime;
+import dev.patientharbor.model.Settings;
+import dev.patientharbor.plan.Answer;
+import dev.patientharbor.plan.Answer.Element;
+import dev.patientharbor.plan.AnswerKind;
+import dev.patientharbor.plan.Roster;
+import dev.patientharbor.plan.Row;
+import dev.patientharbor.rig.Rig;
+import dev.patientharbor.rig.Rigs;
+import java.lang.reflect.Proxy;
+import java.util.Collections;
+import java.util.HashMap;
+import java.util.IdentityHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Supplier;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+
+/**
+ * The plan is the truth: a rig holds exactly what the roster says, on thousands of random plans.
+ */
+class RigIsRosterTest {
+
+    private static final int WORLDS = 1500;
+
+    private Roster roster;
+    private String again;
+    private Map<String, Object> byLabel;
+    private Map<Object, String> labels;
+    private Set<Object> walked;
+    private int compared;
+    private int alike;
+
+    @Test
+    void a_rig_hands_out_what_the_roster_says_object_by_object() {
+        long first = Long.getLong("patientharbor.seed", 1);
+        int plans = 0;
+        for (long seed = first; seed < first + WORLDS; seed++) {
+            World world = new World(seed, true);
+            ClassLoader loader = new WorldClasses(world);
+            ResolvedSet set =
+                    Resolver.resolve(
+                            world.set(), Side.ofAll(world.set(), world.code()), Settings.NONE);
+            for (Wiring wiring : set.checked()) {
+                roster = RosterMaker.roster(set, wiring);
+                if (isWhole(wiring)) {
+                    plans++;
+                    again = "again with -Dpatientharbor.seed=" + seed + ", " + roster.profile();
+                    byLabel = new HashMap<>();
+                    labels = new IdentityHashMap<>();
+                    walked = Collections.newSetFromMap(new IdentityHashMap<>());
+                    try (Rig rig = Rigs.build(AssemblyMaker.assembly(set, wiring), loader)) {
+                        for (String entry : List.of("p.D0", "p.D1", "p.D2", "p.D3")) {
+                            Object object = rig.get(loader.loadClass(entry));
+                            walk(object, entry, Optional.empty());
+                        }
+                    } catch (ReflectiveOperationException | RuntimeException fault) {
+                        throw new IllegalStateException(again, fault);
+                    }
+                }
+            }
+        }
+        String seen = plans + " plans, " + compared + " needs, " + alike + " that look alike";
+        assertTrue(plans > 1000 && compared > 10_000 && alike < compared / 50, seen);
+    }
+
+    private static boolean isWhole(Wiring wiring) {
+        return wiring.unsound().isEmpty()
+                && wiring.aliases().stream().allMatch(one -> wiring.received(one).isPresent());
+    }
+
+    /** Compares what an object holds with its rows, and what those hold. */
+    private void walk(Object object, String consumer, Optional<Answer.Seat> seat)
+            throws ReflectiveOperationException {
+        if (!walked.add(object)) {
+            return;
+        }
+        Object[] held = (Object[]) object.getClass().getField("held").get(object);
+        Map<Integer, List<Row>> mine =
+                roster.rows().stream()
+                        .filter(row -> row.consumer().equals(consumer))
+                        .filter(row -> row.as().equals(seat.map(Answer.Seat::slot)))
+                        .filter(row -> row.within().equals(seat.flatMap(Answer.Seat::within)))
+                        .collect(Collectors.groupingBy(row -> row.place().index()));
+        for (Map.Entry<Integer, List<Row>> place : mine.entrySet()) {
+            Row row = place.getValue().get(0);
+            // Two levels of one name, for objects that look outward in different ways, look alike.
+            if (place.getValue().size() == 1) {
+                compared++;
+                compare(held[place.getKey()], row.answer(), row.carrier().orElse(""));
+            } else {
+                alike++;
+            }
+        }
+    }
+
+    private void compare(Object received, Answer answer, String carrier)
+            throws ReflectiveOperationException {
+        if (answer.kind() == AnswerKind.ABSENT) {
+            assertEquals(Optional.empty(), received, again);
+            return;
+        }
+        if (answer.kind() == AnswerKind.COLLECTION) {
+            several(received, answer.elements());
+            return;
+        }
+        Object object =
+                switch (carrier) {
+                    case "Optional" -> ((Optional<?>) received).orElseThrow();
+                    case "Supplier" -> ((Supplier<?>) received).get();
+                    default -> received;
+                };
+        String label = answer.instance().orElseThrow();
+        if (answer.lifetime().orElseThrow().lifetime() == Lifetime.FRESH) {
+            assertTrue(!labels.containsKey(object), again);
+            labels.put(object, "fresh");
+        } else {
+            assertSame(object, byLabel.computeIfAbsent(label, one -> object), again);
+            assertEquals(label, labels.computeIfAbsent(object, one -> label), again);
+        }
+        Object core = object;
+        for (String decorator : answer.decorators()) {
+            assertEquals(decorator, core.getClass().getName(), again);
+            walk(core, decorator, answer.fills());
+            core = ((Object[]) core.getClass().getField("held").get(core))[0];
+        }
+        if (answer.kind() == AnswerKind.MOCK) {
+            assertTrue(Proxy.isProxyClass(core.getClass()), again);
+        } else {
+            assertEquals(answer.implementation().orElseThrow(), core.getClass().getName(), again);
+            walk(core, core.getClass().getName(), answer.fills());
+        }
+    }
+
+    private void several(Object received, List<Element> elements)
+            throws ReflectiveOperationException {
+        List<?> objects =
+                received instanceof Map<?, ?> map
+                        ? List.copyOf(map.values())
+                        : List.copyOf((List<?>) received);
+        assertEquals(elements.size(), objects.size(), again);
+        for (int i = 0; i < objects.size(); i++) {
+            compare(objects.get(i), elements.get(i).answer(), "");
+        }
+        if (received instanceof Map<?, ?> map) {
+            assertEquals(
+                    elements.stream().map(one -> one.key().orElseThrow().text()).toList(),
+                    List.copyOf(map.keySet()),
+                    again);
+        }
+    }
+}
