@@ -3,10 +3,13 @@ package dev.patientharbor.mockito;
 import dev.patientharbor.standins.Call;
 import dev.patientharbor.standins.NeutralAnswers;
 import dev.patientharbor.standins.StandInMaker;
+import java.lang.reflect.Method;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 import org.mockito.Answers;
+import org.mockito.MockMakers;
 import org.mockito.Mockito;
 import org.mockito.invocation.InvocationOnMock;
 import org.mockito.listeners.MethodInvocationReport;
@@ -18,9 +21,16 @@ import org.mockito.stubbing.Answer;
  */
 public final class MockitoMaker implements StandInMaker {
 
+    private static final List<String> OURS =
+            List.of("dev.patientharbor.", "org.mockito.", "java.", "jdk.");
+
     @Override
     public boolean canMake(Class<?> contract) {
-        return Mockito.framework().getPlugins().getInlineMockMaker().isTypeMockable(contract).mockable();
+        return Mockito.framework()
+                .getPlugins()
+                .getMockMaker(MockMakers.INLINE)
+                .isTypeMockable(contract)
+                .mockable();
     }
 
     @Override
@@ -30,18 +40,37 @@ public final class MockitoMaker implements StandInMaker {
                 Mockito.withSettings()
                         .name("mock of " + slot)
                         .defaultAnswer(new Neutral())
-                        .invocationListeners(report -> seen.accept(call(report, slot))));
+                        .invocationListeners(report -> tell(report, slot, seen)));
     }
 
     /** Runs default methods of interfaces, and is neutral in all else. */
     private static final class Neutral implements Answer<Object> {
         @Override
         public Object answer(InvocationOnMock call) throws Throwable {
+            if (isOfEveryObject(call.getMethod())) {
+                return Answers.RETURNS_DEFAULTS.answer(call);
+            }
             if (call.getMethod().isDefault()) {
                 return Answers.CALLS_REAL_METHODS.answer(call);
             }
             Object neutral = NeutralAnswers.of(call.getMethod().getReturnType());
             return neutral == null ? Answers.RETURNS_DEFAULTS.answer(call) : neutral;
+        }
+    }
+
+    private static boolean isOfEveryObject(Method method) {
+        return Arrays.stream(Object.class.getMethods())
+                .anyMatch(
+                        one ->
+                                one.getName().equals(method.getName())
+                                        && Arrays.equals(
+                                                one.getParameterTypes(),
+                                                method.getParameterTypes()));
+    }
+
+    private static void tell(MethodInvocationReport report, String slot, Consumer<Call> seen) {
+        if (!isOfEveryObject(((InvocationOnMock) report.getInvocation()).getMethod())) {
+            seen.accept(call(report, slot));
         }
     }
 
@@ -54,6 +83,17 @@ public final class MockitoMaker implements StandInMaker {
                 Arrays.asList(made.getArguments()),
                 Optional.ofNullable(report.getReturnedValue()),
                 Optional.ofNullable(report.getThrowable()),
-                Optional.empty());
+                caller(made.getMethod().getDeclaringClass().getName()));
+    }
+
+    /** The nearest class on the way here that is neither the mock's own nor of a library. */
+    private static Optional<String> caller(String contract) {
+        return StackWalker.getInstance()
+                .walk(
+                        frames ->
+                                frames.map(StackWalker.StackFrame::getClassName)
+                                        .filter(name -> !name.startsWith(contract))
+                                        .filter(name -> OURS.stream().noneMatch(name::startsWith))
+                                        .findFirst());
     }
 }

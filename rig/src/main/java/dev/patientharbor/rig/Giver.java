@@ -5,8 +5,12 @@ import dev.patientharbor.model.Key;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.TypeRef.ClassType;
+import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.Part;
+import java.lang.reflect.ParameterizedType;
+import java.lang.reflect.Type;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -54,13 +58,77 @@ public abstract sealed class Giver permits Rig, Scope {
     /** The object in the slot of a contract with type arguments. */
     @SuppressWarnings("unchecked")
     public <T> T get(Contract<T> contract) {
-        return (T) get(new Slot(Types.ref(contract.type()), Optional.empty()));
+        return (T) get(contract.type(), Optional.empty());
     }
 
     /** The object in a keyed slot of a contract with type arguments. */
     @SuppressWarnings("unchecked")
     public <T> T get(Contract<T> contract, String key) {
-        return (T) get(new Slot(Types.ref(contract.type()), Optional.of(Key.named(key))));
+        return (T) get(contract.type(), Optional.of(key));
+    }
+
+    /**
+     * The object for a type as reflection tells it, of a field or a parameter, say: a contract with
+     * its type arguments, or a carrier of one.
+     *
+     * @param key the key of the slot, if it has one
+     */
+    public Object get(Type type, Optional<String> key) {
+        Optional<Station> exact = find(slot(type, key));
+        if (exact.isEmpty() && type instanceof ParameterizedType carrier) {
+            Type inside = carrier.getActualTypeArguments()[0];
+            if (carrier.getRawType() == Optional.class) {
+                return knows(inside, key) ? Optional.of(get(inside, key)) : Optional.empty();
+            }
+            if (carrier.getRawType() == Supplier.class) {
+                Station station = station(slot(inside, key));
+                return (Supplier<Object>) () -> station.get(at().whenAskedLater());
+            }
+        }
+        return get(slot(type, key));
+    }
+
+    /** Whether there is something for a type. */
+    public boolean knows(Type type, Optional<String> key) {
+        return find(slot(type, key))
+                .filter(one -> !(one.end() instanceof MissingStation))
+                .isPresent();
+    }
+
+    /** The object in the slot of a type, and what is in it. */
+    public Held held(Type type, Optional<String> key) {
+        return held(station(slot(type, key)));
+    }
+
+    /**
+     * The object that stands in a slot at a level, and what is in it.
+     *
+     * @throws IllegalArgumentException if the plan has no such place
+     */
+    public Held held(Answer.Seat seat) {
+        return held(
+                live.stations().all().stream()
+                        .filter(one -> one.part().seat().equals(seat))
+                        .findFirst()
+                        .orElseThrow(
+                                () ->
+                                        new IllegalArgumentException(
+                                                "there is no "
+                                                        + Words.slot(seat.slot())
+                                                        + seat.within()
+                                                                .map(it -> " within " + it)
+                                                                .orElse("")
+                                                        + " in "
+                                                        + live.profile())));
+    }
+
+    private Held held(Station station) {
+        Object object = station.get(at());
+        return new Held(
+                at().memory()
+                        .layers(object)
+                        .or(() -> live.whole().memory().layers(object))
+                        .orElseGet(() -> Collections.singletonList(object)));
     }
 
     /** Every variant of a contract, in the order of the file. */
@@ -91,10 +159,7 @@ public abstract sealed class Giver permits Rig, Scope {
     }
 
     private <T> Optional<T> maybe(Class<T> contract, Slot slot) {
-        return live.stations()
-                .assembly()
-                .find(slot)
-                .map(live.stations()::at)
+        return find(slot)
                 .filter(one -> !(one.end() instanceof MissingStation))
                 .map(one -> contract.cast(one.get(at())));
     }
@@ -128,7 +193,7 @@ public abstract sealed class Giver permits Rig, Scope {
         return slot;
     }
 
-    private static Slot slot(Class<?> contract, Optional<String> key) {
+    private static Slot slot(Type contract, Optional<String> key) {
         return new Slot(Types.ref(contract), key.map(Key::named));
     }
 
@@ -136,10 +201,14 @@ public abstract sealed class Giver permits Rig, Scope {
         return new Slot(new ClassType(carrier, List.of(arguments)), Optional.empty());
     }
 
+    private Optional<Station> find(Slot slot) {
+        return live.stations().assembly().find(slot).map(live.stations()::at);
+    }
+
     private Station station(Slot slot) {
-        Optional<Integer> found = live.stations().assembly().find(slot);
+        Optional<Station> found = find(slot);
         if (found.isPresent()) {
-            return live.stations().at(found.get());
+            return found.get();
         }
         throw new IllegalArgumentException(
                 "there is no " + Words.slot(slot) + " in " + live.profile() + hint(slot));

@@ -1,0 +1,27 @@
+package dev.patientharbor.junit;
+
+import java.util.List;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.extension.ExtensionContext;
+import org.junit.jupiter.api.extension.TestTemplateInvocationContext;
+import org.junit.jupiter.api.extension.TestTemplateInvocationContextProvider;
+import org.junit.platform.commons.support.AnnotationSupport;
+
+/** Runs a test once under each profile. */
+final class EachProfileExtension implements TestTemplateInvocationContextProvider {
+
+    @Override
+    public boolean supportsTestTemplate(ExtensionContext context) {
+        return AnnotationSupport.isAnnotated(context.getTestMethod(), EachProfile.class);
+    }
+
+    @Override
+    public Stream<TestTemplateInvocationContext> provideTestTemplateInvocationContexts(
+            ExtensionContext context) {
+        EachProfile mark =
+                AnnotationSupport.findAnnotation(context.getTestMethod(), EachProfile.class)
+                        .orElseThrow();
+        return Sets.named(context, List.of(mark.value())).stream()
+                .map(name -> new EachRun("under " + name, Run.under(name)));
+    }
+}
