@@ -2,6 +2,7 @@ package dev.patientharbor.cli;
 
 import dev.patientharbor.check.Verdict;
 import dev.patientharbor.finding.Severity;
+import dev.patientharbor.profiles.ProfileSet;
 import dev.patientharbor.report.CheckText;
 import dev.patientharbor.report.Layout;
 import java.util.List;
@@ -19,15 +20,21 @@ final class CheckCommand {
 
     static CommandSpec spec() {
         return Options.reading(
-                NAME,
-                "Tells whether every profile is complete, and every mistake with its reason.",
-                FORMATS);
+                        NAME,
+                        "Tells whether every profile is complete, and every mistake with its"
+                                + " reason.",
+                        FORMATS)
+                .addOption(Options.build());
     }
 
     static int run(ParseResult parsed, Console console) {
         Options.format(parsed, FORMATS);
         Severity failOn = Options.failOn(parsed);
-        Verdict verdict = Checked.verdict(parsed);
+        ProfileSet set = Checked.set(parsed);
+        Verdict verdict = Checked.verdict(set, parsed);
+        if (Options.isBuild(parsed)) {
+            verdict = RealBuild.of(set, verdict, Options.today(parsed));
+        }
         String file = Options.out(parsed);
         Layout layout = file.isEmpty() ? console.layout() : console.forFiles();
         Output.write(CheckText.render(verdict, layout), file, console);

@@ -19,12 +19,15 @@ final class Checked {
 
     private Checked() {}
 
-    static Verdict verdict(ParseResult parsed) {
-        Path path = file(Options.file(parsed));
-        ProfileSet set = ProfileFiles.read(path);
+    /** The profiles that a command line names, with the code that it names. */
+    static ProfileSet set(ParseResult parsed) {
+        ProfileSet set = ProfileFiles.read(file(Options.file(parsed)));
         List<String> code = Options.code(parsed);
-        Verdict verdict =
-                (code.isEmpty() ? set : set.withCode(given(code))).check(Options.today(parsed));
+        return code.isEmpty() ? set : set.withCode(given(code));
+    }
+
+    static Verdict verdict(ProfileSet set, ParseResult parsed) {
+        Verdict verdict = set.check(Options.today(parsed));
         List<String> profiles = Options.profiles(parsed);
         return profiles.isEmpty() ? verdict : only(verdict, profiles);
     }

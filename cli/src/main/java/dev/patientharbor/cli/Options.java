@@ -21,6 +21,7 @@ final class Options {
     private static final String OUT = "--out";
     private static final String FAIL_ON = "--fail-on";
     private static final String TODAY = "--today";
+    private static final String BUILD = "--build";
 
     private Options() {}
 
@@ -99,6 +100,19 @@ final class Options {
                 .arity("1")
                 .type(String.class)
                 .description(description);
+    }
+
+    /** Of check: whether every profile is really built. */
+    static OptionSpec build() {
+        return OptionSpec.builder(BUILD)
+                .description(
+                        "Really build every profile that is complete: this runs your constructors"
+                                + " and factories, and tells what they throw.")
+                .build();
+    }
+
+    static boolean isBuild(ParseResult parsed) {
+        return parsed.hasMatchedOption(BUILD);
     }
 
     static List<String> profiles(ParseResult parsed) {

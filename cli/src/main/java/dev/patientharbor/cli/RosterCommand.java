@@ -30,7 +30,7 @@ final class RosterCommand {
     static int run(ParseResult parsed, Console console) {
         String format = Options.format(parsed, FORMATS);
         Severity failOn = Options.failOn(parsed);
-        Verdict verdict = Checked.verdict(parsed);
+        Verdict verdict = Checked.verdict(Checked.set(parsed), parsed);
         String file = Options.out(parsed);
         Layout layout = file.isEmpty() ? console.layout() : console.forFiles();
         String text =

@@ -37,13 +37,17 @@ class DependenciesTest {
                             Map.entry("resolve", "code finding model names plan types values"),
                             Map.entry(
                                     "check", "code finding model names plan resolve types values"),
-                            Map.entry("profiles", "check code finding model plan"),
+                            Map.entry("profiles", "check code finding model plan resolve"),
                             Map.entry("live", "com.fasterxml.jackson finding model values"),
                             Map.entry("standins", "live model"),
                             Map.entry("rig", "finding live model plan profiles standins types"),
+                            Map.entry("mockito", "org.mockito standins"),
+                            Map.entry("junit", "check model notation org.junit plan profiles rig"),
                             Map.entry("notation", "code finding model org.snakeyaml profiles"),
                             Map.entry("report", "check com.fasterxml.jackson finding model plan"),
-                            Map.entry("cli", "check finding notation picocli profiles report")));
+                            Map.entry(
+                                    "cli",
+                                    "check finding notation picocli plan profiles report rig")));
 
     @Test
     void every_package_uses_what_it_may_and_there_is_no_circle() {
@@ -66,7 +70,8 @@ class DependenciesTest {
 
     private static Map<String, Set<String>> uses() {
         StringBuilder out = new StringBuilder();
-        for (String module : List.of("core", "notation", "rig", "report", "cli")) {
+        for (String module :
+                List.of("core", "notation", "rig", "mockito", "junit", "report", "cli")) {
             out.append(jdeps(Path.of("..", module, "target", "classes")));
         }
         Map<String, Set<String>> uses = new TreeMap<>();
@@ -117,7 +122,13 @@ class DependenciesTest {
             return packageName.substring(OURS.length());
         }
         for (String library :
-                List.of("org.objectweb.asm", "org.snakeyaml", "com.fasterxml.jackson", "picocli")) {
+                List.of(
+                        "org.objectweb.asm",
+                        "org.snakeyaml",
+                        "com.fasterxml.jackson",
+                        "org.mockito",
+                        "org.junit",
+                        "picocli")) {
             if (packageName.startsWith(library)) {
                 return library;
             }

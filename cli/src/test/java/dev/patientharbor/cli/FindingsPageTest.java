@@ -174,7 +174,10 @@ class FindingsPageTest {
     private static Verdict check(String text) {
         ProfileSet set =
                 ProfileFiles.parse(text.getBytes(StandardCharsets.UTF_8), "it.harbor.yaml", ROOT);
-        return set.check(LocalDate.of(2026, 11, 25));
+        LocalDate day = LocalDate.of(2026, 11, 25);
+        return text.contains("# <- " + FindingKinds.BUILD_FAILED.id())
+                ? RealBuild.of(set, set.check(day), day)
+                : set.check(day);
     }
 
     private static TreeSet<String> marks(String text) {

@@ -2,6 +2,7 @@ package dev.patientharbor.check;
 
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.plan.AnswerKind;
+import java.util.ArrayList;
 import java.util.Collections;
 import java.util.EnumMap;
 import java.util.List;
@@ -35,6 +36,16 @@ public record ProfileVerdict(
         answers = Collections.unmodifiableMap(counts);
         findings = List.copyOf(findings);
         suppressed = List.copyOf(suppressed);
+    }
+
+    /** The same with more findings. */
+    ProfileVerdict with(List<Finding> told, List<Suppressed> silent) {
+        List<Finding> all = new ArrayList<>(findings);
+        all.addAll(told);
+        all.sort(Finding.ORDER);
+        List<Suppressed> allSilent = new ArrayList<>(suppressed);
+        allSilent.addAll(silent);
+        return new ProfileVerdict(name, parents, complete, needs, answers, all, allSilent);
     }
 
     /** Whether it is only there to be extended. */

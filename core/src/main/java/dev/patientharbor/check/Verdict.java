@@ -14,6 +14,7 @@ import dev.patientharbor.resolve.ResolvedProfile;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.resolve.RosterMaker;
 import dev.patientharbor.resolve.Wiring;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.LinkedHashMap;
@@ -275,6 +276,30 @@ public final class Verdict {
             }
         }
         return new Verdict(sides, names, findings, suppressed, profiles, some, faults);
+    }
+
+    /**
+     * The verdict with more findings, which another kind of check brought, sifted as the set says.
+     *
+     * @param found by the name of the profile
+     * @param today the day that {@code until} is compared with
+     */
+    public Verdict with(Map<String, List<Finding>> found, LocalDate today) {
+        Sieve sieve = new Sieve(set.declared().strictness(), today);
+        return new Verdict(
+                sides,
+                names,
+                findings,
+                suppressed,
+                profiles.stream().map(one -> with(one, found, sieve)).toList(),
+                shown.stream().map(one -> with(one, found, sieve)).toList(),
+                faults);
+    }
+
+    private static ProfileVerdict with(
+            ProfileVerdict profile, Map<String, List<Finding>> found, Sieve sieve) {
+        Sieve.Sifted more = sieve.sift(found.getOrDefault(profile.name(), List.of()));
+        return profile.with(more.told(), more.suppressed());
     }
 
     /** Whether a class of that binary name is in the code that was read. */

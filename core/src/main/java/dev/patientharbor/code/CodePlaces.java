@@ -2,6 +2,7 @@ package dev.patientharbor.code;
 
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.model.Written;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
@@ -22,6 +23,7 @@ public final class CodePlaces {
     private final Wanted wanted;
     private final Map<ClassSource, Read> bySource = new HashMap<>();
     private final List<List<Read>> byRoot = new ArrayList<>();
+    private final List<List<Path>> pathsByRoot = new ArrayList<>();
 
     /** What was read of one folder or jar. */
     private record Read(List<ClassFacts> classes, Map<String, List<String>> services) {
@@ -59,14 +61,28 @@ public final class CodePlaces {
         bySource.put(source, new Read(classes, services));
     }
 
-    /** Adds the sources of the next root; several roots may have one in common. */
-    void addRoot(List<ClassSource> sources) {
+    /**
+     * Adds the sources of the next root, with where they are; several roots may have one in common.
+     */
+    void addRoot(List<ClassSource> sources, List<Path> paths) {
+        pathsByRoot.add(paths);
         byRoot.add(sources.stream().map(bySource::get).toList());
     }
 
     /** All of it. */
     public CodeIndex whole() {
         return only(roots.stream().map(CodeRoot::written).toList());
+    }
+
+    /** The folders and jars that some of the places are, absolute, in the order of the places. */
+    public List<Path> paths(Collection<Written> places) {
+        Set<Path> paths = new LinkedHashSet<>();
+        for (int i = 0; i < roots.size(); i++) {
+            if (places.contains(roots.get(i).written())) {
+                paths.addAll(pathsByRoot.get(i));
+            }
+        }
+        return List.copyOf(paths);
     }
 
     /** What stands in some of the places, in the order in which they were read. */

@@ -9,6 +9,7 @@ import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -75,7 +76,9 @@ public final class CodeReader {
                 places.add(source, Arrays.asList(read).subList(next, end));
                 next = end;
             }
-            ofRoots.forEach(places::addRoot);
+            Map<ClassSource, Path> paths = new HashMap<>();
+            opened.forEach((path, source) -> paths.put(source, path));
+            ofRoots.forEach(of -> places.addRoot(of, of.stream().map(paths::get).toList()));
             return places;
         } finally {
             opened.values().forEach(ClassSource::close);

@@ -26,7 +26,7 @@ public record FindingKind(String id, Severity severity, boolean breaksCompletene
     }
 
     /** Grave, and all is built and met nevertheless. */
-    static FindingKind lifetime(String id, String title) {
+    static FindingKind inSpiteOfAll(String id, String title) {
         return new FindingKind(id, Severity.ERROR, false, title);
     }
 

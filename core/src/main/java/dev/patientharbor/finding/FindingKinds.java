@@ -1,7 +1,7 @@
 package dev.patientharbor.finding;
 
 import static dev.patientharbor.finding.FindingKind.error;
-import static dev.patientharbor.finding.FindingKind.lifetime;
+import static dev.patientharbor.finding.FindingKind.inSpiteOfAll;
 import static dev.patientharbor.finding.FindingKind.note;
 import static dev.patientharbor.finding.FindingKind.warning;
 
@@ -113,7 +113,7 @@ public final class FindingKinds {
     public static final FindingKind HIDDEN_BY_NARROWER =
             warning("hidden-by-narrower", "A binding that does not reach everyone it seems to");
     public static final FindingKind OUTLIVES =
-            lifetime("outlives", "A shared object that holds one made to live less long");
+            inSpiteOfAll("outlives", "A shared object that holds one made to live less long");
     public static final FindingKind SCOPE_UNMAPPED =
             warning("scope-unmapped", "A scope mark for which the file has no lifetime");
     public static final FindingKind POINTLESS_MARK =
@@ -130,6 +130,10 @@ public final class FindingKinds {
             warning("overdue", "A binding or a suppression whose last day is over");
     public static final FindingKind SUPPRESSES_NOTHING =
             warning("suppresses-nothing", "A suppression of what is not found");
+
+    // what a real build shows, where one is asked for
+    public static final FindingKind BUILD_FAILED =
+            inSpiteOfAll("build-failed", "An object that cannot be made");
 
     // what a profile demands and expects
     public static final FindingKind RULE_BROKEN =
@@ -192,6 +196,7 @@ public final class FindingKinds {
                 CANNOT_SWAP,
                 OVERDUE,
                 SUPPRESSES_NOTHING,
+                BUILD_FAILED,
                 RULE_BROKEN,
                 RULE_LOOSENED,
                 BROKEN_EXPECTATION);

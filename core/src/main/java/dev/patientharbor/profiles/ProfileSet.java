@@ -12,6 +12,7 @@ import dev.patientharbor.model.Declaration;
 import dev.patientharbor.model.Settings;
 import dev.patientharbor.model.Written;
 import dev.patientharbor.plan.Roster;
+import dev.patientharbor.resolve.Side;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -183,6 +184,15 @@ public final class ProfileSet {
     /** The compiled code that it is about. */
     public List<CodeRoot> code() {
         return code;
+    }
+
+    /** The folders and jars whose classes a profile sees, absolute: a class path for it. */
+    public List<Path> classPath(String profile) {
+        CodePlaces places = read().orElseThrow();
+        return places.paths(
+                sides
+                        ? Side.seenBy(declared, profile)
+                        : code.stream().map(CodeRoot::written).toList());
     }
 
     /** What its settings are. */

@@ -58,6 +58,12 @@ public record Side(CodeIndex code, BitSet profiles, Map<String, ClassNames> else
         return sides;
     }
 
+    /** The places of code that a profile sees. */
+    public static List<Written> seenBy(Declaration set, String profile) {
+        List<String> names = set.profiles().stream().map(Profile::name).toList();
+        return seen(set, new Hierarchy(set.profiles()), names.indexOf(profile));
+    }
+
     /** The set's code, and what the profile adds, or else what it inherits. */
     private static List<Written> seen(Declaration set, Hierarchy hierarchy, int number) {
         List<Written> all = new ArrayList<>(set.code());

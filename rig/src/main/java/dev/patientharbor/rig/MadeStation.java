@@ -142,15 +142,9 @@ final class MadeStation extends Station {
     }
 
     RigException failure(String what, Throwable cause) {
-        return new RigException(
-                "no "
-                        + slot()
-                        + " in "
-                        + profile
-                        + ": "
-                        + what
-                        + made().origin().map(at -> "\n  said at     " + at.text()).orElse(""),
-                cause);
+        String at = made().origin().map(one -> "\n  said at     " + one.text()).orElse("");
+        return RigException.of(
+                this, what, "no " + slot() + " in " + profile + ": " + what + at, cause);
     }
 
     @Override

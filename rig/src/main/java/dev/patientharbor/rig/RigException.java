@@ -2,6 +2,7 @@ package dev.patientharbor.rig;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * An object of a rig could not be made, or not be closed. The message names the profile, the slot,
@@ -12,16 +13,32 @@ public final class RigException extends RuntimeException {
 
     private static final long serialVersionUID = 1;
 
-    private final String what;
+    private final transient Optional<Failure> failure;
     private final List<String> way = new ArrayList<>();
 
-    RigException(String what, Throwable cause) {
-        super(what, cause);
-        this.what = what;
+    /**
+     * What could not be made.
+     *
+     * @param station where it stands
+     * @param what what went wrong
+     */
+    record Failure(MadeStation station, String what) {}
+
+    private RigException(String message, Optional<Failure> failure, Throwable cause) {
+        super(message, cause);
+        this.failure = failure;
     }
 
-    RigException(String what) {
-        this(what, null);
+    RigException(String message, Throwable cause) {
+        this(message, Optional.empty(), cause);
+    }
+
+    RigException(String message) {
+        this(message, null);
+    }
+
+    static RigException of(MadeStation station, String what, String message, Throwable cause) {
+        return new RigException(message, Optional.of(new Failure(station, what)), cause);
     }
 
     /** Adds a step on the way here, the nearest first. */
@@ -30,13 +47,14 @@ public final class RigException extends RuntimeException {
         return this;
     }
 
-    /** What is wrong, without the way. */
-    String what() {
-        return what;
+    Optional<Failure> failure() {
+        return failure;
     }
 
     @Override
     public String getMessage() {
-        return way.isEmpty() ? what : what + "\n  on the way  " + String.join(" → ", way);
+        return way.isEmpty()
+                ? super.getMessage()
+                : super.getMessage() + "\n  on the way  " + String.join(" → ", way);
     }
 }

@@ -2,7 +2,6 @@ package dev.patientharbor.rig;
 
 import dev.patientharbor.plan.Assembly;
 import dev.patientharbor.profiles.Plan;
-import java.util.List;
 import java.util.Optional;
 
 /** Builds rigs. */
@@ -49,10 +48,5 @@ public final class Rigs {
             }
             throw failure;
         }
-    }
-
-    /** Makes everything of a plan that can be made at the start, and tells what could not be. */
-    public static List<RigException> tryAll(Assembly assembly, ClassLoader loader) {
-        return Trial.of(new Live(new Stations(assembly, loader)));
     }
 }

@@ -1,32 +1,84 @@
 package dev.patientharbor.rig;
 
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.finding.Where;
+import dev.patientharbor.plan.Assembly;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
+import java.util.Collections;
+import java.util.IdentityHashMap;
 import java.util.List;
-import java.util.Map;
+import java.util.Set;
 
-/** Makes everything once, and closes it. */
-final class Trial {
+/**
+ * Makes everything of a profile once, which runs the user's constructors and factories, and closes
+ * it.
+ */
+public final class Trial {
 
-    private Trial() {}
+    private final Assembly assembly;
+    private final Set<MadeStation> told = Collections.newSetFromMap(new IdentityHashMap<>());
+    private final List<Finding> findings = new ArrayList<>();
 
-    /** Each thing that could not be made or closed, once, whatever asked for it. */
-    static List<RigException> of(Live live) {
-        Map<String, RigException> failures = new LinkedHashMap<>();
-        try (Rig rig = new Rig(live);
-                Scope scope = rig.openScope()) {
-            for (Station station : new ArrayList<>(live.stations().all())) {
-                if (station instanceof MadeStation made && made.standsForObject()) {
-                    try {
-                        made.get(scope.surroundings());
-                    } catch (RigException failure) {
-                        failures.putIfAbsent(failure.what(), failure);
-                    }
+    private Trial(Assembly assembly) {
+        this.assembly = assembly;
+    }
+
+    /**
+     * Tells what cannot be made, once, whoever asks for it, and what cannot be closed.
+     *
+     * @param loader loads the user's classes
+     */
+    public static List<Finding> of(Assembly assembly, ClassLoader loader) {
+        return new Trial(assembly).run(new Live(new Stations(assembly, loader)));
+    }
+
+    private List<Finding> run(Live live) {
+        Rig rig = new Rig(live);
+        Scope scope = rig.openScope();
+        for (Station station : live.stations().all()) {
+            if (station instanceof MadeStation made && made.standsForObject()) {
+                try {
+                    made.get(scope.surroundings());
+                } catch (RigException failure) {
+                    failure.failure().ifPresent(one -> tell(one, live.profile()));
                 }
             }
-        } catch (RigException notClosed) {
-            failures.putIfAbsent(notClosed.what(), notClosed);
         }
-        return List.copyOf(failures.values());
+        try {
+            rig.close();
+        } catch (RigException failure) {
+            findings.add(
+                    finding(
+                            assembly.roster().profile(),
+                            Where.classNamed(failure.getCause().getStackTrace()[0].getClassName()),
+                            failure.getMessage()));
+        }
+        return findings;
+    }
+
+    private void tell(RigException.Failure failure, String profile) {
+        if (told.add(failure.station())) {
+            String slot = failure.station().slot();
+            findings.add(
+                    finding(
+                                    slot,
+                                    failure.station()
+                                            .made()
+                                            .origin()
+                                            .orElseGet(() -> Where.classNamed(slot)),
+                                    "No "
+                                            + slot
+                                            + " can be made in "
+                                            + profile
+                                            + ": "
+                                            + failure.what()
+                                            + ".")
+                            .with("do", "mend what makes it, or bind something else here"));
+        }
+    }
+
+    private static Finding finding(String cause, Where at, String message) {
+        return Finding.of(FindingKinds.BUILD_FAILED, at, cause, message);
     }
 }
