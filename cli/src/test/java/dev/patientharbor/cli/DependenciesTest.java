@@ -39,11 +39,11 @@ class DependenciesTest {
                                     "check", "code finding model names plan resolve types values"),
                             Map.entry("profiles", "check code finding model plan resolve"),
                             Map.entry("live", "com.fasterxml.jackson finding model values"),
-                            Map.entry("standins", "live model"),
+                            Map.entry("standins", "finding live model"),
                             Map.entry("rig", "finding live model plan profiles standins types"),
                             Map.entry("mockito", "org.mockito standins"),
                             Map.entry("junit", "check model notation org.junit plan profiles rig"),
-                            Map.entry("notation", "code finding model org.snakeyaml profiles"),
+                            Map.entry("notation", "code finding model org.snakeyaml plan profiles"),
                             Map.entry("report", "check com.fasterxml.jackson finding model plan"),
                             Map.entry(
                                     "cli",

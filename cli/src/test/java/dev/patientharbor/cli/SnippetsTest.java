@@ -26,7 +26,7 @@ class SnippetsTest {
                     .toList();
     private static final Pattern SNIPPET =
             Pattern.compile("(?s)<pre>\\{@code\\n(.*?)\\n \\* }</pre>");
-    private static final Pattern README = Pattern.compile("(?s)```java\n(.*?)```");
+    private static final Pattern PAGE = Pattern.compile("(?s)```java\n(.*?)```");
     private static final String HEAD =
             """
             package snippets;
@@ -73,9 +73,11 @@ class SnippetsTest {
                 }
             }
         }
-        Matcher readme = README.matcher(Files.readString(Path.of("../README.md")));
-        while (readme.find()) {
-            snippets.add(new Snippet("README.md", readme.group(1)));
+        for (String page : List.of("README.md", "docs/rigs.md")) {
+            Matcher onPage = PAGE.matcher(Files.readString(Path.of("..", page)));
+            while (onPage.find()) {
+                snippets.add(new Snippet(page, onPage.group(1)));
+            }
         }
         return snippets;
     }
@@ -99,7 +101,8 @@ class SnippetsTest {
                                 "Wrapping.java",
                                 "Plan.java",
                                 "Rig.java",
-                                "README.md")),
+                                "README.md",
+                                "docs/rigs.md")),
                 with.toString());
     }
 

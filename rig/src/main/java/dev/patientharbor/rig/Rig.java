@@ -1,8 +1,11 @@
 package dev.patientharbor.rig;
 
+import dev.patientharbor.finding.Where;
+import dev.patientharbor.plan.Recording;
 import dev.patientharbor.plan.Roster;
 import dev.patientharbor.standins.Call;
 import dev.patientharbor.standins.CallRecord;
+import dev.patientharbor.standins.Recorded;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -90,6 +93,37 @@ public final class Rig extends Giver implements AutoCloseable {
                 .map(CallRecord.Entered::call)
                 .filter(call -> call.slot().equals(slot))
                 .toList();
+    }
+
+    /**
+     * What a spy saw of the plain slot of a contract, as the canned answers of a stub that does the
+     * same: to be written to a file by {@code Recordings} of the notation.
+     *
+     * @throws IllegalArgumentException if there is no such slot, nothing was seen, or an argument
+     *     or an answer cannot be written as a value
+     */
+    public Recording recording(Class<?> contract) {
+        return recording(contract, Optional.empty());
+    }
+
+    /** The same for a keyed slot. */
+    public Recording recording(Class<?> contract, String key) {
+        return recording(contract, Optional.of(key));
+    }
+
+    private Recording recording(Class<?> contract, Optional<String> key) {
+        List<Call> seen = calls(contract, key);
+        if (seen.isEmpty()) {
+            throw new IllegalArgumentException(
+                    "nobody saw a call of "
+                            + Words.slot(known(contract, key))
+                            + " in "
+                            + profile()
+                            + ": decorate it with spy, and call it");
+        }
+        Where at = Where.classNamed(contract.getName());
+        return new Recording(
+                known(contract, key), new Recorded(live().stations().values(), at).answers(seen));
     }
 
     /** Everything that mocks, canned stubs and spies saw so far, in order. */

@@ -5,6 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertNull;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import dev.patientharbor.notation.Recordings;
 import dev.patientharbor.standins.Call;
 import java.io.UncheckedIOException;
 import java.lang.reflect.InvocationTargetException;
@@ -247,6 +248,76 @@ class StandInsTest {
         assertTrue(runs.get(0).startsWith("brass a brass a no air brass a brass a no air "));
         assertTrue(runs.get(0).contains(" false "));
         assertTrue(runs.get(0).contains("fails on purpose, as rate 0.3 seed 11 says"));
+    }
+
+    @Test
+    void what_a_spy_saw_is_written_as_canned_answers_that_read_back_and_do_the_same()
+            throws Throwable {
+        Yard spied =
+                Yard.of(
+                        STATION,
+                        """
+                        entry: [Desk]
+                        profiles:
+                          real: { bindings: { Station: Deep }, decorators: { Station: [spy] } }
+                        """);
+        String text;
+        List<Object> seen = new ArrayList<>();
+        try (Rig rig = spied.rig("real")) {
+            Object station = rig.get(spied.type("Station"));
+            ask(station, seen);
+            text = Recordings.text("recorded", List.of(), rig.recording(spied.type("Station")));
+            assertTrue(
+                    assertThrows(
+                                    IllegalArgumentException.class,
+                                    () -> rig.recording(spied.type("Desk")))
+                            .getMessage()
+                            .startsWith("nobody saw a call of Desk in real: decorate it with spy"));
+        }
+        Yard replayed =
+                Yard.of(
+                        STATION,
+                        "entry: [Desk]\nprofiles:\n"
+                                + text.substring(text.indexOf("  recorded:"))
+                                + "  again: { extends: recorded }\n");
+        List<Object> again = new ArrayList<>();
+        try (Rig rig = replayed.rig("again")) {
+            ask(rig.get(replayed.type("Station")), again);
+        }
+        assertEquals(seen.toString(), again.toString());
+    }
+
+    private static final String STATION =
+            """
+            import java.time.*; import java.util.*;
+            record Reading(double level, Duration age, String by, List<String> notes) {}
+            interface Station {
+                int next(); Reading read(int hour, String who); Map<String, Integer> all(); String odd(); void reset();
+            }
+            class Deep implements Station {
+                int n;
+                public int next() { return ++n; }
+                public Reading read(int hour, String who) {
+                    if (hour > 20) throw new java.io.UncheckedIOException("too late: " + hour, new java.io.IOException());
+                    return new Reading(hour / 4.0, Duration.ofMinutes(hour), who, List.of("yes", "no: maybe", "007"));
+                }
+                public Map<String, Integer> all() { return Map.of("a", 1); }
+                public String odd() { return "${HOME} # '007' \\n 1e3"; }
+                public void reset() {}
+            }
+            record Desk(Station station) {}
+            """;
+
+    private static void ask(Object station, List<Object> seen) throws Throwable {
+        for (int i = 0; i < 4; i++) {
+            seen.add(call(station, "next"));
+        }
+        call(station, "reset");
+        seen.add(call(station, "read", 6, "ada"));
+        seen.add(call(station, "read", 7, "true"));
+        seen.add(outcome(station, "read", 21, "bert"));
+        seen.add(call(station, "all"));
+        seen.add(call(station, "odd"));
     }
 
     private static Object outcome(Object object, String method, Object... arguments) {

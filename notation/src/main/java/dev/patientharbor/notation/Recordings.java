@@ -1,0 +1,119 @@
+package dev.patientharbor.notation;
+
+import dev.patientharbor.model.Canned;
+import dev.patientharbor.model.Canned.Case;
+import dev.patientharbor.model.Canned.Response;
+import dev.patientharbor.model.Given;
+import dev.patientharbor.plan.Recording;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.math.BigDecimal;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.snakeyaml.engine.v2.api.Dump;
+import org.snakeyaml.engine.v2.api.DumpSettings;
+import org.snakeyaml.engine.v2.common.FlowStyle;
+
+/** Writes recordings as a profile file: a partial profile, to be included and extended. */
+public final class Recordings {
+
+    private Recordings() {}
+
+    /**
+     * Writes a file in place of what stands there.
+     *
+     * @param file where
+     * @param profile the name of the partial profile
+     * @param parents the profiles that it extends
+     * @param recordings what was seen, one for each slot
+     * @throws UncheckedIOException if it cannot be written
+     */
+    public static void write(
+            Path file, String profile, List<String> parents, Recording... recordings) {
+        try {
+            Files.writeString(file, text(profile, parents, recordings));
+        } catch (IOException fault) {
+            throw new UncheckedIOException("cannot write " + file, fault);
+        }
+    }
+
+    /** The text of such a file. */
+    public static String text(String profile, List<String> parents, Recording... recordings) {
+        Map<String, Object> bindings = new LinkedHashMap<>();
+        for (Recording one : recordings) {
+            Map<String, Object> stub = new LinkedHashMap<>();
+            one.answers().forEach(canned -> stub.put(canned.method().text(), cases(canned)));
+            bindings.put(one.slot().text(), Map.of("stub", stub));
+        }
+        Map<String, Object> said = new LinkedHashMap<>();
+        said.put("partial", true);
+        if (!parents.isEmpty()) {
+            said.put("extends", parents);
+        }
+        said.put("bindings", bindings);
+        Map<String, Object> file = new LinkedHashMap<>();
+        file.put("patient-harbor", 1);
+        file.put("profiles", Map.of(profile, said));
+        DumpSettings settings =
+                DumpSettings.builder()
+                        .setDefaultFlowStyle(FlowStyle.BLOCK)
+                        .setIndicatorIndent(2)
+                        .setIndentWithIndicator(true)
+                        .setWidth(110)
+                        .build();
+        return "# What spies saw, as canned answers: include this file, and extend its profile.\n"
+                + new Dump(settings).dumpToString(file);
+    }
+
+    private static Object cases(Canned canned) {
+        List<Object> all = canned.cases().stream().map(Recordings::one).toList();
+        return all.size() == 1 ? all.get(0) : all;
+    }
+
+    private static Object one(Case one) {
+        Map<String, Object> said = new LinkedHashMap<>();
+        one.given()
+                .ifPresent(
+                        given -> said.put("given", given.stream().map(Recordings::plain).toList()));
+        if (one.answer() instanceof Response.Fails fails) {
+            said.put("fails", fails.type().text());
+            fails.saying().ifPresent(saying -> said.put("saying", saying.text()));
+        } else {
+            List<Object> answers =
+                    ((Response.Answers) one.answer())
+                            .inOrder().stream().map(Recordings::plain).toList();
+            said.put(
+                    answers.size() == 1 ? "answer" : "answers",
+                    answers.size() == 1 ? answers.get(0) : answers);
+        }
+        return said;
+    }
+
+    private static Object plain(Given given) {
+        if (given instanceof Given.Items list) {
+            return list.items().stream().map(Recordings::plain).toList();
+        }
+        if (given instanceof Given.Fields map) {
+            Map<String, Object> fields = new LinkedHashMap<>();
+            map.fields().forEach((name, one) -> fields.put(name, plain(one)));
+            return fields;
+        }
+        return scalar(((Given.Text) given).text());
+    }
+
+    /** A number or a flag that reads back to the very text, or the text. */
+    private static Object scalar(String text) {
+        if (text.equals("true") || text.equals("false")) {
+            return Boolean.valueOf(text);
+        }
+        try {
+            BigDecimal number = new BigDecimal(text);
+            return number.toPlainString().equals(text) ? number : text;
+        } catch (NumberFormatException noNumber) {
+            return text;
+        }
+    }
+}

@@ -1,0 +1,2 @@
+/** Five short programs on the ferry port: what one does with profiles in Java. */
+package gullwing.tours;
