@@ -4,7 +4,8 @@ import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.TypeRef.ArrayType;
 import dev.patientharbor.model.TypeRef.ClassType;
 import dev.patientharbor.model.TypeRef.Primitive;
-import java.lang.invoke.MethodType;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 
 /** Loads classes by the names that the class files give them. May be used by several threads. */
@@ -40,10 +41,32 @@ public final class Classes {
 
     /** The erased parameter types of a descriptor, as in JVMS 4.3.3. */
     public Class<?>[] parameters(String descriptor) {
-        String parameters = descriptor.substring(0, descriptor.indexOf(')') + 1);
-        return parameters.equals("()")
-                ? new Class<?>[0]
-                : MethodType.fromMethodDescriptorString(parameters + 'V', loader).parameterArray();
+        List<Class<?>> types = new ArrayList<>();
+        int at = 1;
+        while (descriptor.charAt(at) != ')') {
+            int start = at;
+            while (descriptor.charAt(at) == '[') {
+                at++;
+            }
+            at = descriptor.charAt(at) == 'L' ? descriptor.indexOf(';', at) + 1 : at + 1;
+            types.add(ofDescriptor(descriptor.substring(start, at)));
+        }
+        return types.toArray(new Class<?>[0]);
+    }
+
+    private Class<?> ofDescriptor(String descriptor) {
+        return switch (descriptor.charAt(0)) {
+            case '[' -> ofDescriptor(descriptor.substring(1)).arrayType();
+            case 'L' -> load(descriptor.substring(1, descriptor.length() - 1).replace('/', '.'));
+            case 'Z' -> boolean.class;
+            case 'B' -> byte.class;
+            case 'C' -> char.class;
+            case 'D' -> double.class;
+            case 'F' -> float.class;
+            case 'I' -> int.class;
+            case 'J' -> long.class;
+            default -> short.class;
+        };
     }
 
     /** The class behind a type, without its arguments. */
@@ -52,22 +75,21 @@ public final class Classes {
             return erased(array.element()).arrayType();
         }
         if (type instanceof Primitive primitive) {
-            return MethodType.fromMethodDescriptorString("()" + code(primitive), loader)
-                    .returnType();
+            return ofDescriptor(code(primitive));
         }
         return type instanceof ClassType named ? load(named.name()) : Object.class;
     }
 
-    private static char code(Primitive primitive) {
+    private static String code(Primitive primitive) {
         return switch (primitive.name()) {
-            case "boolean" -> 'Z';
-            case "byte" -> 'B';
-            case "char" -> 'C';
-            case "double" -> 'D';
-            case "float" -> 'F';
-            case "int" -> 'I';
-            case "long" -> 'J';
-            default -> 'S';
+            case "boolean" -> "Z";
+            case "byte" -> "B";
+            case "char" -> "C";
+            case "double" -> "D";
+            case "float" -> "F";
+            case "int" -> "I";
+            case "long" -> "J";
+            default -> "S";
         };
     }
 }

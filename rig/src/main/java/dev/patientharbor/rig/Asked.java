@@ -11,10 +11,16 @@ final class Asked {
 
     private final Argument argument;
     private final Stations stations;
+    private Station station;
 
     Asked(Argument argument, Stations stations) {
         this.argument = argument;
         this.stations = stations;
+    }
+
+    /** Whether a value is converted for it. */
+    boolean isValue() {
+        return argument instanceof Argument.OfValue;
     }
 
     /**
@@ -26,8 +32,14 @@ final class Asked {
      */
     Object get(Surroundings at, String who, Type type, Object wrapped) {
         if (argument instanceof Argument.FromPart from) {
+            Station known = station;
+            if (known == null) {
+                // Two threads may both look it up, and find the same.
+                known = stations.at(from.part());
+                station = known;
+            }
             try {
-                return stations.at(from.part()).get(at);
+                return known.get(at);
             } catch (RigException below) {
                 throw below.onTheWayOf(Words.shortName(who) + " (" + from.need() + ")");
             }
@@ -47,9 +59,10 @@ final class Asked {
 
     /** The station that it is fetched from, if it is. */
     Optional<Station> station() {
-        return argument instanceof Argument.FromPart from
-                ? Optional.of(stations.at(from.part()))
-                : Optional.empty();
+        if (!(argument instanceof Argument.FromPart from)) {
+            return Optional.empty();
+        }
+        return Optional.of(stations.at(from.part()));
     }
 
     /** The name of the parameter or field, where another part fills it. */

@@ -21,9 +21,11 @@ final class Closing {
         this.marks = marks;
     }
 
-    synchronized void add(Object object) {
+    void add(Object object) {
         if (object instanceof AutoCloseable || !marks.of(object.getClass()).isEmpty()) {
-            inOrder.add(object);
+            synchronized (this) {
+                inOrder.add(object);
+            }
         }
     }
 

@@ -1,6 +1,7 @@
 package dev.patientharbor.rig;
 
 import dev.patientharbor.plan.Making;
+import dev.patientharbor.plan.Site;
 import java.lang.reflect.Constructor;
 import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.Type;
@@ -17,10 +18,9 @@ final class ConstructedMaker implements Maker {
     private final Stations stations;
     private final boolean stays;
     private volatile Ready ready;
-    private volatile Boolean holdsFresh;
 
-    /** The constructor, once it was looked up. */
-    private record Ready(Constructor<?> constructor, Type[] types) {}
+    /** The constructor, once it was looked up, and whether what it is given is remembered. */
+    private record Ready(Constructor<?> constructor, Type[] types, boolean remembers) {}
 
     /**
      * @param stays whether a rig or a scope keeps what it makes
@@ -30,10 +30,11 @@ final class ConstructedMaker implements Maker {
         this.making = making;
         this.arguments = arguments;
         stations = makers.stations();
-        fillers =
-                making.sites().stream()
-                        .map(site -> new Filler(site, makers.arguments(site.arguments()), stations))
-                        .toArray(Filler[]::new);
+        fillers = new Filler[making.sites().size()];
+        for (int i = 0; i < fillers.length; i++) {
+            Site site = making.sites().get(i);
+            fillers[i] = new Filler(site, makers.arguments(site.arguments()), stations);
+        }
     }
 
     @Override
@@ -55,27 +56,37 @@ final class ConstructedMaker implements Maker {
         } catch (InvocationTargetException thrown) {
             throw thrown.getCause();
         }
-        List<Object> all = stays ? new ArrayList<>(Arrays.asList(given)) : List.of();
-        for (Filler filler : fillers) {
-            Object[] more = filler.fill(object, at, wrapped);
-            if (stays) {
-                all.addAll(Arrays.asList(more));
+        if (now.remembers()) {
+            fillAndRemember(object, given, at, wrapped);
+        } else {
+            for (Filler filler : fillers) {
+                filler.fill(object, at, wrapped);
             }
-        }
-        if (stays && holdsFresh()) {
-            at.memory().given(object, all);
         }
         return object;
     }
 
-    private boolean holdsFresh() {
-        if (holdsFresh == null) {
-            holdsFresh =
-                    asks().stream()
-                            .map(Station::end)
-                            .anyMatch(one -> one instanceof MadeStation made && made.isFresh());
+    private void fillAndRemember(Object object, Object[] given, Surroundings at, Object wrapped)
+            throws Throwable {
+        List<Object> all = new ArrayList<>(Arrays.asList(given));
+        for (Filler filler : fillers) {
+            all.addAll(Arrays.asList(filler.fill(object, at, wrapped)));
         }
-        return holdsFresh;
+        at.memory().given(object, all);
+    }
+
+    /** Whether what it makes stays, and is given something that nobody else holds. */
+    private boolean holdsFresh() {
+        if (!stays) {
+            return false;
+        }
+        for (Asked one : asked()) {
+            if (one.station().map(Station::end).orElse(null) instanceof MadeStation made
+                    && made.isFresh()) {
+                return true;
+            }
+        }
+        return false;
     }
 
     static Object[] given(
@@ -95,14 +106,21 @@ final class ConstructedMaker implements Maker {
                             .load(making.className())
                             .getDeclaredConstructor(
                                     stations.classes().parameters(making.descriptor()));
-            now = new Ready(Members.open(constructor), types(constructor));
+            now = new Ready(Members.open(constructor), types(constructor), holdsFresh());
             ready = now;
         }
         return now;
     }
 
     /** The generic types, unless the class file does not tell them of every parameter. */
-    private static Type[] types(Constructor<?> constructor) {
+    private Type[] types(Constructor<?> constructor) {
+        boolean converts = false;
+        for (Asked one : arguments) {
+            converts |= one.isValue();
+        }
+        if (!converts) {
+            return constructor.getParameterTypes();
+        }
         Type[] generic = constructor.getGenericParameterTypes();
         return generic.length == constructor.getParameterCount()
                 ? generic

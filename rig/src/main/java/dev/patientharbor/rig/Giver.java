@@ -47,7 +47,14 @@ public abstract sealed class Giver permits Rig, Scope {
      * @throws IllegalStateException if it was closed
      */
     public <T> T get(Class<T> contract) {
-        return contract.cast(get(slot(contract, Optional.empty())));
+        Surroundings here = at();
+        here.requireOpen();
+        Station known = live.stations().plain(contract);
+        if (known == null) {
+            known = station(slot(contract, Optional.empty()));
+            live.stations().plain(contract, known);
+        }
+        return contract.cast(known.get(here));
     }
 
     /** The object in a keyed slot; an unknown key fails with the keys that there are. */

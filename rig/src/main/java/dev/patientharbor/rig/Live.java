@@ -32,7 +32,7 @@ final class Live {
     Live(Stations stations) {
         this.stations = stations;
         whole = new Surroundings(this, false, stations.objects());
-        standIns = new StandIns(calls, stations.values(), stations.makers());
+        standIns = new StandIns(calls, stations::values, stations.makers());
     }
 
     Stations stations() {

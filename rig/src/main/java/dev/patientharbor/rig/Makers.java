@@ -67,7 +67,11 @@ final class Makers {
     }
 
     Asked[] arguments(List<Argument> arguments) {
-        return arguments.stream().map(one -> new Asked(one, stations)).toArray(Asked[]::new);
+        Asked[] asked = new Asked[arguments.size()];
+        for (int i = 0; i < asked.length; i++) {
+            asked[i] = new Asked(arguments.get(i), stations);
+        }
+        return asked;
     }
 
     private LayerMaker layer(Part.Made made, int place, Class<?> contract) {

@@ -1,6 +1,5 @@
 package dev.patientharbor.rig;
 
-import java.util.Collections;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
@@ -12,26 +11,30 @@ import java.util.Optional;
  */
 final class Memory {
 
-    private final Map<Object, List<Object>> layers =
-            Collections.synchronizedMap(new IdentityHashMap<>());
-    private final Map<Object, List<Object>> given =
-            Collections.synchronizedMap(new IdentityHashMap<>());
+    private Map<Object, List<Object>> layers = Map.of();
+    private Map<Object, List<Object>> given = Map.of();
 
     /** Remembers an object with what is in it, from itself to its core. */
-    void layers(Object outermost, List<Object> fromOutside) {
+    synchronized void layers(Object outermost, List<Object> fromOutside) {
+        if (layers.isEmpty()) {
+            layers = new IdentityHashMap<>();
+        }
         layers.put(outermost, fromOutside);
     }
 
     /** Remembers what the constructor and the marked members of an object were given. */
-    void given(Object object, List<Object> inOrder) {
+    synchronized void given(Object object, List<Object> inOrder) {
+        if (given.isEmpty()) {
+            given = new IdentityHashMap<>();
+        }
         given.put(object, inOrder);
     }
 
-    Optional<List<Object>> layers(Object outermost) {
-        return Optional.ofNullable(layers.get(outermost));
+    synchronized Optional<List<Object>> layers(Object outermost) {
+        return layers.isEmpty() ? Optional.empty() : Optional.ofNullable(layers.get(outermost));
     }
 
-    Optional<List<Object>> given(Object object) {
-        return Optional.ofNullable(given.get(object));
+    synchronized Optional<List<Object>> given(Object object) {
+        return given.isEmpty() ? Optional.empty() : Optional.ofNullable(given.get(object));
     }
 }

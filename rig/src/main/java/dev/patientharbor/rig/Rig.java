@@ -1,14 +1,20 @@
 package dev.patientharbor.rig;
 
 import dev.patientharbor.finding.Where;
+import dev.patientharbor.model.Key;
+import dev.patientharbor.model.Slot;
+import dev.patientharbor.plan.NeedPlace;
 import dev.patientharbor.plan.Recording;
 import dev.patientharbor.plan.Roster;
+import dev.patientharbor.plan.Row;
 import dev.patientharbor.standins.Call;
 import dev.patientharbor.standins.CallRecord;
 import dev.patientharbor.standins.Recorded;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * The live objects of one plan. Nothing can be bound any more, and nothing of it is shared with
@@ -70,6 +76,35 @@ public final class Rig extends Giver implements AutoCloseable {
      */
     public Held received(Class<?> consumer, String need) {
         return new Holding(live()).of(consumer, need, at());
+    }
+
+    /**
+     * Fills the static members of classes that have the standard's mark, {@code Named} keys
+     * included; nobody does so unasked, for what is static outlives the rig.
+     *
+     * @throws IllegalArgumentException if the plan has nothing for one of them
+     */
+    public void fillStatics(Class<?>... types) {
+        for (Class<?> type : types) {
+            new Statics(this).fill(type);
+        }
+    }
+
+    /**
+     * Hands over what is looked up in the middle of methods, once for each slot, so that the
+     * house's own locator can be filled with it.
+     */
+    public void eachLookup(LookupFiller filler) {
+        Set<Slot> seen = new HashSet<>();
+        for (Row row : roster().rows()) {
+            boolean isLookup = row.place().kind() == NeedPlace.Kind.LOOKUP;
+            if (isLookup && row.answer().fills().isPresent() && seen.add(row.slot())) {
+                filler.fill(
+                        live().stations().classes().erased(row.slot().contract()),
+                        row.slot().key().map(Key::text),
+                        held(row.answer().fills().get()).outermost());
+            }
+        }
     }
 
     /**

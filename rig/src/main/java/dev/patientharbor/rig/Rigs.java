@@ -2,7 +2,6 @@ package dev.patientharbor.rig;
 
 import dev.patientharbor.plan.Assembly;
 import dev.patientharbor.profiles.Plan;
-import java.util.Optional;
 
 /** Builds rigs. */
 public final class Rigs {
@@ -21,7 +20,7 @@ public final class Rigs {
 
     /** Builds the objects of an assembly, with the classes of a loader. */
     public static Rig build(Assembly assembly, ClassLoader loader) {
-        ClassLoader own = Optional.ofNullable(loader).orElseGet(Rigs.class::getClassLoader);
+        ClassLoader own = loader == null ? Rigs.class.getClassLoader() : loader;
         Stations stations = assembly.prepared(one -> new Stations(one, own));
         if (stations.loader() != own) {
             stations = new Stations(assembly, own);

@@ -9,6 +9,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.ServiceLoader;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.IntStream;
 
 /**
  * The stations of an assembly, for all its rigs: how each part is handed out, with constructors and
@@ -19,13 +21,16 @@ final class Stations {
     private final Assembly assembly;
     private final ClassLoader loader;
     private final Classes classes;
-    private final Values values;
+    private volatile Values values;
     private final List<StandInMaker> makers;
     private final Makers core;
     private final Deferral deferral;
     private final EndMarks endMarks;
     private final Station[] stations;
     private final int objects;
+
+    /** The stations of plain slots that were asked for by class: the usual way to ask. */
+    private final Map<Class<?>, Station> byClass = new ConcurrentHashMap<>();
 
     /** The one station of each class whose mark says that there is one object of it. */
     private final Map<String, MadeStation> ofClass = new HashMap<>();
@@ -34,7 +39,6 @@ final class Stations {
         this.assembly = assembly;
         this.loader = loader;
         classes = new Classes(loader);
-        values = new Values(assembly.settings(), classes);
         makers =
                 ServiceLoader.load(StandInMaker.class, loader).stream()
                         .map(ServiceLoader.Provider::get)
@@ -53,9 +57,6 @@ final class Stations {
             }
         }
         objects = stations.length + ofClass.size();
-        for (int i = 0; i < stations.length; i++) {
-            stations[i] = station(parts.get(i), i);
-        }
     }
 
     private Station station(Part part, int number) {
@@ -77,13 +78,30 @@ final class Stations {
         return new MissingStation(part, profile());
     }
 
-    /** The station of a part. */
+    /** The station of the plain slot of a class that was asked for before, or null. */
+    Station plain(Class<?> contract) {
+        return byClass.get(contract);
+    }
+
+    void plain(Class<?> contract, Station station) {
+        byClass.put(contract, station);
+    }
+
+    /**
+     * The station of a part, made when it is first asked for. Two threads may both make one, which
+     * does no harm: it holds no object, and all that it is made of is final.
+     */
     Station at(int part) {
-        return stations[part];
+        Station known = stations[part];
+        if (known == null) {
+            known = station(assembly.parts().get(part), part);
+            stations[part] = known;
+        }
+        return known;
     }
 
     List<Station> all() {
-        return List.of(stations);
+        return IntStream.range(0, stations.length).mapToObj(this::at).toList();
     }
 
     /** The one station of a class whose mark says so. */
@@ -112,7 +130,11 @@ final class Stations {
         return classes;
     }
 
+    /** What converts values; made, with the library behind it, when the first is converted. */
     Values values() {
+        if (values == null) {
+            values = new Values(assembly.settings(), classes);
+        }
         return values;
     }
 

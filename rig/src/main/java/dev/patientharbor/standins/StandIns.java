@@ -7,6 +7,7 @@ import dev.patientharbor.model.TypeRef;
 import java.lang.reflect.InvocationHandler;
 import java.lang.reflect.Proxy;
 import java.util.List;
+import java.util.function.Supplier;
 
 /**
  * Makes what stands in for a contract, or around it, for one rig. Built in are interfaces alone;
@@ -15,14 +16,15 @@ import java.util.List;
 public final class StandIns {
 
     private final CallRecord record;
-    private final Values values;
+    private final Supplier<Values> values;
     private final List<StandInMaker> makers;
 
     /**
      * @param record where calls are kept
+     * @param values what converts canned answers, asked for when it is needed
      * @param makers those who make mocks, the first that can is asked
      */
-    public StandIns(CallRecord record, Values values, List<StandInMaker> makers) {
+    public StandIns(CallRecord record, Supplier<Values> values, List<StandInMaker> makers) {
         this.record = record;
         this.values = values;
         this.makers = List.copyOf(makers);
@@ -55,7 +57,7 @@ public final class StandIns {
      */
     public Object answering(
             Class<?> contract, TypeRef type, String slot, String where, List<Canned> answers) {
-        Answering answering = new Answering(contract, values, type, slot, where, answers);
+        Answering answering = new Answering(contract, values.get(), type, slot, where, answers);
         return proxy(
                 contract,
                 "a stub with canned answers",
@@ -85,7 +87,7 @@ public final class StandIns {
         if (builtIn instanceof BuiltIn.Delay delay) {
             on = new Delaying(delay.time(), on);
         } else if (builtIn instanceof BuiltIn.Fail fail) {
-            on = new Failing(fail, values, on);
+            on = new Failing(fail, values.get(), on);
         } else {
             return spy(contract, slot, target, inner);
         }

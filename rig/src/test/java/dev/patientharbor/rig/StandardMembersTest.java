@@ -58,6 +58,35 @@ class StandardMembersTest {
                     """);
 
     @Test
+    void static_members_are_filled_when_that_is_asked_for_and_not_before() {
+        Yard yard =
+                Yard.of(
+                        """
+                        import jakarta.inject.*;
+                        interface Horn {} record Brass() implements Horn {} record Tin() implements Horn {}
+                        class Old { @Inject static Horn horn; @Inject @Named("tin") private static Horn other; }
+                        class Mast extends Old {
+                            static String seen = "nothing";
+                            @Inject private static void blow(Horn first, @Named("tin") Provider<Horn> later) {
+                                seen = first + " " + later.get() + " " + (first == horn);
+                            }
+                            @Inject Mast() {}
+                            public String toString() { return seen; }
+                        }
+                        record Asks(Horn horn, @Named("tin") Provider<Horn> later, Mast mast) {}
+                        """,
+                        """
+                        entry: [Asks]
+                        profiles: { t: { bindings: { Horn: Brass, Horn@tin: Tin } } }
+                        """);
+        try (Rig rig = yard.rig("t")) {
+            assertEquals("nothing", rig.get(yard.type("Mast")).toString());
+            rig.fillStatics(yard.type("Mast"));
+            assertEquals("Brass[] Tin[] true", rig.get(yard.type("Mast")).toString());
+        }
+    }
+
+    @Test
     void superclass_first_fields_before_methods_and_only_what_is_not_overridden() {
         try (Rig rig = YARD.rig("t")) {
             rig.get(YARD.type("Near"));
