@@ -3,6 +3,7 @@ package dev.patientharbor.rig;
 import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.Key;
 import dev.patientharbor.model.Slot;
+import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.NeedPlace;
 import dev.patientharbor.plan.Recording;
 import dev.patientharbor.plan.Roster;
@@ -53,6 +54,18 @@ public final class Rig extends Giver implements AutoCloseable {
     /** The fingerprint of its plan. */
     public String fingerprint() {
         return roster().fingerprint();
+    }
+
+    /** Where an object stands that was made so far and is the only one of its place. */
+    public List<Answer.Seat> created() {
+        return live().stations().all().stream()
+                .filter(one -> one instanceof MadeStation made && isCreated(made))
+                .map(one -> one.part().seat())
+                .toList();
+    }
+
+    private boolean isCreated(MadeStation station) {
+        return station.isShared() && live().whole().made(station.number()) != null;
     }
 
     /**

@@ -34,7 +34,7 @@ public final class Rigs {
 
     private static void makeAll(Live live) {
         try {
-            for (Station station : live.stations().all()) {
+            for (Station station : live.stations().fromEntries()) {
                 if (station instanceof MadeStation made && made.isMadeAtStart()) {
                     made.get(live.whole());
                 }

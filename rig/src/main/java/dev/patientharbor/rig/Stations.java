@@ -5,10 +5,14 @@ import dev.patientharbor.live.Values;
 import dev.patientharbor.plan.Assembly;
 import dev.patientharbor.plan.Part;
 import dev.patientharbor.standins.StandInMaker;
+import java.util.ArrayDeque;
+import java.util.Deque;
 import java.util.HashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.ServiceLoader;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.IntStream;
 
@@ -102,6 +106,21 @@ final class Stations {
 
     List<Station> all() {
         return IntStream.range(0, stations.length).mapToObj(this::at).toList();
+    }
+
+    /** Those to which the entry consumers lead, by way of what is only made later too. */
+    List<Station> fromEntries() {
+        Set<Station> seen = new LinkedHashSet<>();
+        Deque<Station> open = new ArrayDeque<>();
+        assembly.entries().forEach(entry -> open.add(at(entry)));
+        while (!open.isEmpty()) {
+            Station one = open.remove();
+            if (seen.add(one)) {
+                open.addAll(one.asks());
+                open.add(one.next());
+            }
+        }
+        return List.copyOf(seen);
     }
 
     /** The one station of a class whose mark says so. */

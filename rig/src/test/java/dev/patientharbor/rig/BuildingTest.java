@@ -279,6 +279,17 @@ class BuildingTest {
     }
 
     @Test
+    void a_member_that_its_module_does_not_open_is_told_with_what_to_write() throws Exception {
+        var closed = String.class.getDeclaredField("value");
+        String message = assertThrows(RigException.class, () -> Members.open(closed)).getMessage();
+        assertEquals(
+                "java.lang.String is in the module java.base, which does not open it: write 'opens"
+                        + " java.lang;' in its module-info.java, or run with --add-opens"
+                        + " java.base/java.lang=ALL-UNNAMED",
+                message);
+    }
+
+    @Test
     void unknown_slots_keys_and_needs_are_answered_with_those_that_there_are() {
         Rig rig = PORT.rig("port");
         Map<String, org.junit.jupiter.api.function.Executable> expected =
