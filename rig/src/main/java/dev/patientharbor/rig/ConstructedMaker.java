@@ -19,8 +19,12 @@ final class ConstructedMaker implements Maker {
     private final boolean stays;
     private volatile Ready ready;
 
-    /** The constructor, once it was looked up, and whether what it is given is remembered. */
-    private record Ready(Constructor<?> constructor, Type[] types, boolean remembers) {}
+    /**
+     * The constructor, once it was looked up, whether what it is given is remembered, and whether
+     * what it makes can be closed.
+     */
+    private record Ready(
+            Constructor<?> constructor, Type[] types, boolean remembers, boolean closes) {}
 
     /**
      * @param stays whether a rig or a scope keeps what it makes
@@ -106,7 +110,12 @@ final class ConstructedMaker implements Maker {
                             .load(making.className())
                             .getDeclaredConstructor(
                                     stations.classes().parameters(making.descriptor()));
-            now = new Ready(Members.open(constructor), types(constructor), holdsFresh());
+            now =
+                    new Ready(
+                            Members.open(constructor),
+                            types(constructor),
+                            holdsFresh(),
+                            closes(constructor.getDeclaringClass()));
             ready = now;
         }
         return now;
@@ -139,6 +148,22 @@ final class ConstructedMaker implements Maker {
     @Override
     public List<Station> asks() {
         return asked().stream().flatMap(one -> one.station().stream()).toList();
+    }
+
+    private boolean closes(Class<?> type) {
+        return AutoCloseable.class.isAssignableFrom(type)
+                || !stations.endMarks().of(type).isEmpty();
+    }
+
+    @Override
+    public boolean owns() {
+        Ready known = ready;
+        return known == null || known.closes();
+    }
+
+    @Override
+    public boolean isOfOneClass() {
+        return true;
     }
 
     String className() {

@@ -16,6 +16,9 @@ final class MadeStation extends Station {
     private final Class<?> contract;
     private final String profile;
 
+    /** Whether the core is known to fit; a thread that does not see it yet looks again. */
+    private boolean coreFits;
+
     /**
      * @param number its place among the objects of a rig and of a scope
      * @param layers the layers around the core, outermost first
@@ -90,7 +93,11 @@ final class MadeStation extends Station {
     /** Makes a new object in its layers. */
     Object make(Surroundings at) {
         at.requireOpen();
-        Object object = checked(part(at, core), core);
+        Object object = part(at, core);
+        if (!coreFits) {
+            checked(object, core);
+            coreFits = core.isOfOneClass();
+        }
         if (core.owns()) {
             at.closing().add(object);
         }

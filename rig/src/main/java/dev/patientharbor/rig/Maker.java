@@ -18,9 +18,14 @@ interface Maker {
         return List.of();
     }
 
-    /** Whether what it makes is closed with the rig. */
+    /** Whether what it made last is closed with the rig, if it can be closed. */
     default boolean owns() {
         return true;
+    }
+
+    /** Whether all that it makes is of one class: what fits once always does. */
+    default boolean isOfOneClass() {
+        return false;
     }
 
     /** What it is, in the words of an error: {@code the constructor of DiskBerthLedger}. */
