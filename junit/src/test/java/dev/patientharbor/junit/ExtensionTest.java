@@ -377,6 +377,96 @@ class ExtensionTest {
                         .count());
     }
 
+    @Harbor(PORT)
+    @UnderProfile("dock-test")
+    static class StaticField {
+        @FromRig static Rig rig;
+
+        @Test
+        void nothing() {}
+    }
+
+    @Harbor(PORT)
+    @UnderProfile("dock-test")
+    static class FinalField {
+        @FromRig final Rig rig = null;
+
+        @Test
+        void nothing() {}
+    }
+
+    @Harbor(PORT)
+    @UnderProfile(value = "dock-test", oneRig = true)
+    static class SwapsForAll {
+        @SwappedIn private PilotRota rota;
+
+        @Test
+        void nothing() {}
+    }
+
+    @Harbor(PORT)
+    @UnderProfile("dock-test")
+    static class UnknownKey {
+        @FromRig("harbour")
+        WeatherFeed feed;
+
+        @Test
+        void nothing() {}
+    }
+
+    @UnderProfile("dock-test")
+    static class Nowhere {
+        @Test
+        void nothing() {}
+    }
+
+    static final class Choosy implements Supplier<ProfileSet> {
+        private final String file;
+
+        Choosy(String file) {
+            this.file = file;
+        }
+
+        @Override
+        public ProfileSet get() {
+            throw new IllegalStateException(file);
+        }
+    }
+
+    @Harbor(from = Choosy.class)
+    @UnderProfile("dock-test")
+    static class NotMade {
+        @Test
+        void nothing() {}
+    }
+
+    @Harbor(PORT)
+    static class NobodyUsesIt {
+        @EachImplementation(Runnable.class)
+        void of_what_no_profile_has(Runnable code) {}
+    }
+
+    @Test
+    void what_is_marked_wrongly_is_told_with_what_to_do() {
+        Map<Class<?>, String> expected =
+                Map.of(
+                        StaticField.class, "is marked with @FromRig, so it must not be static",
+                        FinalField.class, "is marked with @FromRig, so it must not be final",
+                        SwapsForAll.class,
+                                "@UnderProfile asks for one rig for all: take oneRig out",
+                        UnknownKey.class, "its keys are coast, estuary, offshore",
+                        Nowhere.class, "say which one by @Harbor(\"FILE\")",
+                        NotMade.class, "must have a constructor without parameters",
+                        NobodyUsesIt.class,
+                                "no profile uses an implementation of java.lang.Runnable");
+        expected.forEach(
+                (sample, message) -> {
+                    List<String> told = failures(run(sample));
+                    assertEquals(1, told.size(), sample.getSimpleName() + " " + told);
+                    assertTrue(told.get(0).contains(message), told.get(0));
+                });
+    }
+
     @Test
     void the_profile_can_be_set_from_outside() {
         System.setProperty("patientharbor.profile", "winter");
