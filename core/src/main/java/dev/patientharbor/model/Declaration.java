@@ -1,6 +1,7 @@
 package dev.patientharbor.model;
 
 import dev.patientharbor.finding.Where;
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -61,32 +62,20 @@ public record Declaration(
         }
     }
 
-    /** The same about other places of code. */
-    public Declaration withCode(List<Written> places) {
+    /**
+     * The same with other profiles and entry consumers, about more code; nothing is said of the
+     * order of the profiles.
+     */
+    public Declaration with(
+            List<Written> moreCode,
+            List<Profile> others,
+            List<Written> entries,
+            List<StatedConsumer> stated) {
+        List<Written> allCode = new ArrayList<>(code);
+        allCode.addAll(moreCode);
         return new Declaration(
                 title,
-                places,
-                settings,
-                packages,
-                entry,
-                order,
-                consumers,
-                defaultLifetime,
-                marks,
-                mayBeEmpty,
-                fillIn,
-                strictness,
-                areas,
-                profiles,
-                at);
-    }
-
-    /** The same with other profiles and entry consumers; nothing is said of their order. */
-    public Declaration withProfiles(
-            List<Profile> others, List<Written> entries, List<StatedConsumer> stated) {
-        return new Declaration(
-                title,
-                code,
+                allCode,
                 settings,
                 packages,
                 entries,

@@ -56,11 +56,6 @@ public final class Assembly {
         return Optional.ofNullable(bySlot.get(slot));
     }
 
-    /** The slots that there are for needs of no area, in no order. */
-    public Iterable<Slot> slots() {
-        return bySlot.keySet();
-    }
-
     /** The numbers of the entry consumers, in the order of the file. */
     public List<Integer> entries() {
         return entries;

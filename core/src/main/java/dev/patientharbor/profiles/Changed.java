@@ -59,11 +59,10 @@ final class Changed {
         List<Profile> profiles = lineage(old, plan.profile());
         profiles.add(child);
         return plan.set()
-                .declaring(
-                        old.withProfiles(
-                                profiles,
-                                entry.map(List::of).orElse(old.entry()),
-                                entry.isPresent() ? List.of() : old.consumers()),
+                .with(
+                        profiles,
+                        entry.map(List::of).orElse(old.entry()),
+                        entry.isPresent() ? List.of() : old.consumers(),
                         names);
     }
 

@@ -9,7 +9,9 @@ import dev.patientharbor.code.CodeRoot;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.model.Circumstances;
 import dev.patientharbor.model.Declaration;
+import dev.patientharbor.model.Profile;
 import dev.patientharbor.model.Settings;
+import dev.patientharbor.model.StatedConsumer;
 import dev.patientharbor.model.Written;
 import dev.patientharbor.plan.Roster;
 import dev.patientharbor.resolve.Side;
@@ -137,18 +139,21 @@ public final class ProfileSet {
     }
 
     /**
-     * The same code and settings with another declaration. What was read is not read again unless
-     * more must be known of it.
+     * The same code and settings with other profiles and entry consumers. What was read is not read
+     * again unless more must be known of it.
      *
      * @param names the classes that are named beside
      */
-    ProfileSet declaring(Declaration other, Names names) {
-        List<Written> more = LoadedFrom.places(unknown(names.classes()), other.at());
+    ProfileSet with(
+            List<Profile> profiles,
+            List<Written> entries,
+            List<StatedConsumer> stated,
+            Names names) {
+        List<Written> more = LoadedFrom.places(unknown(names.classes()), declared.at());
         List<CodeRoot> roots = new ArrayList<>(code);
         more.forEach(one -> roots.add(new CodeRoot(one, Path.of(one.text()))));
-        List<Written> all = new ArrayList<>(other.code());
-        all.addAll(more);
-        ProfileSet changed = new ProfileSet(other.withCode(all), roots, sides, settings, findings);
+        Declaration other = declared.with(more, profiles, entries, stated);
+        ProfileSet changed = new ProfileSet(other, roots, sides, settings, findings);
         if (more.isEmpty() && WhatToRead.of(declared).covers(WhatToRead.of(other))) {
             changed.read = read();
         }

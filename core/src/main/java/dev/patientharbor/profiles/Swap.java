@@ -7,7 +7,6 @@ import dev.patientharbor.model.Words;
 import dev.patientharbor.model.Written;
 import dev.patientharbor.plan.Answer.Seat;
 import dev.patientharbor.plan.Part;
-import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
@@ -64,8 +63,7 @@ final class Swap {
         Changed changed = new Changed(plan, plan.profile() + ", " + shortText(slot) + " swapped");
         Words words = new Words(List.of(binding), List.of(), List.of());
         changed.whole(words);
-        new ArrayList<>(within)
-                .forEach(place -> changed.within(new Written(place, binding.at()), words));
+        within.forEach(place -> changed.within(new Written(place, binding.at()), words));
         return changed.set(names).plan(changed.name());
     }
 }

@@ -71,7 +71,14 @@ public final class Resolver {
                         conversion,
                         new AnswerCheck(code, names, generics, conversion));
         statedKeys = new StatedKeys(code, names);
-        words = new WordsResolver(bindings, names, statedKeys, levels, areas);
+        words =
+                new WordsResolver(
+                        bindings,
+                        new DecorationResolver(bindings, names, slots, generics, blueprints),
+                        names,
+                        statedKeys,
+                        levels,
+                        areas);
         consumers = new ConsumerReader(names, needs, bindings, slots);
     }
 

@@ -21,6 +21,7 @@ import java.util.Optional;
 final class WordsResolver {
 
     private final BindingResolver bindings;
+    private final DecorationResolver decorations;
     private final ClassNames names;
     private final Levels levels;
     private final Areas areas;
@@ -30,12 +31,14 @@ final class WordsResolver {
 
     WordsResolver(
             BindingResolver bindings,
+            DecorationResolver decorations,
             ClassNames names,
             StatedKeys statedKeys,
             Levels levels,
             Areas areas) {
         this.statedKeys = statedKeys;
         this.bindings = bindings;
+        this.decorations = decorations;
         this.names = names;
         this.levels = levels;
         this.areas = areas;
@@ -129,7 +132,7 @@ final class WordsResolver {
             }
         }
         for (Decoration decoration : words.decorations()) {
-            own.decorations().add(bindings.resolve(decoration, number, level));
+            own.decorations().add(decorations.resolve(decoration, number, level));
         }
         for (Reach reach : words.reaches()) {
             own.reaches().add(reach(reach, level));

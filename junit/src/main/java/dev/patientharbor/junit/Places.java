@@ -5,9 +5,11 @@ import dev.patientharbor.profiles.ProfileSet;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.lang.reflect.Constructor;
+import java.lang.reflect.InvocationTargetException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
 import org.junit.platform.commons.support.AnnotationSupport;
@@ -22,23 +24,26 @@ final class Places {
         return open(harbor(test));
     }
 
-    /** What a class says, or the nearest class around it; null if nobody says anything. */
-    static Harbor harbor(Class<?> test) {
+    /** What a class says, or the nearest class around it, if one says anything. */
+    static Optional<Harbor> harbor(Class<?> test) {
         for (Class<?> at = test; at != null; at = at.getEnclosingClass()) {
-            Harbor found = AnnotationSupport.findAnnotation(at, Harbor.class).orElse(null);
-            if (found != null) {
+            Optional<Harbor> found = AnnotationSupport.findAnnotation(at, Harbor.class);
+            if (found.isPresent()) {
                 return found;
             }
         }
-        return null;
+        return Optional.empty();
     }
 
-    static ProfileSet open(Harbor harbor) {
-        if (harbor != null && harbor.from() != Harbor.InFile.class) {
-            return given(harbor.from());
-        }
-        boolean isNamed = harbor != null && !harbor.value().isEmpty();
-        return ProfileFiles.read(isNamed ? Path.of(harbor.value()) : only());
+    static ProfileSet open(Optional<Harbor> harbor) {
+        Optional<Harbor> inJava = harbor.filter(one -> one.from() != Harbor.InFile.class);
+        return inJava.isPresent()
+                ? given(inJava.get().from())
+                : ProfileFiles.read(
+                        harbor.map(Harbor::value)
+                                .filter(file -> !file.isEmpty())
+                                .map(Path::of)
+                                .orElseGet(Places::only));
     }
 
     private static ProfileSet given(Class<? extends Supplier<ProfileSet>> from) {
@@ -46,12 +51,16 @@ final class Places {
             Constructor<? extends Supplier<ProfileSet>> made = from.getDeclaredConstructor();
             made.setAccessible(true);
             return made.newInstance().get();
-        } catch (ReflectiveOperationException unusable) {
+        } catch (NoSuchMethodException | InstantiationException | IllegalAccessException closed) {
             throw new IllegalStateException(
                     from.getName()
                             + " must have a constructor without parameters, for it gives the"
                             + " profiles",
-                    unusable);
+                    closed);
+        } catch (InvocationTargetException thrown) {
+            throw new IllegalStateException(
+                    "the constructor of " + from.getName() + " threw " + thrown.getCause(),
+                    thrown.getCause());
         }
     }
 

@@ -4,6 +4,7 @@ import dev.patientharbor.model.Profile;
 import dev.patientharbor.profiles.Plan;
 import dev.patientharbor.profiles.ProfileSet;
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.junit.jupiter.api.extension.ExtensionContext.Namespace;
 import org.junit.jupiter.api.extension.ExtensionContext.Store;
@@ -16,13 +17,13 @@ final class Sets {
     private Sets() {}
 
     /** What a profile set is known by: the file or the class that gives it. */
-    private record Key(String file, Class<?> from) {}
+    private record Key(String file, Optional<Class<?>> from) {}
 
     /** What a plan is known by. */
     private record PlanKey(Key set, String profile) {}
 
     static ProfileSet of(ExtensionContext context) {
-        Harbor harbor = Places.harbor(context.getRequiredTestClass());
+        Optional<Harbor> harbor = Places.harbor(context.getRequiredTestClass());
         return store(context)
                 .getOrComputeIfAbsent(key(harbor), key -> Places.open(harbor), ProfileSet.class);
     }
@@ -43,8 +44,8 @@ final class Sets {
                 : names;
     }
 
-    private static Key key(Harbor harbor) {
-        return harbor == null ? new Key("", null) : new Key(harbor.value(), harbor.from());
+    private static Key key(Optional<Harbor> harbor) {
+        return new Key(harbor.map(Harbor::value).orElse(""), harbor.<Class<?>>map(Harbor::from));
     }
 
     private static Store store(ExtensionContext context) {

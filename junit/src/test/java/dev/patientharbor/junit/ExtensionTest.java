@@ -46,14 +46,14 @@ import org.junit.platform.testkit.engine.Event;
 /** The extension, as tests that are written with it see it. */
 class ExtensionTest {
 
-    private static final String PORT = "../examples/port.harbor.yaml";
+    static final String PORT = "../examples/port.harbor.yaml";
 
     /** What the sample tests saw. */
     private static final Set<Rig> RIGS = ConcurrentHashMap.newKeySet();
 
     private static final ConcurrentLinkedQueue<String> SEEN = new ConcurrentLinkedQueue<>();
 
-    private static EngineExecutionResults run(Class<?>... samples) {
+    static EngineExecutionResults run(Class<?>... samples) {
         RIGS.clear();
         SEEN.clear();
         EngineTestKit.Builder kit = EngineTestKit.engine("junit-jupiter");
@@ -64,7 +64,7 @@ class ExtensionTest {
                 .execute();
     }
 
-    private static List<String> failures(EngineExecutionResults results) {
+    static List<String> failures(EngineExecutionResults results) {
         return results.allEvents()
                 .filter(event -> event.getPayload().isPresent())
                 .flatMap(
@@ -375,96 +375,6 @@ class ExtensionTest {
                 results.testEvents().failed().stream()
                         .filter(e -> finishedWithFailure().matches(e))
                         .count());
-    }
-
-    @Harbor(PORT)
-    @UnderProfile("dock-test")
-    static class StaticField {
-        @FromRig static Rig rig;
-
-        @Test
-        void nothing() {}
-    }
-
-    @Harbor(PORT)
-    @UnderProfile("dock-test")
-    static class FinalField {
-        @FromRig final Rig rig = null;
-
-        @Test
-        void nothing() {}
-    }
-
-    @Harbor(PORT)
-    @UnderProfile(value = "dock-test", oneRig = true)
-    static class SwapsForAll {
-        @SwappedIn private PilotRota rota;
-
-        @Test
-        void nothing() {}
-    }
-
-    @Harbor(PORT)
-    @UnderProfile("dock-test")
-    static class UnknownKey {
-        @FromRig("harbour")
-        WeatherFeed feed;
-
-        @Test
-        void nothing() {}
-    }
-
-    @UnderProfile("dock-test")
-    static class Nowhere {
-        @Test
-        void nothing() {}
-    }
-
-    static final class Choosy implements Supplier<ProfileSet> {
-        private final String file;
-
-        Choosy(String file) {
-            this.file = file;
-        }
-
-        @Override
-        public ProfileSet get() {
-            throw new IllegalStateException(file);
-        }
-    }
-
-    @Harbor(from = Choosy.class)
-    @UnderProfile("dock-test")
-    static class NotMade {
-        @Test
-        void nothing() {}
-    }
-
-    @Harbor(PORT)
-    static class NobodyUsesIt {
-        @EachImplementation(Runnable.class)
-        void of_what_no_profile_has(Runnable code) {}
-    }
-
-    @Test
-    void what_is_marked_wrongly_is_told_with_what_to_do() {
-        Map<Class<?>, String> expected =
-                Map.of(
-                        StaticField.class, "is marked with @FromRig, so it must not be static",
-                        FinalField.class, "is marked with @FromRig, so it must not be final",
-                        SwapsForAll.class,
-                                "@UnderProfile asks for one rig for all: take oneRig out",
-                        UnknownKey.class, "its keys are coast, estuary, offshore",
-                        Nowhere.class, "say which one by @Harbor(\"FILE\")",
-                        NotMade.class, "must have a constructor without parameters",
-                        NobodyUsesIt.class,
-                                "no profile uses an implementation of java.lang.Runnable");
-        expected.forEach(
-                (sample, message) -> {
-                    List<String> told = failures(run(sample));
-                    assertEquals(1, told.size(), sample.getSimpleName() + " " + told);
-                    assertTrue(told.get(0).contains(message), told.get(0));
-                });
     }
 
     @Test

@@ -10,7 +10,6 @@ import dev.patientharbor.plan.Part;
 import java.lang.reflect.ParameterizedType;
 import java.lang.reflect.Type;
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -130,12 +129,14 @@ public abstract sealed class Giver permits Rig, Scope {
     }
 
     private Held held(Station station) {
-        Object object = station.get(at());
-        return new Held(
-                at().memory()
-                        .layers(object)
-                        .or(() -> live.whole().memory().layers(object))
-                        .orElseGet(() -> Collections.singletonList(object)));
+        // While the lock is held the layers of a fresh object are remembered too.
+        live.lock().lock();
+        try {
+            Surroundings here = at();
+            return new Held(live.layers(station.get(here), here));
+        } finally {
+            live.lock().unlock();
+        }
     }
 
     /** Every variant of a contract, in the order of the file. */

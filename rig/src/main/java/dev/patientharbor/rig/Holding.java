@@ -2,10 +2,8 @@ package dev.patientharbor.rig;
 
 import dev.patientharbor.finding.NearNames;
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.Supplier;
 
 /** Finds what a consumer of a rig holds. */
 final class Holding {
@@ -34,34 +32,28 @@ final class Holding {
         }
         Surroundings home = station.home(at);
         Object outermost = station.get(at);
-        List<Object> layers = home.memory().layers(outermost).orElse(List.of(outermost));
+        List<Object> layers = live.layers(outermost, home);
         int place = asked.indexOf(found.get());
         Object held =
                 home.memory()
                         .given(layers.get(layers.size() - 1))
                         .map(all -> all.get(place))
                         .orElseGet(() -> found.get().station().orElseThrow().get(at));
-        return new Held(layers(opened(held, found.get().station().orElseThrow()), home));
+        Object opened = opened(held, found.get().station().orElseThrow(), at);
+        return new Held(live.layers(opened, home));
     }
 
     /** What is in a wrapping that may be absent, or that hands it out. */
-    private static Object opened(Object held, Station station) {
+    private static Object opened(Object held, Station station, Surroundings at) {
         if (station instanceof AliasStation) {
-            return opened(held, station.next());
+            return opened(held, station.next(), at);
         }
         if (held instanceof Optional<?> maybe && station instanceof MaybeStation) {
-            return maybe.map(inside -> opened(inside, station.next())).orElse(null);
+            return maybe.map(inside -> opened(inside, station.next(), at)).orElse(null);
         }
-        return held instanceof Supplier<?> later && station instanceof LaterStation
-                ? opened(later.get(), station.next())
+        return station instanceof LaterStation
+                ? opened(station.next().get(at), station.next(), at)
                 : held;
-    }
-
-    private List<Object> layers(Object object, Surroundings home) {
-        return home.memory()
-                .layers(object)
-                .or(() -> live.whole().memory().layers(object))
-                .orElseGet(() -> Collections.singletonList(object));
     }
 
     private MadeStation station(Class<?> consumer) {

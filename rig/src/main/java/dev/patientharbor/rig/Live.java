@@ -3,7 +3,9 @@ package dev.patientharbor.rig;
 import dev.patientharbor.standins.CallRecord;
 import dev.patientharbor.standins.StandIns;
 import java.lang.ref.WeakReference;
+import java.util.Collections;
 import java.util.Deque;
+import java.util.List;
 import java.util.concurrent.ConcurrentLinkedDeque;
 import java.util.concurrent.locks.ReentrantLock;
 
@@ -87,6 +89,14 @@ final class Live {
     /** The scopes that are open. */
     Deque<Scope> open() {
         return open;
+    }
+
+    /** What is in an object that a rig or a scope keeps, from itself to its core. */
+    List<Object> layers(Object object, Surroundings home) {
+        return home.memory()
+                .layers(object)
+                .or(() -> whole.memory().layers(object))
+                .orElseGet(() -> Collections.singletonList(object));
     }
 
     /** Goes one object deeper; the lock is held. */

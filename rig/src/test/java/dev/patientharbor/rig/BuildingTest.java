@@ -154,8 +154,12 @@ class BuildingTest {
             assertEquals(
                     List.of("Timed", "Fixed"),
                     other.layers().stream().map(one -> one.getClass().getSimpleName()).toList());
-            Held later = rig.received(PORT.type("Late"), "there");
-            assertEquals("Sonar", later.innermost().getClass().getSimpleName());
+            for (String need : List.of("there", "jakarta", "javax")) {
+                Held held = rig.received(PORT.type("Late"), need);
+                assertEquals("Sonar", held.innermost().getClass().getSimpleName(), need);
+            }
+            Held fresh = rig.held(PORT.type("Gauge"), Optional.of("b"));
+            assertEquals("Fixed", fresh.innermost().getClass().getSimpleName());
         }
     }
 
