@@ -40,7 +40,10 @@ class DependenciesTest {
                             Map.entry("profiles", "check code finding model plan resolve"),
                             Map.entry("live", "com.fasterxml.jackson finding model values"),
                             Map.entry("standins", "finding live model"),
-                            Map.entry("rig", "finding live model plan profiles standins types"),
+                            Map.entry("straight", "org.objectweb.asm"),
+                            Map.entry(
+                                    "rig",
+                                    "finding live model plan profiles standins straight types"),
                             Map.entry("mockito", "org.mockito standins"),
                             Map.entry("junit", "check model notation org.junit plan profiles rig"),
                             Map.entry("notation", "code finding model org.snakeyaml plan profiles"),

@@ -5,7 +5,6 @@ import dev.patientharbor.model.Slot;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.Function;
 
 /**
  * How the objects of one profile are made: the parts of the rig, which point at each other by their
@@ -66,17 +65,17 @@ public final class Assembly {
         return settings;
     }
 
+    /** What a builder worked out of it for all its rigs; null if there is none yet. */
+    public Object prepared() {
+        return prepared;
+    }
+
     /**
-     * What a builder works out of it once for all its rigs. One builder has one such thing; the
-     * first to ask makes it, and two threads may both make one, of which one is kept.
+     * Keeps what a builder worked out. Two threads may both do so, and one of the two stays.
      *
-     * @param making makes it; must depend on nothing but the assembly
+     * @param worked depends on nothing but the assembly and the builder
      */
-    @SuppressWarnings("unchecked")
-    public <T> T prepared(Function<Assembly, T> making) {
-        if (prepared == null) {
-            prepared = making.apply(this);
-        }
-        return (T) prepared;
+    public void prepare(Object worked) {
+        prepared = worked;
     }
 }

@@ -63,8 +63,8 @@ public final class ProfileSet {
     private Optional<CodePlaces> read = Optional.empty();
     private Optional<Answered> answered = Optional.empty();
 
-    /** What was found on a day. */
-    private record Answered(LocalDate day, Verdict verdict) {}
+    /** What was found on a day, and the plans that were asked for since. */
+    private record Answered(LocalDate day, Verdict verdict, Map<String, Plan> plans) {}
 
     private ProfileSet(
             Declaration declared,
@@ -161,15 +161,17 @@ public final class ProfileSet {
     }
 
     /**
-     * Who receives what in a profile that is complete.
+     * Who receives what in a profile that is complete; the same plan each time, for a day.
      *
      * @throws IncompleteProfileException if it is not, with all that is wrong
      * @throws IllegalArgumentException if there is no such profile, or it is partial
      */
-    public Plan plan(String profile) {
+    public synchronized Plan plan(String profile) {
         Verdict verdict = check();
         verdict.requireComplete(profile);
-        return new Plan(this, verdict, profile);
+        return answered.orElseThrow()
+                .plans()
+                .computeIfAbsent(profile, name -> new Plan(this, verdict, name));
     }
 
     /**
@@ -242,7 +244,7 @@ public final class ProfileSet {
                     sides
                             ? Checker.check(declared, places, circumstances)
                             : Checker.check(declared, places.whole(), circumstances);
-            answered = Optional.of(new Answered(today, verdict));
+            answered = Optional.of(new Answered(today, verdict, new HashMap<>()));
         }
         return answered.get().verdict();
     }

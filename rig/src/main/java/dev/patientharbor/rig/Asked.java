@@ -4,6 +4,7 @@ import dev.patientharbor.model.Given;
 import dev.patientharbor.plan.Argument;
 import java.lang.reflect.Type;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.function.Supplier;
 
 /** What one parameter or field is given. */
@@ -41,7 +42,7 @@ final class Asked {
             try {
                 return known.get(at);
             } catch (RigException below) {
-                throw below.onTheWayOf(Words.shortName(who) + " (" + from.need() + ")");
+                throw below.onTheWayOf(step(who));
             }
         }
         if (argument instanceof Argument.OfValue value) {
@@ -51,6 +52,18 @@ final class Asked {
         return carrier.isEmpty()
                 ? wrapped
                 : stations.deferral().of(carrier, (Supplier<Object>) () -> wrapped);
+    }
+
+    /** A step on the way to what failed. */
+    String step(String who) {
+        return Words.shortName(who) + " (" + ((Argument.FromPart) argument).need() + ")";
+    }
+
+    /** The number of what it is fetched from in the end, if it is. */
+    OptionalInt number() {
+        return argument instanceof Argument.FromPart from
+                ? OptionalInt.of(stations.numberBehindAliases(from.part()))
+                : OptionalInt.empty();
     }
 
     private Object value(Given given, Type type) {

@@ -15,7 +15,9 @@ import java.util.Set;
 final class Closing {
 
     private final EndMarks marks;
-    private final List<Object> inOrder = new ArrayList<>();
+
+    /** Null until there is something. */
+    private volatile List<Object> inOrder;
 
     Closing(EndMarks marks) {
         this.marks = marks;
@@ -24,6 +26,9 @@ final class Closing {
     void add(Object object) {
         if (object instanceof AutoCloseable || !marks.of(object.getClass()).isEmpty()) {
             synchronized (this) {
+                if (inOrder == null) {
+                    inOrder = new ArrayList<>();
+                }
                 inOrder.add(object);
             }
         }
@@ -35,6 +40,9 @@ final class Closing {
      * @throws RigException if something failed, with all failures
      */
     void close(String profile) {
+        if (inOrder == null) {
+            return;
+        }
         List<Object> all;
         synchronized (this) {
             all = new ArrayList<>(inOrder);

@@ -2,12 +2,14 @@ package dev.patientharbor.rig;
 
 import dev.patientharbor.plan.Making;
 import dev.patientharbor.plan.Site;
+import dev.patientharbor.straight.Step;
 import java.lang.reflect.Constructor;
 import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.Type;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 
 /** Makes an object by a constructor and fills its marked members. */
 final class ConstructedMaker implements Maker {
@@ -84,8 +86,18 @@ final class ConstructedMaker implements Maker {
         if (!stays) {
             return false;
         }
-        for (Asked one : asked()) {
-            if (one.station().map(Station::end).orElse(null) instanceof MadeStation made
+        boolean fresh = anyFresh(arguments);
+        for (Filler filler : fillers) {
+            fresh |= anyFresh(filler.arguments());
+        }
+        return fresh;
+    }
+
+    private static boolean anyFresh(Asked[] all) {
+        for (Asked one : all) {
+            Optional<Station> from = one.station();
+            if (from.isPresent()
+                    && from.get().end() instanceof MadeStation made
                     && made.isFresh()) {
                 return true;
             }
@@ -140,7 +152,7 @@ final class ConstructedMaker implements Maker {
     List<Asked> asked() {
         List<Asked> all = new ArrayList<>(Arrays.asList(arguments));
         for (Filler filler : fillers) {
-            all.addAll(filler.asked());
+            all.addAll(Arrays.asList(filler.arguments()));
         }
         return all;
     }
@@ -164,6 +176,21 @@ final class ConstructedMaker implements Maker {
     @Override
     public boolean isOfOneClass() {
         return true;
+    }
+
+    @Override
+    public Optional<Step> step(int number) {
+        Ready known = ready;
+        List<Integer> given = new ArrayList<>();
+        for (Asked one : arguments) {
+            one.number().ifPresent(given::add);
+        }
+        return known != null
+                        && !known.remembers()
+                        && fillers.length == 0
+                        && given.size() == arguments.length
+                ? Optional.of(new Step(number, known.constructor(), given))
+                : Optional.empty();
     }
 
     String className() {

@@ -6,8 +6,8 @@ import java.lang.reflect.Method;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.stream.Stream;
 
 /**
  * The methods that the standard's mark asks to be called at the end (Jakarta Annotations, {@code
@@ -16,15 +16,17 @@ import java.util.stream.Stream;
  */
 final class EndMarks {
 
-    private final List<Class<? extends Annotation>> marks;
+    private final List<Class<? extends Annotation>> marks = new ArrayList<>(2);
     private final Map<Class<?>, List<Method>> known = new ConcurrentHashMap<>();
 
     EndMarks(Classes classes) {
-        marks =
-                Stream.of("jakarta.annotation.PreDestroy", "javax.annotation.PreDestroy")
-                        .flatMap(name -> classes.find(name).stream())
-                        .<Class<? extends Annotation>>map(one -> one.asSubclass(Annotation.class))
-                        .toList();
+        for (String name :
+                List.of("jakarta.annotation.PreDestroy", "javax.annotation.PreDestroy")) {
+            Optional<Class<?>> found = classes.find(name);
+            if (found.isPresent()) {
+                marks.add(found.get().asSubclass(Annotation.class));
+            }
+        }
     }
 
     List<Method> of(Class<?> type) {

@@ -5,8 +5,6 @@ import java.lang.reflect.Field;
 import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.Method;
 import java.lang.reflect.Type;
-import java.util.Arrays;
-import java.util.List;
 
 /** Fills one marked member of an object. */
 final class Filler {
@@ -61,7 +59,7 @@ final class Filler {
         return stations.classes().load(site.owner());
     }
 
-    List<Asked> asked() {
-        return Arrays.asList(arguments);
+    Asked[] arguments() {
+        return arguments;
     }
 }

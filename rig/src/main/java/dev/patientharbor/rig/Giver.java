@@ -202,7 +202,9 @@ public abstract sealed class Giver permits Rig, Scope {
     }
 
     private static Slot slot(Type contract, Optional<String> key) {
-        return new Slot(Types.ref(contract), key.map(Key::named));
+        return new Slot(
+                Types.ref(contract),
+                key.isEmpty() ? Optional.empty() : Optional.of(Key.named(key.get())));
     }
 
     private static Slot carried(String carrier, TypeRef... arguments) {
@@ -210,7 +212,8 @@ public abstract sealed class Giver permits Rig, Scope {
     }
 
     private Optional<Station> find(Slot slot) {
-        return live.stations().assembly().find(slot).map(live.stations()::at);
+        Optional<Integer> part = live.stations().assembly().find(slot);
+        return part.isEmpty() ? Optional.empty() : Optional.of(live.stations().at(part.get()));
     }
 
     private Station station(Slot slot) {

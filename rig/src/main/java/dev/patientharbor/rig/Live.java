@@ -2,39 +2,27 @@ package dev.patientharbor.rig;
 
 import dev.patientharbor.standins.CallRecord;
 import dev.patientharbor.standins.StandIns;
-import java.lang.ref.WeakReference;
+import dev.patientharbor.straight.StraightCode;
 import java.util.Collections;
-import java.util.Deque;
 import java.util.List;
-import java.util.concurrent.ConcurrentLinkedDeque;
 import java.util.concurrent.locks.ReentrantLock;
 
 /** What the objects of one rig have in common while they are made and used. */
 final class Live {
 
-    /** How deep objects may be made in each other before those further down are made first. */
-    private static final int DEEP = 200;
-
     private final Stations stations;
     private final Surroundings whole;
     private final ReentrantLock lock = new ReentrantLock();
-    private final CallRecord calls = new CallRecord();
-    private final StandIns standIns;
+    private volatile CallRecord calls;
+    private final StraightCode straight;
     private int depth;
 
-    /** The scopes that are open, the last one first. */
-    private final Deque<Scope> open = new ConcurrentLinkedDeque<>();
-
-    /**
-     * The scope that each thread has opened, once one was; held weakly, for what a thread holds
-     * outlives a rig that is forgotten.
-     */
-    private volatile ThreadLocal<WeakReference<Scope>> current;
+    private volatile Scopes scopes;
 
     Live(Stations stations) {
         this.stations = stations;
+        straight = stations.often().oneMore();
         whole = new Surroundings(this, false, stations.objects());
-        standIns = new StandIns(calls, stations::values, stations.makers());
     }
 
     Stations stations() {
@@ -50,12 +38,26 @@ final class Live {
         return lock;
     }
 
+    /** The calls that stand-ins and spies saw; most rigs have few of them, or none. */
     CallRecord calls() {
-        return calls;
+        CallRecord known = calls;
+        if (known == null) {
+            synchronized (this) {
+                known = calls == null ? new CallRecord() : calls;
+                calls = known;
+            }
+        }
+        return known;
     }
 
+    /** What makes stand-ins whose calls are kept here. */
     StandIns standIns() {
-        return standIns;
+        return new StandIns(calls(), stations::values, stations::makers);
+    }
+
+    /** The code that was written for the plan, if it was. */
+    StraightCode straight() {
+        return straight;
     }
 
     String profile() {
@@ -64,31 +66,25 @@ final class Live {
 
     /** The innermost scope that this thread has opened and nobody has closed, or the whole. */
     Surroundings here() {
-        Scope scope = current();
-        while (scope != null && scope.surroundings().isClosed()) {
-            scope = scope.outer();
-        }
+        Scope scope = scopes == null ? null : scopes.innermost();
         return scope == null ? whole : scope.surroundings();
     }
 
-    /** The scope that this thread has opened, closed or not, or null. */
-    Scope current() {
-        WeakReference<Scope> known = current == null ? null : current.get();
-        return known == null ? null : known.get();
-    }
-
-    void current(Scope scope) {
-        synchronized (this) {
-            if (current == null) {
-                current = new ThreadLocal<>();
+    /** The scopes; most rigs never have one. */
+    Scopes scopes() {
+        Scopes known = scopes;
+        if (known == null) {
+            synchronized (this) {
+                known = scopes == null ? new Scopes() : scopes;
+                scopes = known;
             }
         }
-        current.set(new WeakReference<>(scope));
+        return known;
     }
 
-    /** The scopes that are open. */
-    Deque<Scope> open() {
-        return open;
+    /** The scopes that are open, the last one first. */
+    List<Scope> openScopes() {
+        return scopes == null ? List.of() : scopes.open();
     }
 
     /** What is in an object that a rig or a scope keeps, from itself to its core. */
@@ -102,8 +98,8 @@ final class Live {
     /** Goes one object deeper; the lock is held. */
     void deeper(MadeStation station, Surroundings at) {
         depth++;
-        if (depth == DEEP) {
-            Ahead.make(station, at);
+        if (depth == Chains.DEEP) {
+            Chains.makeAhead(station, at);
         }
     }
 

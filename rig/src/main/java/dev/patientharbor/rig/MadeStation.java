@@ -3,8 +3,10 @@ package dev.patientharbor.rig;
 import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.plan.Making;
 import dev.patientharbor.plan.Part;
+import dev.patientharbor.straight.Step;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /** Hands out an object in its layers: one for the rig, one for each scope, or a new one. */
 final class MadeStation extends Station {
@@ -81,7 +83,7 @@ final class MadeStation extends Station {
             return make(at);
         }
         Surroundings home = home(at);
-        Object known = home.made(number);
+        Object known = home.kept(number);
         return known != null ? known : home.make(this);
     }
 
@@ -125,11 +127,36 @@ final class MadeStation extends Station {
     private Object part(Surroundings at, Maker maker) {
         try {
             return maker.make(at);
-        } catch (RigException below) {
-            throw below;
         } catch (Throwable thrown) {
-            throw failure(maker.words() + " threw " + thrown, thrown);
+            throw failed(maker, thrown);
         }
+    }
+
+    private RigException failed(Maker maker, Throwable thrown) {
+        return thrown instanceof RigException below
+                ? below
+                : failure(maker.words() + " threw " + thrown, thrown);
+    }
+
+    /**
+     * What is thrown if its object cannot be made straight.
+     *
+     * @param argument the number of the argument that could not be fetched, or as many as there are
+     */
+    RigException failed(int argument, Throwable thrown) {
+        RigException failure = failed(core, thrown);
+        List<Asked> asked = ((ConstructedMaker) core).asked();
+        return argument < asked.size()
+                ? failure.onTheWayOf(
+                        asked.get(argument).step(((ConstructedMaker) core).className()))
+                : failure;
+    }
+
+    /** How it is made straight, if that can be written: nothing is done to it but that. */
+    Optional<Step> step() {
+        return isShared() && layers.isEmpty() && coreFits && !core.owns()
+                ? core.step(number)
+                : Optional.empty();
     }
 
     private Object checked(Object object, Maker maker) {

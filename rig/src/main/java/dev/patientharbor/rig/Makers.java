@@ -36,9 +36,9 @@ final class Makers {
             layers.add(layer(made, i, contract));
         }
         Maker core =
-                made.oneOfClass()
-                        .<Maker>map(name -> new SameCoreMaker(() -> stations.ofClass(name)))
-                        .orElseGet(() -> core(made));
+                made.oneOfClass().isPresent()
+                        ? new SameCoreMaker(() -> stations.ofClass(made.oneOfClass().get()))
+                        : core(made);
         return new MadeStation(made, number, core, layers, contract, stations.profile());
     }
 

@@ -65,7 +65,7 @@ public final class Rig extends Giver implements AutoCloseable {
     }
 
     private boolean isCreated(MadeStation station) {
-        return station.isShared() && live().whole().made(station.number()) != null;
+        return station.isShared() && live().whole().kept(station.number()) != null;
     }
 
     /**
@@ -75,7 +75,7 @@ public final class Rig extends Giver implements AutoCloseable {
     public Scope openScope() {
         live().whole().requireOpen();
         Scope scope = new Scope(live());
-        live().current(scope);
+        live().scopes().current(scope);
         return scope;
     }
 
@@ -188,7 +188,9 @@ public final class Rig extends Giver implements AutoCloseable {
     @Override
     public void close() {
         List<RuntimeException> failures = new ArrayList<>();
-        List.copyOf(live().open()).forEach(scope -> attempt(scope::close, failures));
+        for (Scope scope : live().openScopes()) {
+            attempt(scope::close, failures);
+        }
         attempt(live().whole()::close, failures);
         if (!failures.isEmpty()) {
             failures.subList(1, failures.size()).forEach(failures.get(0)::addSuppressed);

@@ -21,15 +21,23 @@ public final class Rigs {
     /** Builds the objects of an assembly, with the classes of a loader. */
     public static Rig build(Assembly assembly, ClassLoader loader) {
         ClassLoader own = loader == null ? Rigs.class.getClassLoader() : loader;
-        Stations stations = assembly.prepared(one -> new Stations(one, own));
-        if (stations.loader() != own) {
-            stations = new Stations(assembly, own);
-        }
-        Live live = new Live(stations);
+        Live live = new Live(stations(assembly, own));
         if (assembly.roster().eager()) {
             makeAll(live);
         }
         return new Rig(live);
+    }
+
+    /** Those of the loader that comes first are kept for the next rig. */
+    private static Stations stations(Assembly assembly, ClassLoader loader) {
+        if (assembly.prepared() instanceof Stations known && known.loader() == loader) {
+            return known;
+        }
+        Stations made = new Stations(assembly, loader);
+        if (assembly.prepared() == null) {
+            assembly.prepare(made);
+        }
+        return made;
     }
 
     private static void makeAll(Live live) {

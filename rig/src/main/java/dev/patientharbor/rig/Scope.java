@@ -14,8 +14,8 @@ public final class Scope extends Giver implements AutoCloseable {
     Scope(Live live) {
         super(live);
         surroundings = new Surroundings(live, true, live.stations().objects());
-        outer = live.current();
-        live.open().addFirst(this);
+        outer = live.scopes().current();
+        live.scopes().opened(this);
     }
 
     Surroundings surroundings() {
@@ -39,24 +39,24 @@ public final class Scope extends Giver implements AutoCloseable {
      */
     public <T> T call(Callable<T> code) throws Exception {
         surroundings.requireOpen();
-        Scope before = live().current();
-        live().current(this);
+        Scope before = live().scopes().current();
+        live().scopes().current(this);
         try {
             return code.call();
         } finally {
-            live().current(before);
+            live().scopes().current(before);
         }
     }
 
     /** The same for code that returns nothing. */
     public void run(Runnable code) {
         surroundings.requireOpen();
-        Scope before = live().current();
-        live().current(this);
+        Scope before = live().scopes().current();
+        live().scopes().current(this);
         try {
             code.run();
         } finally {
-            live().current(before);
+            live().scopes().current(before);
         }
     }
 
@@ -67,7 +67,7 @@ public final class Scope extends Giver implements AutoCloseable {
      */
     @Override
     public void close() {
-        live().open().remove(this);
+        live().scopes().closed(this);
         surroundings.close();
     }
 }

@@ -6,6 +6,7 @@ import dev.patientharbor.plan.Assembly;
 import dev.patientharbor.plan.Part;
 import dev.patientharbor.standins.StandInMaker;
 import java.util.ArrayDeque;
+import java.util.ArrayList;
 import java.util.Deque;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
@@ -26,12 +27,14 @@ final class Stations {
     private final ClassLoader loader;
     private final Classes classes;
     private volatile Values values;
-    private final List<StandInMaker> makers;
+    private volatile List<StandInMaker> makers;
     private final Makers core;
     private final Deferral deferral;
     private final EndMarks endMarks;
     private final Station[] stations;
-    private final int objects;
+
+    private final Numbers numbers;
+    private final Often often = new Often(this);
 
     /** The stations of plain slots that were asked for by class: the usual way to ask. */
     private final Map<Class<?>, Station> byClass = new ConcurrentHashMap<>();
@@ -39,14 +42,13 @@ final class Stations {
     /** The one station of each class whose mark says that there is one object of it. */
     private final Map<String, MadeStation> ofClass = new HashMap<>();
 
+    /** The same, each in the place of its number. */
+    private final List<MadeStation> eachOfClass = new ArrayList<>();
+
     Stations(Assembly assembly, ClassLoader loader) {
         this.assembly = assembly;
         this.loader = loader;
         classes = new Classes(loader);
-        makers =
-                ServiceLoader.load(StandInMaker.class, loader).stream()
-                        .map(ServiceLoader.Provider::get)
-                        .toList();
         core = new Makers(this);
         deferral = new Deferral(classes);
         endMarks = new EndMarks(classes);
@@ -56,14 +58,17 @@ final class Stations {
             if (parts.get(i) instanceof Part.Made made && made.oneOfClass().isPresent()) {
                 String name = made.oneOfClass().get();
                 if (!ofClass.containsKey(name)) {
-                    ofClass.put(name, core.bare(made, stations.length + ofClass.size()));
+                    MadeStation bare = core.bare(made, eachOfClass.size());
+                    ofClass.put(name, bare);
+                    eachOfClass.add(bare);
                 }
             }
         }
-        objects = stations.length + ofClass.size();
+        numbers = new Numbers(parts, eachOfClass.size());
     }
 
-    private Station station(Part part, int number) {
+    private Station station(int number) {
+        Part part = assembly.parts().get(number);
         if (part instanceof Part.Alias alias) {
             return new AliasStation(alias, this, alias.to());
         }
@@ -77,7 +82,7 @@ final class Stations {
             return new SeveralStation(several, this, classes);
         }
         if (part instanceof Part.Made made) {
-            return core.station(made, number);
+            return core.station(made, numbers.of(number));
         }
         return new MissingStation(part, profile());
     }
@@ -98,10 +103,40 @@ final class Stations {
     Station at(int part) {
         Station known = stations[part];
         if (known == null) {
-            known = station(assembly.parts().get(part), part);
+            known = station(part);
             stations[part] = known;
         }
         return known;
+    }
+
+    /** The number of the part at the end of a line of aliases. */
+    int numberBehindAliases(int part) {
+        int at = part;
+        while (assembly.parts().get(at) instanceof Part.Alias alias) {
+            at = alias.to();
+        }
+        return numbers.of(at);
+    }
+
+    /** The station of that number. */
+    Station numbered(int number) {
+        return number < eachOfClass.size() ? eachOfClass.get(number) : at(numbers.part(number));
+    }
+
+    /** What counts its rigs. */
+    Often often() {
+        return often;
+    }
+
+    /** Those whose objects can be made straight, of those that were made before. */
+    List<MadeStation> straight() {
+        List<MadeStation> straight = new ArrayList<>();
+        for (Station one : stations) {
+            if (one instanceof MadeStation made && made.step().isPresent()) {
+                straight.add(made);
+            }
+        }
+        return straight;
     }
 
     List<Station> all() {
@@ -130,7 +165,7 @@ final class Stations {
 
     /** How many objects a rig or a scope may have one of. */
     int objects() {
-        return objects;
+        return numbers.end();
     }
 
     String profile() {
@@ -157,7 +192,13 @@ final class Stations {
         return values;
     }
 
+    /** Those who make mocks; looked for when the first mock is made. */
     List<StandInMaker> makers() {
+        if (makers == null) {
+            List<StandInMaker> found = new ArrayList<>();
+            ServiceLoader.load(StandInMaker.class, loader).forEach(found::add);
+            makers = List.copyOf(found);
+        }
         return makers;
     }
 

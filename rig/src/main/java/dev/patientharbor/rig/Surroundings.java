@@ -1,26 +1,23 @@
 package dev.patientharbor.rig;
 
-import java.util.concurrent.atomic.AtomicReferenceArray;
+import dev.patientharbor.straight.Bay;
 
 /**
  * A rig as a whole, or one scope of it: where the objects are kept of which it has one. May be used
  * by several threads; each object is made once.
  */
-final class Surroundings {
+final class Surroundings extends Bay {
 
     private final Live live;
     private final boolean isScope;
-    private final AtomicReferenceArray<Object> objects;
-    private final boolean[] inTheMaking;
     private final Closing closing;
     private final Memory memory = new Memory();
     private volatile boolean closed;
 
     Surroundings(Live live, boolean isScope, int size) {
+        super(size);
         this.live = live;
         this.isScope = isScope;
-        objects = new AtomicReferenceArray<>(size);
-        inTheMaking = new boolean[size];
         closing = new Closing(live.stations().endMarks());
     }
 
@@ -52,39 +49,52 @@ final class Surroundings {
         return isScope ? this : live.here();
     }
 
-    /** The object of a station that is there already, or null. */
-    Object made(int number) {
-        return objects.getAcquire(number);
-    }
-
     /** The one object of a station: made now, unless another thread was faster. */
     Object make(MadeStation station) {
         live.lock().lock();
         try {
             int number = station.number();
-            Object known = objects.getPlain(number);
+            Object known = kept(number);
             if (known != null) {
                 return known;
             }
-            if (inTheMaking[number]) {
-                throw station.failure(
-                        "it is asked for while it is being made; ask for it later than in a"
-                                + " constructor",
-                        null);
-            }
-            inTheMaking[number] = true;
+            requireOpen();
+            begin(number);
             live.deeper(station, this);
             try {
-                Object object = station.make(this);
-                objects.setRelease(number, object);
-                return object;
+                Object straight = live.straight().make(number, this);
+                return straight != null ? straight : keep(number, station.make(this));
             } finally {
-                inTheMaking[number] = false;
+                giveUp(number);
                 live.higher();
             }
         } finally {
             live.lock().unlock();
         }
+    }
+
+    @Override
+    public Object other(int number) {
+        return live.stations().numbered(number).get(this);
+    }
+
+    @Override
+    public RuntimeException failed(int number, int argument, Throwable thrown) {
+        giveUp(number);
+        return made(number).failed(argument, thrown);
+    }
+
+    @Override
+    protected RuntimeException askedForItself(int number) {
+        return made(number)
+                .failure(
+                        "it is asked for while it is being made; ask for it later than in a"
+                                + " constructor",
+                        null);
+    }
+
+    private MadeStation made(int number) {
+        return (MadeStation) live.stations().numbered(number);
     }
 
     Memory memory() {

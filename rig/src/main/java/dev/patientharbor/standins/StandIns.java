@@ -17,17 +17,18 @@ public final class StandIns {
 
     private final CallRecord record;
     private final Supplier<Values> values;
-    private final List<StandInMaker> makers;
+    private final Supplier<List<StandInMaker>> makers;
 
     /**
      * @param record where calls are kept
      * @param values what converts canned answers, asked for when it is needed
-     * @param makers those who make mocks, the first that can is asked
+     * @param makers those who make mocks, asked for when it is needed; the first that can makes one
      */
-    public StandIns(CallRecord record, Supplier<Values> values, List<StandInMaker> makers) {
+    public StandIns(
+            CallRecord record, Supplier<Values> values, Supplier<List<StandInMaker>> makers) {
         this.record = record;
         this.values = values;
-        this.makers = List.copyOf(makers);
+        this.makers = makers;
     }
 
     /**
@@ -37,7 +38,7 @@ public final class StandIns {
      * @throws IllegalArgumentException if nobody can make one of that contract
      */
     public Object mock(Class<?> contract, String slot) {
-        for (StandInMaker maker : makers) {
+        for (StandInMaker maker : makers.get()) {
             if (maker.canMake(contract)) {
                 return maker.make(contract, slot, record::add);
             }

@@ -9,6 +9,7 @@ import dev.patientharbor.model.Settings;
 import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.Answer.Element;
 import dev.patientharbor.plan.AnswerKind;
+import dev.patientharbor.plan.Assembly;
 import dev.patientharbor.plan.Roster;
 import dev.patientharbor.plan.Row;
 import dev.patientharbor.rig.Rig;
@@ -31,6 +32,8 @@ import org.junit.jupiter.api.Test;
 class RigIsRosterTest {
 
     private static final int WORLDS = 1500;
+
+    private static final List<String> ENTRIES = List.of("p.D0", "p.D1", "p.D2", "p.D3");
 
     private Roster roster;
     private String again;
@@ -58,10 +61,13 @@ class RigIsRosterTest {
                     byLabel = new HashMap<>();
                     labels = new IdentityHashMap<>();
                     walked = Collections.newSetFromMap(new IdentityHashMap<>());
-                    try (Rig rig = Rigs.build(AssemblyMaker.assembly(set, wiring), loader)) {
-                        for (String entry : List.of("p.D0", "p.D1", "p.D2", "p.D3")) {
-                            Object object = rig.get(loader.loadClass(entry));
-                            walk(object, entry, Optional.empty());
+                    Assembly assembly = AssemblyMaker.assembly(set, wiring);
+                    try {
+                        buildOften(assembly, loader, seed % 4 == 0 ? 200 : 0);
+                        try (Rig rig = Rigs.build(assembly, loader)) {
+                            for (String entry : ENTRIES) {
+                                walk(rig.get(loader.loadClass(entry)), entry, Optional.empty());
+                            }
                         }
                     } catch (ReflectiveOperationException | RuntimeException fault) {
                         throw new IllegalStateException(again, fault);
@@ -71,6 +77,18 @@ class RigIsRosterTest {
         }
         String seen = plans + " plans, " + compared + " needs, " + alike + " that look alike";
         assertTrue(plans > 1000 && compared > 10_000 && alike < compared / 50, seen);
+    }
+
+    /** So often that code is written for the plan: all its objects are made, then only rigs. */
+    private static void buildOften(Assembly assembly, ClassLoader loader, int times)
+            throws ReflectiveOperationException {
+        for (int i = 0; i < times; i++) {
+            try (Rig rig = Rigs.build(assembly, loader)) {
+                for (String entry : i == 0 ? ENTRIES : List.<String>of()) {
+                    rig.get(loader.loadClass(entry));
+                }
+            }
+        }
     }
 
     private static boolean isWhole(Wiring wiring) {

@@ -7,6 +7,7 @@ import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.lang.ref.WeakReference;
+import java.lang.reflect.Field;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.IdentityHashMap;
@@ -167,11 +168,15 @@ class LivesTest {
                 Yard.of(
                         """
                         import java.util.function.Supplier;
-                        class A { A(Supplier<B> b, C c) {} } class B { B(Supplier<A> a, C c) {} }
-                        class C { C(Supplier<A> a, Supplier<B> b) {} }
+                        public class Knot {
+                            public static class A { public A(Supplier<B> b, C c) {} }
+                            public static class B { public B(Supplier<A> a, C c) {} }
+                            public static class C { public C(Supplier<A> a, Supplier<B> b) {} }
+                        }
                         """,
-                        "entry: [A, B, C]\nprofiles: { t: {} }\n");
-        List<Class<?>> types = List.of(knot.type("A"), knot.type("B"), knot.type("C"));
+                        "entry: [Knot.A, Knot.B, Knot.C]\nprofiles: { t: {} }\n");
+        List<Class<?>> types =
+                List.of(knot.type("Knot$A"), knot.type("Knot$B"), knot.type("Knot$C"));
         int threads = 64;
         ExecutorService pool = Executors.newFixedThreadPool(threads);
         for (int round = 0; round < Integer.getInteger("patientharbor.rounds", 300); round++) {
@@ -223,19 +228,33 @@ class LivesTest {
     @Test
     void a_chain_of_thousands_of_objects_needs_no_deep_stack() throws Exception {
         int links = 3_000;
-        StringBuilder java = new StringBuilder();
+        StringBuilder java = new StringBuilder("public class Far {\n");
         for (int i = 0; i < links; i++) {
-            java.append("class L" + i + " { L" + i + "(L" + (i + 1) + " next) {} }\n");
+            java.append("public static class L" + i + " { public L" + i)
+                    .append("(L" + (i + 1) + " next) {} }\n");
         }
-        Yard yard =
-                Yard.of(java + "class L" + links + " {}\n", "entry: [L0]\nprofiles: { t: {} }\n");
-        try (Rig rig = yard.rig("t")) {
-            Object[] made = new Object[1];
-            Thread shallow =
-                    new Thread(null, () -> made[0] = rig.get(yard.type("L0")), "", 1 << 18);
-            shallow.start();
-            shallow.join();
-            assertEquals("L0", made[0].getClass().getSimpleName());
+        java.append("public static boolean nested; public static class L" + links)
+                .append(" { public L" + links + "() { nested = StackWalker.getInstance()")
+                .append(".walk(all -> all.filter(one -> one.getMethodName().startsWith(\"L\"))")
+                .append(".count()) > 200; } } }\n");
+        Yard yard = Yard.of(java.toString(), "entry: [Far.L0]\nprofiles: { t: {} }\n");
+        for (int rigs = 1; rigs <= 202; rigs++) {
+            try (Rig rig = yard.rig("t")) {
+                if (rigs == 1 || rigs > 200) {
+                    Object[] made = new Object[1];
+                    Thread shallow =
+                            new Thread(
+                                    null,
+                                    () -> made[0] = rig.get(yard.type("Far$L0")),
+                                    "",
+                                    1 << 18);
+                    shallow.start();
+                    shallow.join();
+                    assertEquals("L0", made[0].getClass().getSimpleName());
+                    Field nested = yard.type("Far").getField("nested");
+                    assertEquals(false, nested.get(null), "nor would one rig of many");
+                }
+            }
         }
     }
 }

@@ -1,0 +1,58 @@
+package dev.patientharbor.rig;
+
+import java.util.ArrayDeque;
+import java.util.Collections;
+import java.util.Deque;
+import java.util.IdentityHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/** Chains of objects that are made in each other, which may be too long for the stack. */
+final class Chains {
+
+    /** How deep objects may be made in each other before those further down are made first. */
+    static final int DEEP = 200;
+
+    private Chains() {}
+
+    /** Makes what an object leads to before itself, the furthest first: that needs no stack. */
+    static void makeAhead(MadeStation wanted, Surroundings at) {
+        for (Station one : furthestFirst(List.of(wanted))) {
+            if (one != wanted && one instanceof MadeStation made && made.isShared()) {
+                made.get(at);
+            }
+        }
+    }
+
+    /** The length of the longest chain from one of these stations on. */
+    static int longest(List<? extends Station> from) {
+        Map<Station, Integer> lengths = new IdentityHashMap<>();
+        int longest = 0;
+        for (Station one : furthestFirst(from)) {
+            int length = 1;
+            for (Station asked : one.asks()) {
+                length = Math.max(length, 1 + lengths.getOrDefault(asked, 0));
+            }
+            lengths.put(one, length);
+            longest = Math.max(longest, length);
+        }
+        return longest;
+    }
+
+    private static Deque<Station> furthestFirst(List<? extends Station> from) {
+        Set<Station> seen = Collections.newSetFromMap(new IdentityHashMap<>());
+        Deque<Station> open = new ArrayDeque<>(from);
+        Deque<Station> inOrder = new ArrayDeque<>();
+        while (!open.isEmpty()) {
+            Station next = open.peek();
+            if (seen.add(next)) {
+                next.asks().stream().filter(one -> !seen.contains(one)).forEach(open::push);
+            } else {
+                open.pop();
+                inOrder.add(next);
+            }
+        }
+        return inOrder;
+    }
+}

@@ -1,0 +1,148 @@
+package dev.patientharbor.rig;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.lang.reflect.Field;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** A plan of which many rigs are built has code written for it, and does what it did before. */
+class OftenBuiltTest {
+
+    private static final int OFTEN = 200;
+
+    private static final Yard YARD =
+            Yard.of(
+                    eachInItsFile(
+                            """
+                            public class Log {
+                                public static final StringBuilder TEXT = new StringBuilder();
+                                static void add(String word) { TEXT.append(' ').append(word); }
+                            }
+                            /** Notes that it is made: ! if our code did so with new, + if reflection did. */
+                            public class Noted {
+                                Noted() {
+                                    String maker = StackWalker.getInstance().walk(frames -> frames
+                                            .filter(frame -> !frame.getMethodName().equals("<init>"))
+                                            .findFirst().get().getClassName());
+                                    Log.add((maker.contains(".straight.") ? "!" : "+") + getClass().getSimpleName());
+                                }
+                            }
+                            public interface Gauge {}
+                            public interface Clock {}
+                            public class Cable extends Noted {}
+                            public class Sonar extends Noted implements Gauge { public Sonar(Cable cable) {} }
+                            public class Levelled extends Noted implements Gauge { public Levelled(Gauge inner, Cable cable) {} }
+                            public class Lead extends Noted implements Gauge, AutoCloseable {
+                                public Lead(Cable cable, int depth) {}
+                                public void close() { Log.add("-Lead"); }
+                            }
+                            class Hidden extends Noted implements Gauge { public Hidden(Cable cable) {} }
+                            public class Shy extends Noted implements Gauge { Shy(Cable cable) {} }
+                            public class Marked extends Noted implements Gauge { @jakarta.inject.Inject Cable cable; }
+                            public class Broken extends Noted implements Gauge {
+                                public static boolean now;
+                                public Broken(Cable cable) { if (now) throw new IllegalStateException("no echo"); }
+                            }
+                            public class Asks extends Noted implements Gauge {
+                                public Asks(Supplier<Desk> desk) { if (Broken.now) desk.get(); }
+                            }
+                            public class Forgives extends Noted implements Gauge {
+                                public Forgives(Supplier<Desk> desk, Cable cable) {
+                                    try { desk.get(); } catch (RuntimeException told) { Log.add("refused"); }
+                                }
+                            }
+                            public class Early extends Noted implements Gauge { public Early(Supplier<Mate> mate) { mate.get(); } }
+                            public class Nothing {
+                                static Gauge made(Cable cable) { return Broken.now ? null : new Sonar(cable); }
+                            }
+                            public class Mate extends Noted { public Mate(Cable cable, Clock clock) {} }
+                            public class Desk extends Noted { public Desk(Gauge gauge, Optional<Clock> clock, Cable cable, Mate mate) {} }
+                            public class Hall extends Noted { public Hall(Desk desk, List<Gauge> all, Gauge one, Gauge[] again) {} }
+                            """),
+                    """
+                    entry: [Hall]
+                    profiles:
+                      plain: { bindings: { Gauge: Sonar, Clock: mock } }
+                      layered: { extends: plain, decorators: { Gauge: [Levelled] } }
+                      closed: { extends: plain, bindings: { Gauge: { class: Lead, with: { depth: 2 } } } }
+                      hidden: { extends: plain, bindings: { Gauge: Hidden } }
+                      shy: { extends: plain, bindings: { Gauge: Shy } }
+                      marked: { extends: plain, bindings: { Gauge: Marked } }
+                      fresh: { extends: plain, bindings: { Gauge: { class: Sonar, lifetime: fresh } } }
+                      early: { extends: plain, bindings: { Gauge: Early } }
+                      forgives: { extends: plain, bindings: { Gauge: Forgives } }
+                      asks: { extends: plain, bindings: { Gauge: Asks } }
+                      broken: { extends: plain, bindings: { Gauge: Broken } }
+                      nothing: { extends: plain, bindings: { Gauge: { factory: "Nothing#made" } } }
+                    """);
+
+    private static String eachInItsFile(String java) {
+        return java.replaceAll(
+                "(?m)^public ",
+                "package p; import java.util.*; import java.util.function.Supplier;\npublic ");
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            textBlock =
+                    """
+                    plain    | !Cable !Sonar !Mate !Desk !Hall
+                    layered  | !Cable +Sonar +Levelled !Mate !Desk !Hall
+                    closed   | !Cable +Lead !Mate !Desk !Hall -Lead
+                    hidden   | !Cable +Hidden !Mate !Desk !Hall
+                    shy      | !Cable +Shy !Mate !Desk !Hall
+                    marked   | +Marked !Cable !Mate !Desk !Hall
+                    fresh    | !Cable +Sonar !Mate +Desk +Sonar +Sonar +Sonar +Hall
+                    early    | !Early !Cable !Mate !Desk !Hall
+                    forgives | !Cable !Forgives refused !Mate !Desk !Hall
+                    """)
+    void what_is_made_and_in_which_order_is_the_same(String profile, String written) {
+        assertEquals(written.replace('!', '+'), outcome(profile));
+        assertEquals(written, outcomeOnceOften(profile));
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            textBlock =
+                    """
+                    broken  | the constructor of p.Broken threw java.lang.IllegalStateException: no echo
+                    asks    | it is asked for while it is being made; ask for it later than in a constructor
+                    nothing | p.Nothing#made gave null
+                    """)
+    void what_fails_later_is_told_in_the_same_words(String profile, String what) throws Exception {
+        Field fails = YARD.type("Broken").getField("now");
+        fails.setBoolean(null, true);
+        String first = outcome(profile);
+        fails.setBoolean(null, false);
+        String before = outcomeOnceOften(profile);
+        fails.setBoolean(null, true);
+        String told = outcome(profile);
+        fails.setBoolean(null, false);
+        assertEquals(first, told.replace('!', '+'));
+        assertTrue(
+                told.contains(what) && told.contains("on the way  Hall (desk) → Desk (gauge)"),
+                told);
+        assertEquals(before, outcome(profile), "and then all is well again");
+    }
+
+    private static String outcomeOnceOften(String profile) {
+        String outcome = "";
+        for (int i = 0; i <= OFTEN; i++) {
+            outcome = outcome(profile);
+        }
+        return outcome;
+    }
+
+    private static String outcome(String profile) {
+        try (Rig rig = YARD.rig(profile)) {
+            rig.get(YARD.type("Hall"));
+        } catch (RigException failure) {
+            return YARD.log() + " " + failure.getMessage();
+        }
+        return YARD.log();
+    }
+}
