@@ -6,7 +6,10 @@ import dev.patientharbor.rig.Rigs;
 import gullwing.quay.ArrivalDesk;
 import gullwing.quay.BridgeWatch;
 
-/** Things are slow and break, in each run in the same way; the trace says who met what. */
+/**
+ * Things are slow and break, in each run in the same way; the trace says who met what, and the
+ * usage how often.
+ */
 public final class StormDrill {
 
     private StormDrill() {}
@@ -28,6 +31,11 @@ public final class StormDrill {
             }
             System.out.println("who met what, to begin with:");
             rig.trace().lines().subList(0, 6).forEach(line -> System.out.println("  " + line));
+            System.out.println("what was spied on, by the plan and in the drill:");
+            rig.usage().lines().stream()
+                    .filter(line -> line.calls().isPresent())
+                    .map(line -> line.planned() + ": " + line.calls().get() + " calls")
+                    .forEach(line -> System.out.println("  " + line));
         }
     }
 }

@@ -275,11 +275,13 @@ public final class AssemblyMaker {
             Blueprint blueprint, Arguments asked, Optional<Need> inner) {
         List<Argument> arguments = new ArrayList<>();
         List<Argument> ofMembers = new ArrayList<>();
-        int parameters = blueprint.executable().orElseThrow().parameterTypes().size();
+        ExecutableFacts executable = blueprint.executable().orElseThrow();
+        int parameters = executable.parameterTypes().size();
         for (int i = 0; i < parameters; i++) {
             arguments.add(
                     blueprint.values().containsKey(i)
-                            ? new Argument.OfValue(blueprint.values().get(i))
+                            ? new Argument.OfValue(
+                                    executable.parameterName(i), blueprint.values().get(i))
                             : new Argument.Wrapped(""));
         }
         for (Need need : blueprint.needs()) {

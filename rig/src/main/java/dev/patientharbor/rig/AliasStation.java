@@ -2,6 +2,7 @@ package dev.patientharbor.rig;
 
 import dev.patientharbor.plan.Part;
 import java.util.List;
+import java.util.Map;
 
 /** Hands out what another one does. */
 final class AliasStation extends Station {
@@ -21,8 +22,8 @@ final class AliasStation extends Station {
     }
 
     @Override
-    Object fresh(Surroundings at) {
-        return stations.at(to).fresh(at);
+    Object fresh(Surroundings at, Map<String, Object> passed) {
+        return stations.at(to).fresh(at, passed);
     }
 
     @Override

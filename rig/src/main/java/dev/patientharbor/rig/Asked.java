@@ -48,6 +48,9 @@ final class Asked {
         if (argument instanceof Argument.OfValue value) {
             return value(value.given(), type);
         }
+        if (argument instanceof Argument.Passed passed) {
+            return Types.fitting(passed, type, who);
+        }
         String carrier = ((Argument.Wrapped) argument).carrier();
         return carrier.isEmpty()
                 ? wrapped
@@ -56,7 +59,7 @@ final class Asked {
 
     /** A step on the way to what failed. */
     String step(String who) {
-        return Words.shortName(who) + " (" + ((Argument.FromPart) argument).need() + ")";
+        return Words.shortName(who) + " (" + argument.name() + ")";
     }
 
     /** The number of what it is fetched from in the end, if it is. */
@@ -81,12 +84,12 @@ final class Asked {
     /** The name of the parameter or field, where another part fills it. */
     Optional<String> need() {
         return argument instanceof Argument.FromPart from
-                ? Optional.of(from.need())
+                ? Optional.of(from.name())
                 : Optional.empty();
     }
 
     /** Whether it is what a need of that name receives. */
     boolean isFor(String need) {
-        return argument instanceof Argument.FromPart from && from.need().equals(need);
+        return argument instanceof Argument.FromPart from && from.name().equals(need);
     }
 }

@@ -184,8 +184,28 @@ public abstract sealed class Giver permits Rig, Scope {
      * its lifetime. What it needs is what it would have received.
      */
     public <T> T fresh(Class<T> contract) {
+        return fresh(contract, Map.of());
+    }
+
+    /**
+     * A new object that is given something else than the plan says: what is known only when it is
+     * asked for. Nobody else receives it, so it is never taken for the shared one.
+     *
+     * <pre>{@code
+     * Plan live = ProfileFiles.read(Path.of("../examples/port.harbor.yaml")).plan("live");
+     * try (Rig rig = Rigs.build(live)) {
+     *     RadioNotice tern = rig.fresh(RadioNotice.class, Map.of("callSign", "TERN"));
+     *     assertNotSame(tern, rig.fresh(RadioNotice.class, Map.of("callSign", "GULL")));
+     * }
+     * }</pre>
+     *
+     * @param passed objects by the names of the parameters or marked fields that take them
+     * @throws IllegalArgumentException if there is no such slot, parameter or field
+     * @throws RigException if an object does not fit, or it cannot be made
+     */
+    public <T> T fresh(Class<T> contract, Map<String, Object> passed) {
         at().requireOpen();
-        return contract.cast(station(slot(contract, Optional.empty())).fresh(at()));
+        return contract.cast(station(slot(contract, Optional.empty())).fresh(at(), passed));
     }
 
     private Object get(Slot slot) {

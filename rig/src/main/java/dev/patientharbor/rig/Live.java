@@ -1,10 +1,12 @@
 package dev.patientharbor.rig;
 
+import dev.patientharbor.plan.Part;
 import dev.patientharbor.standins.CallRecord;
 import dev.patientharbor.standins.StandIns;
 import dev.patientharbor.straight.StraightCode;
 import java.util.Collections;
 import java.util.List;
+import java.util.concurrent.atomic.AtomicIntegerArray;
 import java.util.concurrent.locks.ReentrantLock;
 
 /** What the objects of one rig have in common while they are made and used. */
@@ -14,6 +16,10 @@ final class Live {
     private final Surroundings whole;
     private final ReentrantLock lock = new ReentrantLock();
     private volatile CallRecord calls;
+
+    /** By number, how many objects were made that are fresh or live in a scope. */
+    private volatile AtomicIntegerArray counts;
+
     private final StraightCode straight;
     private int depth;
 
@@ -50,9 +56,10 @@ final class Live {
         return known;
     }
 
-    /** What makes stand-ins whose calls are kept here. */
-    StandIns standIns() {
-        return new StandIns(calls(), stations::values, stations::makers);
+    /** What makes stand-ins for a part, whose calls are kept here. */
+    StandIns standIns(Part.Made part) {
+        CallRecord record = calls().within(part.seat().within().orElse(""));
+        return new StandIns(record, stations::values, stations::makers);
     }
 
     /** The code that was written for the plan, if it was. */
@@ -85,6 +92,28 @@ final class Live {
     /** The scopes that are open, the last one first. */
     List<Scope> openScopes() {
         return scopes == null ? List.of() : scopes.open();
+    }
+
+    /** Counts one more object of a station that a rig does not keep. */
+    void count(MadeStation station) {
+        counts().incrementAndGet(station.number());
+    }
+
+    /** How many objects of a part were made so far. */
+    int made(int part) {
+        int number = stations.number(part);
+        return whole.kept(number) != null ? 1 : counts == null ? 0 : counts.get(number);
+    }
+
+    private AtomicIntegerArray counts() {
+        AtomicIntegerArray known = counts;
+        if (known == null) {
+            synchronized (this) {
+                known = counts == null ? new AtomicIntegerArray(stations.objects()) : counts;
+                counts = known;
+            }
+        }
+        return known;
     }
 
     /** What is in an object that a rig or a scope keeps, from itself to its core. */

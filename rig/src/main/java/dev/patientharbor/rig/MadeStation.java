@@ -6,6 +6,7 @@ import dev.patientharbor.plan.Part;
 import dev.patientharbor.straight.Step;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /** Hands out an object in its layers: one for the rig, one for each scope, or a new one. */
@@ -16,7 +17,10 @@ final class MadeStation extends Station {
     private final Maker core;
     private final List<LayerMaker> layers;
     private final Class<?> contract;
-    private final String profile;
+    private final Makers makers;
+
+    /** Makes new objects beside the one that is kept, once one was asked for. */
+    private volatile MadeStation afresh;
 
     /** Whether the core is known to fit; a thread that does not see it yet looks again. */
     private boolean coreFits;
@@ -32,13 +36,13 @@ final class MadeStation extends Station {
             Maker core,
             List<LayerMaker> layers,
             Class<?> contract,
-            String profile) {
+            Makers makers) {
         super(part);
         this.number = number;
         this.core = core;
         this.layers = List.copyOf(layers);
         this.contract = contract;
-        this.profile = profile;
+        this.makers = makers;
         lifetime = part.lifetime();
     }
 
@@ -88,8 +92,17 @@ final class MadeStation extends Station {
     }
 
     @Override
-    Object fresh(Surroundings at) {
-        return make(at);
+    Object fresh(Surroundings at, Map<String, Object> passed) {
+        if (!passed.isEmpty()) {
+            return makers.afresh(this, passed).make(at);
+        }
+        if (isFresh()) {
+            return make(at);
+        }
+        if (afresh == null) {
+            afresh = makers.afresh(this, passed);
+        }
+        return afresh.make(at);
     }
 
     /** Makes a new object in its layers. */
@@ -99,6 +112,9 @@ final class MadeStation extends Station {
         if (!coreFits) {
             checked(object, core);
             coreFits = core.isOfOneClass();
+        }
+        if (!isShared()) {
+            at.live().count(this);
         }
         if (core.owns()) {
             at.closing().add(object);
@@ -178,7 +194,10 @@ final class MadeStation extends Station {
     RigException failure(String what, Throwable cause) {
         String at = made().origin().map(one -> "\n  said at     " + one.text()).orElse("");
         return RigException.of(
-                this, what, "no " + slot() + " in " + profile + ": " + what + at, cause);
+                this,
+                what,
+                "no " + slot() + " in " + makers.stations().profile() + ": " + what + at,
+                cause);
     }
 
     @Override

@@ -8,6 +8,7 @@ import dev.patientharbor.plan.Making;
 import dev.patientharbor.plan.Part;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 
 /** Turns what an assembly says of an object into what makes it. */
 final class Makers {
@@ -26,10 +27,16 @@ final class Makers {
                 core(made),
                 List.of(),
                 stations.classes().load(made.oneOfClass().orElseThrow()),
-                stations.profile());
+                this);
     }
 
-    Station station(Part.Made made, int number) {
+    /** The station of objects that are new each time, beside those of another. */
+    MadeStation afresh(MadeStation other, Map<String, Object> passed) {
+        return station(
+                Afresh.of(other.made(), stations.assembly().parts(), passed), other.number());
+    }
+
+    MadeStation station(Part.Made made, int number) {
         Class<?> contract = contract(made);
         List<LayerMaker> layers = new ArrayList<>();
         for (int i = 0; i < made.layers().size(); i++) {
@@ -39,7 +46,7 @@ final class Makers {
                 made.oneOfClass().isPresent()
                         ? new SameCoreMaker(() -> stations.ofClass(made.oneOfClass().get()))
                         : core(made);
-        return new MadeStation(made, number, core, layers, contract, stations.profile());
+        return new MadeStation(made, number, core, layers, contract, this);
     }
 
     private Class<?> contract(Part.Made made) {
@@ -76,8 +83,7 @@ final class Makers {
 
     private LayerMaker layer(Part.Made made, int place, Class<?> contract) {
         if (made.layers().get(place) instanceof Layer.OfOurs ours) {
-            return new OurLayer(
-                    ours.builtIn(), contract, Words.slot(made.slot()), target(made, place + 1));
+            return new OurLayer(ours.builtIn(), contract, made, target(made, place + 1));
         }
         Layer.OfClass ofClass = (Layer.OfClass) made.layers().get(place);
         ConstructedMaker maker =

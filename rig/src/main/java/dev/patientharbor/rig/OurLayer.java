@@ -1,6 +1,7 @@
 package dev.patientharbor.rig;
 
 import dev.patientharbor.model.BuiltIn;
+import dev.patientharbor.plan.Part;
 import java.util.List;
 
 /** A decorator that is built in. */
@@ -8,16 +9,17 @@ final class OurLayer implements LayerMaker {
 
     private final BuiltIn builtIn;
     private final Class<?> contract;
-    private final String slot;
+    private final Part.Made around;
     private final String target;
 
     /**
+     * @param around the part whose object it stands around
      * @param target what it stands around, as people call it
      */
-    OurLayer(BuiltIn builtIn, Class<?> contract, String slot, String target) {
+    OurLayer(BuiltIn builtIn, Class<?> contract, Part.Made around, String target) {
         this.builtIn = builtIn;
         this.contract = contract;
-        this.slot = slot;
+        this.around = around;
         this.target = target;
     }
 
@@ -26,7 +28,9 @@ final class OurLayer implements LayerMaker {
         return new Maker() {
             @Override
             public Object make(Surroundings at) {
-                return at.live().standIns().around(builtIn, contract, slot, target, inner);
+                return at.live()
+                        .standIns(around)
+                        .around(builtIn, contract, Words.slot(around.slot()), target, inner);
             }
 
             @Override

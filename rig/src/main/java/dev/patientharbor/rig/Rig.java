@@ -179,6 +179,11 @@ public final class Rig extends Giver implements AutoCloseable {
         return new Trace(live().calls().all());
     }
 
+    /** What was used so far, beside what the plan says. */
+    public Usage usage() {
+        return new Observing(live()).usage();
+    }
+
     /**
      * Closes scopes that are open, and then what was made, the last first; the second time nothing
      * happens.

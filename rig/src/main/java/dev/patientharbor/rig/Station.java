@@ -2,6 +2,7 @@ package dev.patientharbor.rig;
 
 import dev.patientharbor.plan.Part;
 import java.util.List;
+import java.util.Map;
 
 /** What hands out the object of one part, in whatever rig of its assembly. */
 abstract class Station implements Source {
@@ -19,8 +20,17 @@ abstract class Station implements Source {
     /** The stations whose objects must be there before its own is. */
     abstract List<Station> asks();
 
-    /** Makes a new object, whatever the lifetime. */
-    Object fresh(Surroundings at) {
+    /**
+     * Makes a new object, whatever the lifetime.
+     *
+     * @param passed what it is given instead, by the names of parameters and fields
+     * @throws IllegalArgumentException if there is no such name
+     */
+    Object fresh(Surroundings at, Map<String, Object> passed) {
+        if (!passed.isEmpty()) {
+            throw new IllegalArgumentException(
+                    slot() + " is not made here, so it cannot be given " + passed.keySet());
+        }
         return get(at);
     }
 

@@ -118,6 +118,11 @@ final class Stations {
         return numbers.of(at);
     }
 
+    /** The number of a part. */
+    int number(int part) {
+        return numbers.of(part);
+    }
+
     /** The station of that number. */
     Station numbered(int number) {
         return number < eachOfClass.size() ? eachOfClass.get(number) : at(numbers.part(number));

@@ -6,6 +6,7 @@ import dev.patientharbor.model.TypeRef.ClassType;
 import dev.patientharbor.model.TypeRef.Primitive;
 import dev.patientharbor.model.TypeRef.Variable;
 import dev.patientharbor.model.TypeRef.Wildcard;
+import dev.patientharbor.plan.Argument;
 import java.lang.reflect.GenericArrayType;
 import java.lang.reflect.ParameterizedType;
 import java.lang.reflect.Type;
@@ -17,6 +18,31 @@ import java.util.Optional;
 final class Types {
 
     private Types() {}
+
+    /**
+     * An object that was passed, if it fits.
+     *
+     * @param who the class that is given it, by its binary name
+     * @throws RigException if it does not
+     */
+    static Object fitting(Argument.Passed passed, Type type, String who) {
+        Type raw = type instanceof ParameterizedType with ? with.getRawType() : type;
+        Object object = passed.object();
+        if (raw instanceof Class<?> plain
+                && (object == null
+                        ? plain.isPrimitive()
+                        : !Boxes.boxed(plain).isInstance(object))) {
+            throw new RigException(
+                    passed.name()
+                            + " of "
+                            + Words.shortName(who)
+                            + " takes "
+                            + plain.getTypeName()
+                            + ", and was passed "
+                            + (object == null ? "null" : "a " + object.getClass().getTypeName()));
+        }
+        return object;
+    }
 
     static TypeRef ref(Type type) {
         if (type instanceof Class<?> plain) {

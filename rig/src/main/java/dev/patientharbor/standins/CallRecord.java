@@ -9,17 +9,46 @@ import java.util.List;
  */
 public final class CallRecord {
 
-    private final List<Entered> entered = new ArrayList<>();
+    private final List<Entered> entered;
+    private final ThreadLocal<Integer> depth;
+    private final String place;
+
+    /** A new record, of calls at no place in particular. */
+    public CallRecord() {
+        this(new ArrayList<>(), ThreadLocal.withInitial(() -> 0), "");
+    }
+
+    private CallRecord(List<Entered> entered, ThreadLocal<Integer> depth, String place) {
+        this.entered = entered;
+        this.depth = depth;
+        this.place = place;
+    }
+
+    /**
+     * The same record for those who are called at one place.
+     *
+     * @param level the area or consumer within which it is; blank for the whole profile
+     */
+    public CallRecord within(String level) {
+        return new CallRecord(entered, depth, level);
+    }
 
     /** One call, from its start on. */
     public static final class Entered {
         private final Call start;
+        private final String place;
         private final int depth;
         private Call end;
 
-        private Entered(Call start, int depth) {
+        private Entered(Call start, String place, int depth) {
             this.start = start;
+            this.place = place;
             this.depth = depth;
+        }
+
+        /** The area or consumer within which it was called; blank for the whole profile. */
+        public String within() {
+            return place;
         }
 
         /** The call, with its answer if it has ended. */
@@ -37,10 +66,8 @@ public final class CallRecord {
         }
     }
 
-    private final ThreadLocal<Integer> depth = ThreadLocal.withInitial(() -> 0);
-
     Entered enter(Call start) {
-        Entered one = new Entered(start, depth.get());
+        Entered one = new Entered(start, place, depth.get());
         depth.set(depth.get() + 1);
         synchronized (entered) {
             entered.add(one);

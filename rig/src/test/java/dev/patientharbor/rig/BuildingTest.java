@@ -4,7 +4,9 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertNotSame;
 import static org.junit.jupiter.api.Assertions.assertSame;
 import static org.junit.jupiter.api.Assertions.assertThrows;
+import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -54,7 +56,7 @@ class BuildingTest {
                                     + (jdk.get() == jdk.get()) + (jakarta.get() == javax.get());
                         }
                     }
-                    interface Pump {}
+                    interface Pump {} interface Vane {}
                     interface Reader<T> {}
                     record Ship() {} record Cargo() {}
                     record Ships() implements Reader<Ship> {} record Cargos() implements Reader<Cargo> {}
@@ -73,6 +75,8 @@ class BuildingTest {
                           Gauge: { class: Sonar, with: { depth: 12, names: [ada, bert] } }
                           Gauge@b: { class: Fixed, lifetime: fresh }
                           Pump: none
+                          Vane: mock
+                          Bell: Bell
                           Reader<Ship>: Ships
                           Reader<Cargo>: Cargos
                           Clock: { class: Quartz, with: [plain] }
@@ -128,6 +132,8 @@ class BuildingTest {
             assertEquals(Optional.empty(), rig.maybe(PORT.type("Pump")));
             assertSame(rig.get(gauge), rig.later(gauge).get());
             assertNotSame(rig.get(gauge), rig.fresh(gauge));
+            assertNotSame(
+                    rig.get(PORT.type("Bell")), rig.fresh(PORT.type("Bell")), "whatever its mark");
             assertSame(rig.get(gauge), rig.get(gauge));
             assertNotSame(rig.get(gauge, "b"), rig.get(gauge, "b"));
         }
@@ -140,6 +146,42 @@ class BuildingTest {
     }
 
     private static final class Open<T> extends Contract<T> {}
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            nullValues = "NULL",
+            textBlock =
+                    """
+                    Gauge  | depth | 7    | Levelled[inner=Sonar[depth=7, names=[ada, bert]]]
+                    Clock  | by    | now  | Quartz[by=now]
+                    Desk   | other | 7    | other of Desk takes p.Gauge, and was passed a java.lang.Integer
+                    Gauge  | depth | NULL | depth of Sonar takes int, and was passed null
+                    Gauge  | dept  | 7    | what makes Gauge has no parameter or field dept; did you mean depth?
+                    Gauge  | inner | 7    | what makes Gauge has no parameter or field inner; it has depth, names
+                    Bell   | clock | 7    | clock of Bell takes p.Clock, and was passed a java.lang.Integer
+                    Vane   | x     | 7    | Vane is given nothing by name, so it cannot be given x
+                    """)
+    void a_new_object_may_be_given_what_is_known_only_when_it_is_asked_for(
+            String contract, String name, String passed, String expected) {
+        Object object = passed != null && passed.matches("\\d+") ? Integer.valueOf(passed) : passed;
+        try (Rig rig = PORT.rig("port")) {
+            Object kept = rig.get(PORT.type(contract));
+            String before = kept.toString();
+            String told;
+            try {
+                Object fresh =
+                        rig.fresh(PORT.type(contract), Collections.singletonMap(name, object));
+                assertNotSame(kept, fresh);
+                told = fresh.toString();
+            } catch (RigException | IllegalArgumentException refused) {
+                told = refused.getMessage();
+            }
+            assertTrue(told.contains(expected), told);
+            assertSame(kept, rig.get(PORT.type(contract)), "nobody else receives it");
+            assertEquals(before, kept.toString());
+        }
+    }
 
     @Test
     void a_fresh_object_is_one_for_each_need_and_each_is_the_one_that_its_holder_holds() {
