@@ -28,7 +28,7 @@ final class RealBuild {
                 found.put(profile.name(), build(set, verdict, profile.name()));
             }
         }
-        return verdict.with(found, today);
+        return verdict.afterBuilding(found, today);
     }
 
     private static List<Finding> build(ProfileSet set, Verdict verdict, String profile) {

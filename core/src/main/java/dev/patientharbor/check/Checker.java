@@ -3,6 +3,7 @@ package dev.patientharbor.check;
 import dev.patientharbor.code.CodeIndex;
 import dev.patientharbor.code.CodePlaces;
 import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.model.Circumstances;
 import dev.patientharbor.model.Declaration;
 import dev.patientharbor.model.Written;
@@ -95,7 +96,7 @@ public final class Checker {
             profiles.add(verdict(profile, wiring, told, setIsWhole, sieve));
         }
         List<Finding> findings = new ArrayList<>(siftedOfSet.told());
-        findings.addAll(sieve.findings());
+        findings.addAll(sieve.findings(id -> !id.equals(FindingKinds.BUILD_FAILED.id())));
         findings.sort(Finding.ORDER);
         return new Verdict(
                 resolved,
@@ -135,6 +136,7 @@ public final class Checker {
                 complete,
                 needs,
                 answers,
+                Optional.empty(),
                 sifted.told(),
                 sifted.suppressed());
     }

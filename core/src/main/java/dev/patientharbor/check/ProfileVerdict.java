@@ -18,6 +18,7 @@ import java.util.Optional;
  *     profile
  * @param needs how many needs its entry consumers lead to
  * @param answers how many of them receive what
+ * @param built whether all its objects could be made; empty if nobody tried to
  * @param findings what is wrong in it, in order of place
  * @param suppressed what is wrong in it and not told
  */
@@ -27,6 +28,7 @@ public record ProfileVerdict(
         Optional<Boolean> complete,
         int needs,
         Map<AnswerKind, Integer> answers,
+        Optional<Boolean> built,
         List<Finding> findings,
         List<Suppressed> suppressed) {
     public ProfileVerdict {
@@ -38,14 +40,15 @@ public record ProfileVerdict(
         suppressed = List.copyOf(suppressed);
     }
 
-    /** The same with more findings. */
-    ProfileVerdict with(List<Finding> told, List<Suppressed> silent) {
+    /** The same after it was really built, with what was found. */
+    ProfileVerdict built(List<Finding> told, List<Suppressed> silent) {
         List<Finding> all = new ArrayList<>(findings);
         all.addAll(told);
         all.sort(Finding.ORDER);
         List<Suppressed> allSilent = new ArrayList<>(suppressed);
         allSilent.addAll(silent);
-        return new ProfileVerdict(name, parents, complete, needs, answers, all, allSilent);
+        Optional<Boolean> whole = Optional.of(told.isEmpty() && silent.isEmpty());
+        return new ProfileVerdict(name, parents, complete, needs, answers, whole, all, allSilent);
     }
 
     /** Whether it is only there to be extended. */

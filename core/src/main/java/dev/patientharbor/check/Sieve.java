@@ -15,6 +15,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.function.Predicate;
 import java.util.stream.Stream;
 
 /**
@@ -73,10 +74,17 @@ final class Sieve {
         return severity == null ? finding : finding.as(severity);
     }
 
-    /** What is wrong with the suppressions themselves; that cannot be suppressed. */
-    List<Finding> findings() {
+    /**
+     * What is wrong with the suppressions themselves; that cannot be suppressed.
+     *
+     * @param ids the suppressions of which kinds
+     */
+    List<Finding> findings(Predicate<String> ids) {
         List<Finding> findings = new ArrayList<>();
         for (Suppression one : strictness.suppressions()) {
+            if (!ids.test(one.id())) {
+                continue;
+            }
             String what = one.id() + " of " + one.of();
             if (!used.contains(one)) {
                 findings.add(

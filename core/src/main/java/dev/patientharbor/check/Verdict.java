@@ -2,6 +2,7 @@ package dev.patientharbor.check;
 
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.FindingText;
 import dev.patientharbor.finding.NearNames;
 import dev.patientharbor.finding.Severity;
@@ -279,27 +280,31 @@ public final class Verdict {
     }
 
     /**
-     * The verdict with more findings, which another kind of check brought, sifted as the set says.
+     * The verdict after profiles were really built, with what was found, sifted as the set says.
      *
-     * @param found by the name of the profile
+     * @param found by the names of the profiles that were built
      * @param today the day that {@code until} is compared with
      */
-    public Verdict with(Map<String, List<Finding>> found, LocalDate today) {
+    public Verdict afterBuilding(Map<String, List<Finding>> found, LocalDate today) {
         Sieve sieve = new Sieve(set.declared().strictness(), today);
-        return new Verdict(
-                sides,
-                names,
-                findings,
-                suppressed,
-                profiles.stream().map(one -> with(one, found, sieve)).toList(),
-                shown.stream().map(one -> with(one, found, sieve)).toList(),
-                faults);
+        List<ProfileVerdict> all = profiles.stream().map(one -> built(one, found, sieve)).toList();
+        List<ProfileVerdict> some = shown.stream().map(one -> built(one, found, sieve)).toList();
+        List<Finding> told = new ArrayList<>(findings);
+        if (all.stream().allMatch(one -> one.isPartial() || one.built().isPresent())) {
+            told.addAll(sieve.findings(FindingKinds.BUILD_FAILED.id()::equals));
+        }
+        told.sort(Finding.ORDER);
+        return new Verdict(sides, names, told, suppressed, all, some, faults);
     }
 
-    private static ProfileVerdict with(
+    private static ProfileVerdict built(
             ProfileVerdict profile, Map<String, List<Finding>> found, Sieve sieve) {
-        Sieve.Sifted more = sieve.sift(found.getOrDefault(profile.name(), List.of()));
-        return profile.with(more.told(), more.suppressed());
+        List<Finding> ofIt = found.get(profile.name());
+        if (ofIt == null) {
+            return profile;
+        }
+        Sieve.Sifted more = sieve.sift(ofIt);
+        return profile.built(more.told(), more.suppressed());
     }
 
     /** Whether a class of that binary name is in the code that was read. */

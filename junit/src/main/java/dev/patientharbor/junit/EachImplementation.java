@@ -13,7 +13,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
  * them keep the same behaviour; the parameter of that contract is the implementation itself,
  * without decorators. Each is taken from the first profile that uses it. Mocks are left out. What
  * is not reached is told in the report of the test: implementations in the code that no profile
- * uses.
+ * uses. Contracts that have no such test are told by {@link EveryImplementationTested}.
  */
 @Documented
 @Retention(RetentionPolicy.RUNTIME)

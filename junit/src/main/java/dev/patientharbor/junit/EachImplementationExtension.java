@@ -1,15 +1,9 @@
 package dev.patientharbor.junit;
 
-import dev.patientharbor.plan.Answer;
-import dev.patientharbor.plan.AnswerKind;
-import dev.patientharbor.plan.Row;
 import dev.patientharbor.profiles.ProfileSet;
-import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.junit.jupiter.api.extension.TestTemplateInvocationContext;
@@ -18,9 +12,6 @@ import org.junit.platform.commons.support.AnnotationSupport;
 
 /** Runs a test once for each implementation of a contract that some profile uses. */
 final class EachImplementationExtension implements TestTemplateInvocationContextProvider {
-
-    private static final Set<AnswerKind> KINDS =
-            Set.of(AnswerKind.REAL, AnswerKind.FAKE, AnswerKind.STUB, AnswerKind.FACTORY);
 
     @Override
     public boolean supportsTestTemplate(ExtensionContext context) {
@@ -34,15 +25,10 @@ final class EachImplementationExtension implements TestTemplateInvocationContext
                 AnnotationSupport.findAnnotation(context.getTestMethod(), EachImplementation.class)
                         .orElseThrow();
         ProfileSet set = Sets.of(context);
-        Map<String, TestTemplateInvocationContext> runs = new LinkedHashMap<>();
-        for (String profile : Sets.named(context, List.of(mark.profiles()))) {
-            for (Row row : set.roster(profile).rows()) {
-                if (className(row).equals(mark.value().getName())) {
-                    answers(row.answer()).forEach(one -> add(mark, profile, one, runs));
-                }
-            }
-        }
-        if (runs.isEmpty()) {
+        Map<String, InUse.One> used =
+                InUse.of(set, Sets.named(set, List.of(mark.profiles())))
+                        .getOrDefault(mark.value().getName(), Map.of());
+        if (used.isEmpty()) {
             throw new IllegalStateException(
                     "no profile uses an implementation of " + mark.value().getName());
         }
@@ -54,38 +40,13 @@ final class EachImplementationExtension implements TestTemplateInvocationContext
                             + ": no profile uses what implements "
                             + mark.value().getSimpleName());
         }
-        return runs.values().stream();
+        return used.values().stream().map(one -> run(mark.value(), one));
     }
 
-    private static String className(Row row) {
-        String text = row.slot().contract().text();
-        return text.contains("<") ? text.substring(0, text.indexOf('<')) : text;
-    }
-
-    private static List<Answer> answers(Answer answer) {
-        List<Answer> all = new ArrayList<>();
-        if (answer.kind() == AnswerKind.COLLECTION) {
-            answer.elements().forEach(one -> all.addAll(answers(one.answer())));
-        } else if (KINDS.contains(answer.kind()) && answer.implementation().isPresent()) {
-            all.add(answer);
-        }
-        return all;
-    }
-
-    private static void add(
-            EachImplementation mark,
-            String profile,
-            Answer answer,
-            Map<String, TestTemplateInvocationContext> runs) {
-        String name = answer.implementation().orElseThrow();
-        Run.Implementation one =
-                new Run.Implementation(mark.value(), name, answer.fills().orElseThrow());
-        String shortName = name.substring(name.lastIndexOf('.') + 1);
-        runs.putIfAbsent(
-                name,
-                new EachRun(
-                        answer.kind().word() + " " + shortName + ", as in " + profile,
-                        new Run(profile, Optional.of(one))));
+    private static TestTemplateInvocationContext run(Class<?> contract, InUse.One one) {
+        Run.Implementation implementation =
+                new Run.Implementation(contract, one.name(), one.answer().fills().orElseThrow());
+        return new EachRun(one.words(), new Run(one.profile(), Optional.of(implementation)));
     }
 
     private static List<String> missed(ProfileSet set, Class<?> contract) {

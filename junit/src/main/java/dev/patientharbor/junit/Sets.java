@@ -35,9 +35,9 @@ final class Sets {
     }
 
     /** These profiles, or all that are not partial. */
-    static List<String> named(ExtensionContext context, List<String> names) {
+    static List<String> named(ProfileSet set, List<String> names) {
         return names.isEmpty()
-                ? of(context).declared().profiles().stream()
+                ? set.declared().profiles().stream()
                         .filter(one -> !one.partial())
                         .map(Profile::name)
                         .toList()

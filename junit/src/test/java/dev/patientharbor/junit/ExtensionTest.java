@@ -15,7 +15,9 @@ import gullwing.crane.CraneShed;
 import gullwing.port.BerthLedger;
 import gullwing.port.ManifestReader;
 import gullwing.port.PilotRota;
+import gullwing.port.PortClock;
 import gullwing.port.Ship;
+import gullwing.port.TicketMaker;
 import gullwing.port.TideGauge;
 import gullwing.port.WeatherFeed;
 import gullwing.quay.ArrivalDesk;
@@ -39,6 +41,7 @@ import org.junit.jupiter.api.TestInstance;
 import org.junit.jupiter.api.TestInstance.Lifecycle;
 import org.junit.jupiter.api.parallel.Execution;
 import org.junit.jupiter.api.parallel.ExecutionMode;
+import org.junit.platform.engine.TestExecutionResult;
 import org.junit.platform.testkit.engine.EngineExecutionResults;
 import org.junit.platform.testkit.engine.EngineTestKit;
 import org.junit.platform.testkit.engine.Event;
@@ -260,6 +263,62 @@ class ExtensionTest {
         void of_a_contract_with_one_that_nobody_uses(PilotRota rota) {
             assertFalse(rota.onDuty().isEmpty());
         }
+    }
+
+    @Harbor(PORT)
+    static class Every implements EveryImplementationTested {
+        @Override
+        public Set<Class<?>> leftOut() {
+            return Set.of(BerthLedger.class, ManifestReader.class, TicketMaker.class);
+        }
+    }
+
+    @Harbor(PORT)
+    static class AtTheDock {
+        @EachImplementation(value = TideGauge.class, profiles = "dock-test")
+        void reaches_those_of_one_profile(TideGauge gauge) {}
+    }
+
+    @Harbor("../examples/storm.harbor.yaml")
+    static class InAStorm {
+        @EachImplementation(PortClock.class)
+        void is_about_other_profiles(PortClock clock) {}
+    }
+
+    @Test
+    void each_contract_whose_implementations_no_test_reaches_fails_and_names_them() {
+        Map<String, String> told =
+                run(Every.class).testEvents().finished().stream()
+                        .collect(
+                                Collectors.toMap(
+                                        event -> event.getTestDescriptor().getDisplayName(),
+                                        ExtensionTest::failure));
+        assertEquals(
+                Set.of("PortClock", "RadioNotice", "TideGauge", "WeatherFeed"),
+                told.keySet().stream()
+                        .map(name -> name.replace("gullwing.port.", ""))
+                        .collect(Collectors.toSet()));
+        assertEquals("", told.get("gullwing.port.WeatherFeed"), "a test above reaches all");
+        assertEquals(
+                """
+                no test reaches these implementations of gullwing.port.TideGauge:
+                  real SonarTideGauge, as in live
+                Mark a test of that contract with @EachImplementation(TideGauge.class), or name it in leftOut().\
+                """,
+                told.get("gullwing.port.TideGauge"));
+        assertTrue(
+                told.get("gullwing.port.PortClock")
+                        .contains(
+                                "stub StoppedClock, as in dock-test\n"
+                                        + "  factory Clocks#wall, as in rehearsal"),
+                told.toString());
+    }
+
+    private static String failure(Event finished) {
+        return finished.getPayload(TestExecutionResult.class)
+                .flatMap(TestExecutionResult::getThrowable)
+                .map(Throwable::getMessage)
+                .orElse("");
     }
 
     @Test

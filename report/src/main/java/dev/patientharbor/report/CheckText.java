@@ -246,7 +246,17 @@ public final class CheckText {
                                         + Words.count(checked, "profile")
                                         + (incomplete == 1 ? " is" : " are")
                                         + " not complete";
-        return profiles + (findings.isEmpty() ? "." : ": " + findings + ".");
+        return profiles + (findings.isEmpty() ? "." : ": " + findings + ".") + built();
+    }
+
+    /** How the build went, if one was asked for. */
+    private String built() {
+        List<Boolean> built =
+                verdict.profiles().stream().flatMap(one -> one.built().stream()).toList();
+        long whole = built.stream().filter(one -> one).count();
+        return built.isEmpty()
+                ? ""
+                : " Built " + whole + " of " + Words.count(built.size(), "complete profile") + ".";
     }
 
     private static String all(long checked) {
