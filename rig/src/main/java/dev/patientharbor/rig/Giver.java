@@ -221,10 +221,26 @@ public abstract sealed class Giver permits Rig, Scope {
         return slot;
     }
 
-    private static Slot slot(Type contract, Optional<String> key) {
-        return new Slot(
-                Types.ref(contract),
-                key.isEmpty() ? Optional.empty() : Optional.of(Key.named(key.get())));
+    private Slot slot(Type contract, Optional<String> key) {
+        TypeRef type = Types.ref(contract);
+        if (key.isEmpty()) {
+            return new Slot(type, Optional.empty());
+        }
+        Slot named = new Slot(type, Optional.of(Key.named(key.get())));
+        return find(named).isPresent() ? named : qualified(type, key.get()).orElse(named);
+    }
+
+    /** The slot whose key is a qualifier that is written so: {@code Zone(3)}. */
+    private Optional<Slot> qualified(TypeRef contract, String key) {
+        for (Part part : live.stations().assembly().parts()) {
+            Slot slot = part.slot();
+            if (slot.contract().equals(contract)
+                    && slot.key().isPresent()
+                    && slot.key().get().text().equals(key)) {
+                return Optional.of(slot);
+            }
+        }
+        return Optional.empty();
     }
 
     private static Slot carried(String carrier, TypeRef... arguments) {

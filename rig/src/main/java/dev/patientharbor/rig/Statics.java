@@ -1,6 +1,5 @@
 package dev.patientharbor.rig;
 
-import java.lang.annotation.Annotation;
 import java.lang.reflect.AnnotatedElement;
 import java.lang.reflect.Field;
 import java.lang.reflect.InvocationTargetException;
@@ -9,7 +8,6 @@ import java.lang.reflect.Modifier;
 import java.lang.reflect.Parameter;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 
 /**
  * Fills the static members of a class that have the standard's mark (Jakarta Dependency Injection,
@@ -34,7 +32,8 @@ final class Statics {
             for (Class<?> one : chain) {
                 for (Field field : one.getDeclaredFields()) {
                     if (isMarked(field, field.getModifiers())) {
-                        Members.open(field).set(null, from.get(field.getGenericType(), key(field)));
+                        Members.open(field)
+                                .set(null, from.get(field.getGenericType(), KeyMarks.key(field)));
                     }
                 }
                 for (Method method : one.getDeclaredMethods()) {
@@ -54,42 +53,14 @@ final class Statics {
     }
 
     private static boolean isMarked(AnnotatedElement member, int modifiers) {
-        return Modifier.isStatic(modifiers) && has(member, "Inject").isPresent();
+        return Modifier.isStatic(modifiers) && KeyMarks.has(member, "Inject");
     }
 
     private Object[] arguments(Method method) {
         List<Object> arguments = new ArrayList<>();
         for (Parameter one : method.getParameters()) {
-            arguments.add(from.get(one.getParameterizedType(), key(one)));
+            arguments.add(from.get(one.getParameterizedType(), KeyMarks.key(one)));
         }
         return arguments.toArray();
-    }
-
-    private static Optional<String> key(AnnotatedElement member) {
-        Optional<Annotation> named = has(member, "Named");
-        try {
-            return named.isPresent()
-                    ? Optional.of(
-                                    (String)
-                                            named.get()
-                                                    .annotationType()
-                                                    .getMethod("value")
-                                                    .invoke(named.get()))
-                            .filter(text -> !text.isEmpty())
-                    : Optional.empty();
-        } catch (ReflectiveOperationException impossible) {
-            throw new IllegalStateException(impossible);
-        }
-    }
-
-    private static Optional<Annotation> has(AnnotatedElement member, String simpleName) {
-        for (Annotation mark : member.getAnnotations()) {
-            String name = mark.annotationType().getName();
-            if (name.equals("jakarta.inject." + simpleName)
-                    || name.equals("javax.inject." + simpleName)) {
-                return Optional.of(mark);
-            }
-        }
-        return Optional.empty();
     }
 }

@@ -63,26 +63,43 @@ class StandardMembersTest {
                 Yard.of(
                         """
                         import jakarta.inject.*;
+                        import java.lang.annotation.*;
+                        enum Side { EAST, WEST }
+                        @Qualifier @Retention(RetentionPolicy.RUNTIME) @interface Zone { int value(); }
+                        @Qualifier @Retention(RetentionPolicy.RUNTIME) @interface Post {
+                            Side side(); String[] at() default {"pier", "mole"}; Class<?> by() default Side.class; }
                         interface Horn {} record Brass() implements Horn {} record Tin() implements Horn {}
+                        record Deep() implements Horn {} record Far() implements Horn {}
                         class Old { @Inject static Horn horn; @Inject @Named("tin") private static Horn other; }
                         class Mast extends Old {
-                            static String seen = "nothing";
+                            static String seen = "nothing"; static String sounded = "";
                             @Inject private static void blow(Horn first, @Named("tin") Provider<Horn> later) {
                                 seen = first + " " + later.get() + " " + (first == horn);
                             }
+                            @Inject static void sound(@Zone(3) Horn deep, @Post(side = Side.WEST) Horn far) {
+                                sounded = " " + deep + " " + far;
+                            }
                             @Inject Mast() {}
-                            public String toString() { return seen; }
+                            public String toString() { return seen + sounded; }
                         }
-                        record Asks(Horn horn, @Named("tin") Provider<Horn> later, Mast mast) {}
+                        record Asks(Horn horn, @Named("tin") Provider<Horn> later, Mast mast,
+                                @Zone(3) Horn deep, @Post(side = Side.WEST) Horn far) {}
                         """,
                         """
                         entry: [Asks]
-                        profiles: { t: { bindings: { Horn: Brass, Horn@tin: Tin } } }
+                        profiles:
+                          t:
+                            bindings:
+                              Horn: Brass
+                              Horn@tin: Tin
+                              Horn@Zone(3): Deep
+                              "Horn@Post(at=[pier,mole],by=p.Side,side=WEST)": Far
                         """);
         try (Rig rig = yard.rig("t")) {
             assertEquals("nothing", rig.get(yard.type("Mast")).toString());
             rig.fillStatics(yard.type("Mast"));
-            assertEquals("Brass[] Tin[] true", rig.get(yard.type("Mast")).toString());
+            assertEquals("Brass[] Tin[] true Deep[] Far[]", rig.get(yard.type("Mast")).toString());
+            assertEquals("Deep[]", rig.get(yard.type("Horn"), "Zone(3)").toString());
         }
     }
 
