@@ -33,6 +33,9 @@ public abstract sealed class Giver permits Rig, Scope {
     /** Where objects are asked for now. */
     abstract Surroundings at();
 
+    /** What may be handed out again, without looking where and when it is asked for. */
+    abstract Map<Class<?>, Object> handedOut();
+
     Live live() {
         return live;
     }
@@ -46,6 +49,10 @@ public abstract sealed class Giver permits Rig, Scope {
      * @throws IllegalStateException if it was closed
      */
     public <T> T get(Class<T> contract) {
+        Object again = handedOut().get(contract);
+        if (again != null) {
+            return contract.cast(again);
+        }
         Surroundings here = at();
         here.requireOpen();
         Station known = live.stations().plain(contract);
@@ -53,7 +60,11 @@ public abstract sealed class Giver permits Rig, Scope {
             known = station(slot(contract, Optional.empty()));
             live.stations().plain(contract, known);
         }
-        return contract.cast(known.get(here));
+        Object object = known.get(here);
+        if (known instanceof MadeStation made && made.isShared()) {
+            live.handedOut(contract, object);
+        }
+        return contract.cast(object);
     }
 
     /** The object in a keyed slot; an unknown key fails with the keys that there are. */

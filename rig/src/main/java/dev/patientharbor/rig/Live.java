@@ -6,11 +6,15 @@ import dev.patientharbor.standins.StandIns;
 import dev.patientharbor.straight.StraightCode;
 import java.util.Collections;
 import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicIntegerArray;
 import java.util.concurrent.locks.ReentrantLock;
 
 /** What the objects of one rig have in common while they are made and used. */
 final class Live {
+
+    private static final Map<Class<?>, Object> NOTHING = new ConcurrentHashMap<>();
 
     private final Stations stations;
     private final Surroundings whole;
@@ -22,6 +26,12 @@ final class Live {
 
     private final StraightCode straight;
     private int depth;
+
+    /** Replaced when the rig is closed. */
+    private volatile Map<Class<?>, Object> handedOut = NOTHING;
+
+    /** Whether something was handed out: most rigs of tests are asked once or twice. */
+    private boolean second;
 
     private volatile Scopes scopes;
 
@@ -114,6 +124,43 @@ final class Live {
             }
         }
         return known;
+    }
+
+    /**
+     * The shared objects that were handed out, from the second on, by the class that was asked for.
+     */
+    Map<Class<?>, Object> handedOut() {
+        return handedOut;
+    }
+
+    /** Notes a shared object that was handed out. */
+    void handedOut(Class<?> asked, Object object) {
+        if (!second) {
+            second = true;
+            return;
+        }
+        lock.lock();
+        try {
+            if (!whole.isClosed()) {
+                if (handedOut == NOTHING) {
+                    handedOut = new ConcurrentHashMap<>();
+                }
+                handedOut.put(asked, object);
+            }
+        } finally {
+            lock.unlock();
+        }
+    }
+
+    /** Closes the rig; nothing is handed out any more. */
+    void close() {
+        lock.lock();
+        try {
+            handedOut = NOTHING;
+            whole.close();
+        } finally {
+            lock.unlock();
+        }
     }
 
     /** What is in an object that a rig or a scope keeps, from itself to its core. */

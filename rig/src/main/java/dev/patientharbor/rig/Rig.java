@@ -14,6 +14,7 @@ import dev.patientharbor.standins.Recorded;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
@@ -39,6 +40,11 @@ public final class Rig extends Giver implements AutoCloseable {
     @Override
     Surroundings at() {
         return live().here();
+    }
+
+    @Override
+    Map<Class<?>, Object> handedOut() {
+        return live().handedOut();
     }
 
     /** The name of the profile, with what was swapped in it. */
@@ -196,7 +202,7 @@ public final class Rig extends Giver implements AutoCloseable {
         for (Scope scope : live().openScopes()) {
             attempt(scope::close, failures);
         }
-        attempt(live().whole()::close, failures);
+        attempt(live()::close, failures);
         if (!failures.isEmpty()) {
             failures.subList(1, failures.size()).forEach(failures.get(0)::addSuppressed);
             throw failures.get(0);

@@ -49,7 +49,7 @@ public final class Rigs {
             }
         } catch (RuntimeException | Error failure) {
             try {
-                live.whole().close();
+                live.close();
             } catch (RuntimeException more) {
                 failure.addSuppressed(more);
             }

@@ -1,5 +1,6 @@
 package dev.patientharbor.rig;
 
+import java.util.Map;
 import java.util.concurrent.Callable;
 
 /**
@@ -30,6 +31,11 @@ public final class Scope extends Giver implements AutoCloseable {
     @Override
     Surroundings at() {
         return surroundings;
+    }
+
+    @Override
+    Map<Class<?>, Object> handedOut() {
+        return Map.of();
     }
 
     /**

@@ -88,6 +88,9 @@ class LivesTest {
         assertEquals("-Marked -Levelled -Sonar -Cable", YARD.log());
         rig.close();
         assertEquals("", YARD.log(), "closing again does nothing");
+        for (String gone : List.of("Desk", "Marked", "Booth")) {
+            assertThrows(IllegalStateException.class, () -> rig.get(YARD.type(gone)), gone);
+        }
     }
 
     @Test
