@@ -13,6 +13,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Supplier;
 
 /**
@@ -34,7 +35,7 @@ public abstract sealed class Giver permits Rig, Scope {
     abstract Surroundings at();
 
     /** What may be handed out again, without looking where and when it is asked for. */
-    abstract Map<Class<?>, Object> handedOut();
+    abstract ConcurrentHashMap<Class<?>, Object> handedOut();
 
     Live live() {
         return live;

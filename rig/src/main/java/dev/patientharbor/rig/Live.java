@@ -6,34 +6,27 @@ import dev.patientharbor.standins.StandIns;
 import dev.patientharbor.straight.StraightCode;
 import java.util.Collections;
 import java.util.List;
-import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.concurrent.atomic.AtomicIntegerArray;
 import java.util.concurrent.locks.ReentrantLock;
 
 /** What the objects of one rig have in common while they are made and used. */
 final class Live {
 
-    private static final Map<Class<?>, Object> NOTHING = new ConcurrentHashMap<>();
+    static final ConcurrentHashMap<Class<?>, Object> NOTHING = new ConcurrentHashMap<>();
 
     private final Stations stations;
     private final Surroundings whole;
     private final ReentrantLock lock = new ReentrantLock();
-    private volatile CallRecord calls;
-
-    /** By number, how many objects were made that are fresh or live in a scope. */
-    private volatile AtomicIntegerArray counts;
-
     private final StraightCode straight;
     private int depth;
 
     /** Replaced when the rig is closed. */
-    private volatile Map<Class<?>, Object> handedOut = NOTHING;
+    private volatile ConcurrentHashMap<Class<?>, Object> handedOut = NOTHING;
 
     /** Whether something was handed out: most rigs of tests are asked once or twice. */
     private boolean second;
 
-    private volatile Scopes scopes;
+    private volatile Seldom seldom;
 
     Live(Stations stations) {
         this.stations = stations;
@@ -54,16 +47,21 @@ final class Live {
         return lock;
     }
 
-    /** The calls that stand-ins and spies saw; most rigs have few of them, or none. */
-    CallRecord calls() {
-        CallRecord known = calls;
+    /** What most rigs never need; made when it is. */
+    Seldom seldom() {
+        Seldom known = seldom;
         if (known == null) {
             synchronized (this) {
-                known = calls == null ? new CallRecord() : calls;
-                calls = known;
+                known = seldom == null ? new Seldom(stations.objects()) : seldom;
+                seldom = known;
             }
         }
         return known;
+    }
+
+    /** The calls that stand-ins and spies saw. */
+    CallRecord calls() {
+        return seldom().calls();
     }
 
     /** What makes stand-ins for a part, whose calls are kept here. */
@@ -83,53 +81,35 @@ final class Live {
 
     /** The innermost scope that this thread has opened and nobody has closed, or the whole. */
     Surroundings here() {
-        Scope scope = scopes == null ? null : scopes.innermost();
+        Scope scope = seldom == null ? null : scopes().innermost();
         return scope == null ? whole : scope.surroundings();
     }
 
-    /** The scopes; most rigs never have one. */
     Scopes scopes() {
-        Scopes known = scopes;
-        if (known == null) {
-            synchronized (this) {
-                known = scopes == null ? new Scopes() : scopes;
-                scopes = known;
-            }
-        }
-        return known;
+        return seldom().scopes();
     }
 
     /** The scopes that are open, the last one first. */
     List<Scope> openScopes() {
-        return scopes == null ? List.of() : scopes.open();
+        return seldom == null ? List.of() : scopes().open();
     }
 
-    /** Counts one more object of a station that a rig does not keep. */
+    /** Counts one more object of a station that the rig does not keep. */
     void count(MadeStation station) {
-        counts().incrementAndGet(station.number());
+        seldom().notKept().incrementAndGet(station.number());
     }
 
     /** How many objects of a part were made so far. */
     int made(int part) {
         int number = stations.number(part);
-        return whole.kept(number) != null ? 1 : counts == null ? 0 : counts.get(number);
-    }
-
-    private AtomicIntegerArray counts() {
-        AtomicIntegerArray known = counts;
-        if (known == null) {
-            synchronized (this) {
-                known = counts == null ? new AtomicIntegerArray(stations.objects()) : counts;
-                counts = known;
-            }
-        }
-        return known;
+        int kept = whole.kept(number) == null ? 0 : 1;
+        return kept + (seldom == null ? 0 : seldom.notKept().get(number));
     }
 
     /**
      * The shared objects that were handed out, from the second on, by the class that was asked for.
      */
-    Map<Class<?>, Object> handedOut() {
+    ConcurrentHashMap<Class<?>, Object> handedOut() {
         return handedOut;
     }
 

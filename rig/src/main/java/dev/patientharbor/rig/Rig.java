@@ -14,9 +14,9 @@ import dev.patientharbor.standins.Recorded;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 
 /**
  * The live objects of one plan. Nothing can be bound any more, and nothing of it is shared with
@@ -43,7 +43,7 @@ public final class Rig extends Giver implements AutoCloseable {
     }
 
     @Override
-    Map<Class<?>, Object> handedOut() {
+    ConcurrentHashMap<Class<?>, Object> handedOut() {
         return live().handedOut();
     }
 

@@ -1,7 +1,7 @@
 package dev.patientharbor.rig;
 
-import java.util.Map;
 import java.util.concurrent.Callable;
+import java.util.concurrent.ConcurrentHashMap;
 
 /**
  * A span of time in a rig, in which there is one object of all that lives in a scope. Shared
@@ -34,8 +34,8 @@ public final class Scope extends Giver implements AutoCloseable {
     }
 
     @Override
-    Map<Class<?>, Object> handedOut() {
-        return Map.of();
+    ConcurrentHashMap<Class<?>, Object> handedOut() {
+        return Live.NOTHING;
     }
 
     /**

@@ -63,8 +63,10 @@ class UsageTest {
                     """,
                     rig.usage().toString());
             Yard.call(rig.get(YARD.type("Crane")), "lift");
+            rig.fresh(YARD.type("Crane"));
             Usage usage = rig.usage();
             assertEquals(0, usage.notMade().size());
+            assertEquals(2, usage.lines().get(0).made(), "the crane, and a fresh one");
             assertEquals(
                     "[Gauge]",
                     usage.bypassed().stream().map(Usage.Line::place).toList().toString());

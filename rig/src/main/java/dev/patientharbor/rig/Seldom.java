@@ -1,0 +1,36 @@
+package dev.patientharbor.rig;
+
+import dev.patientharbor.standins.CallRecord;
+import java.util.concurrent.atomic.AtomicIntegerArray;
+
+/**
+ * What most rigs never need: scopes, calls that were seen, objects that are not kept. May be used
+ * by several threads.
+ */
+final class Seldom {
+
+    private final Scopes scopes = new Scopes();
+    private final CallRecord calls = new CallRecord();
+    private final AtomicIntegerArray notKept;
+
+    /**
+     * @param objects how many objects there may be
+     */
+    Seldom(int objects) {
+        notKept = new AtomicIntegerArray(objects);
+    }
+
+    Scopes scopes() {
+        return scopes;
+    }
+
+    /** The calls that stand-ins and spies saw. */
+    CallRecord calls() {
+        return calls;
+    }
+
+    /** By number, how many objects were made that the rig as a whole does not keep. */
+    AtomicIntegerArray notKept() {
+        return notKept;
+    }
+}
