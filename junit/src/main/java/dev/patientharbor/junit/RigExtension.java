@@ -37,7 +37,7 @@ final class RigExtension implements BeforeEachCallback, AfterEachCallback, Param
 
     @Override
     public void beforeEach(ExtensionContext context) {
-        if (fixed.isEmpty() && Said.hasRunsOfItsOwn(context)) {
+        if (isLeftToItsRun(context)) {
             return;
         }
         List<Object> instances = context.getRequiredTestInstances().getAllInstances();
@@ -75,7 +75,7 @@ final class RigExtension implements BeforeEachCallback, AfterEachCallback, Param
     @Override
     public boolean supportsParameter(ParameterContext parameter, ExtensionContext context) {
         Optional<Rig> rig = rig(context);
-        if (rig.isEmpty()) {
+        if (rig.isEmpty() || isLeftToItsRun(context)) {
             return false;
         }
         Parameter asked = parameter.getParameter();
@@ -96,6 +96,11 @@ final class RigExtension implements BeforeEachCallback, AfterEachCallback, Param
                 rig,
                 type,
                 parameter.findAnnotation(FromRig.class).flatMap(mark -> Fields.key(mark.value())));
+    }
+
+    /** Whether another one is there for this run of a test that has several. */
+    private boolean isLeftToItsRun(ExtensionContext context) {
+        return fixed.isEmpty() && Said.hasRunsOfItsOwn(context);
     }
 
     private boolean isImplementation(Parameter asked) {

@@ -266,6 +266,40 @@ class ExtensionTest {
     }
 
     @Harbor(PORT)
+    @UnderProfile("dock-test")
+    static class Mixed {
+        @FromRig Rig field;
+
+        @Test
+        void alone(Rig rig) {
+            seen(rig, "alone");
+        }
+
+        @EachProfile({"winter", "live"})
+        void under_each(Rig rig) {
+            seen(rig, "each");
+        }
+
+        @EachImplementation(value = BerthLedger.class, profiles = "live")
+        void for_each(BerthLedger ledger, Rig rig) {
+            seen(rig, ledger.getClass().getSimpleName());
+        }
+
+        private void seen(Rig rig, String test) {
+            assertSame(field, rig);
+            SEEN.add(test + " " + rig.profile());
+        }
+    }
+
+    @Test
+    void a_class_under_one_profile_may_have_tests_that_run_under_others() {
+        run(Mixed.class).testEvents().assertStatistics(it -> it.started(4).failed(0));
+        assertEquals(
+                Set.of("alone dock-test", "each winter", "each live", "DiskBerthLedger live"),
+                Set.copyOf(SEEN));
+    }
+
+    @Harbor(PORT)
     static class Every implements EveryImplementationTested {
         @Override
         public Set<Class<?>> leftOut() {

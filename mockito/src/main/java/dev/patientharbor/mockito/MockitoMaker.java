@@ -1,17 +1,21 @@
 package dev.patientharbor.mockito;
 
 import dev.patientharbor.standins.Call;
+import dev.patientharbor.standins.CallLog;
 import dev.patientharbor.standins.NeutralAnswers;
 import dev.patientharbor.standins.StandInMaker;
 import java.lang.reflect.Method;
 import java.util.Arrays;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.Consumer;
+import java.util.function.Supplier;
 import org.mockito.Answers;
 import org.mockito.MockMakers;
 import org.mockito.Mockito;
+import org.mockito.invocation.Invocation;
 import org.mockito.invocation.InvocationOnMock;
+import org.mockito.listeners.InvocationListener;
 import org.mockito.listeners.MethodInvocationReport;
 import org.mockito.stubbing.Answer;
 
@@ -34,13 +38,41 @@ public final class MockitoMaker implements StandInMaker {
     }
 
     @Override
-    public Object make(Class<?> contract, String slot, Consumer<Call> seen) {
-        return Mockito.mock(
-                contract,
-                Mockito.withSettings()
-                        .name("mock of " + slot)
-                        .defaultAnswer(new Neutral())
-                        .invocationListeners(report -> tell(report, slot, seen)));
+    public Object make(Class<?> contract, String slot, CallLog seen) {
+        Calls calls = new Calls(slot, seen);
+        Object mock =
+                Mockito.mock(
+                        contract,
+                        Mockito.withSettings()
+                                .name("mock of " + slot)
+                                .defaultAnswer(new Neutral())
+                                .invocationListeners(calls));
+        calls.mock = mock;
+        return mock;
+    }
+
+    /** Tells of the calls of one mock, as long as Mockito counts them. */
+    private static final class Calls implements InvocationListener {
+        private final String slot;
+        private final CallLog seen;
+        private final Supplier<Collection<Invocation>> known = this::known;
+        private Object mock;
+
+        Calls(String slot, CallLog seen) {
+            this.slot = slot;
+            this.seen = seen;
+        }
+
+        @Override
+        public void reportInvocation(MethodInvocationReport report) {
+            if (!isOfEveryObject(((InvocationOnMock) report.getInvocation()).getMethod())) {
+                seen.add(call(report, slot), report.getInvocation(), known);
+            }
+        }
+
+        private Collection<Invocation> known() {
+            return Mockito.mockingDetails(mock).getInvocations();
+        }
     }
 
     /** Runs default methods of interfaces, and is neutral in all else. */
@@ -66,12 +98,6 @@ public final class MockitoMaker implements StandInMaker {
                                         && Arrays.equals(
                                                 one.getParameterTypes(),
                                                 method.getParameterTypes()));
-    }
-
-    private static void tell(MethodInvocationReport report, String slot, Consumer<Call> seen) {
-        if (!isOfEveryObject(((InvocationOnMock) report.getInvocation()).getMethod())) {
-            seen.accept(call(report, slot));
-        }
     }
 
     private static Call call(MethodInvocationReport report, String slot) {

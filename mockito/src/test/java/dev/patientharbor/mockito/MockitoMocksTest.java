@@ -17,6 +17,7 @@ import gullwing.port.PilotRota;
 import gullwing.port.TideGauge;
 import gullwing.quay.ArrivalDesk;
 import gullwing.trial.FixedTideGauge;
+import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
@@ -64,10 +65,16 @@ class MockitoMocksTest {
                     rig.get(ArrivalDesk.class).arrive("GULL"));
             verify(rig.get(BerthLedger.class)).reserve("GULL");
             verify(rig.get(BerthLedger.class), never()).release(anyString());
-            assertEquals("onDuty()", rig.calls(PilotRota.class).get(1).toString());
+            assertEquals("onDuty()", rig.calls(PilotRota.class).get(0).toString());
             assertEquals(
                     Optional.of(ArrivalDesk.class.getName()),
-                    rig.calls(PilotRota.class).get(1).caller());
+                    rig.calls(PilotRota.class).get(0).caller());
+            assertEquals(
+                    "[reserve(\"GULL\")]",
+                    rig.calls(BerthLedger.class).toString(),
+                    "what was said to set up and to verify is no call");
+            assertEquals(2, rig.trace().calls().size());
+            assertEquals(List.of(), rig.usage().bypassed());
             assertEquals("mock of PilotRota", rota.toString());
         }
     }

@@ -73,7 +73,7 @@ final class Observing {
                         .thenComparing(Usage.Line::place));
         long made = lines.stream().filter(one -> one.made() > 0).count();
         return new Usage(
-                live.profile() + ", " + made + " of " + lines.size() + " were made", lines);
+                live.profile() + ": " + made + " of " + lines.size() + " were made", lines);
     }
 
     private Usage.Line line(Part.Made made, int count) {

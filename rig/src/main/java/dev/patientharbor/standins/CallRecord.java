@@ -1,13 +1,19 @@
 package dev.patientharbor.standins;
 
 import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Collections;
+import java.util.IdentityHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.Supplier;
 
 /**
  * The calls that the stand-ins and spies of one rig saw, in the order in which they were entered.
  * May be used by several threads.
  */
-public final class CallRecord {
+public final class CallRecord implements CallLog {
 
     private final List<Entered> entered;
     private final ThreadLocal<Integer> depth;
@@ -39,6 +45,8 @@ public final class CallRecord {
         private final String place;
         private final int depth;
         private Call end;
+        private Object token;
+        private Supplier<? extends Collection<?>> known;
 
         private Entered(Call start, String place, int depth) {
             this.start = start;
@@ -61,6 +69,29 @@ public final class CallRecord {
             return depth;
         }
 
+        private synchronized void countsWhile(
+                Object itsToken, Supplier<? extends Collection<?>> all) {
+            token = itsToken;
+            known = all;
+        }
+
+        /**
+         * Whether it is a call of a consumer.
+         *
+         * @param tokens by supplier, what it told before
+         */
+        private synchronized boolean counts(Map<Object, Set<Object>> tokens) {
+            return known == null
+                    || tokens.computeIfAbsent(known, one -> identities(known.get()))
+                            .contains(token);
+        }
+
+        private static Set<Object> identities(Collection<?> all) {
+            Set<Object> identities = Collections.newSetFromMap(new IdentityHashMap<>());
+            identities.addAll(all);
+            return identities;
+        }
+
         synchronized void ended(Call whole) {
             end = whole;
         }
@@ -80,15 +111,25 @@ public final class CallRecord {
         one.ended(whole);
     }
 
-    /** A call that some other maker of stand-ins saw. */
+    @Override
     public void add(Call call) {
         leave(enter(call), call);
     }
 
+    @Override
+    public void add(Call call, Object token, Supplier<? extends Collection<?>> known) {
+        Entered one = enter(call);
+        one.countsWhile(token, known);
+        leave(one, call);
+    }
+
     /** All calls so far, in the order in which they were entered. */
     public List<Entered> all() {
+        List<Entered> all;
         synchronized (entered) {
-            return List.copyOf(entered);
+            all = List.copyOf(entered);
         }
+        Map<Object, Set<Object>> known = new IdentityHashMap<>();
+        return all.stream().filter(one -> one.counts(known)).toList();
     }
 }

@@ -1,7 +1,5 @@
 package dev.patientharbor.standins;
 
-import java.util.function.Consumer;
-
 /**
  * Makes mocks in a way of its own, in place of the built-in one, which makes them of interfaces
  * alone. Found by {@link java.util.ServiceLoader}; must have a constructor without parameters and
@@ -19,5 +17,5 @@ public interface StandInMaker {
      * @param slot the slot that it fills, as text
      * @param seen must be told of each call of it
      */
-    Object make(Class<?> contract, String slot, Consumer<Call> seen);
+    Object make(Class<?> contract, String slot, CallLog seen);
 }

@@ -40,7 +40,7 @@ public final class StandIns {
     public Object mock(Class<?> contract, String slot) {
         for (StandInMaker maker : makers.get()) {
             if (maker.canMake(contract)) {
-                return maker.make(contract, slot, record::add);
+                return maker.make(contract, slot, record);
             }
         }
         return proxy(

@@ -51,7 +51,7 @@ class UsageTest {
             Yard.call(rig.get(YARD.type("Old")), "peek");
             assertEquals(
                     """
-                    t, 5 of 8 were made
+                    t: 5 of 8 were made
                       Crane                                                  not made
                       Desk                                                   made
                       Old                                                    made
