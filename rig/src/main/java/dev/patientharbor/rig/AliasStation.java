@@ -10,10 +10,14 @@ final class AliasStation extends Station {
     private final Stations stations;
     private final int to;
 
-    AliasStation(Part part, Stations stations, int to) {
+    private AliasStation(Part.Alias part, Stations stations) {
         super(part);
         this.stations = stations;
-        this.to = to;
+        to = part.to();
+    }
+
+    static Station of(Part.Alias part, Stations stations) {
+        return new AliasStation(part, stations);
     }
 
     @Override

@@ -54,7 +54,7 @@ final class Asked {
         String carrier = ((Argument.Wrapped) argument).carrier();
         return carrier.isEmpty()
                 ? wrapped
-                : stations.deferral().of(carrier, (Supplier<Object>) () -> wrapped);
+                : Deferral.of(carrier, (Supplier<Object>) () -> wrapped, stations.classes());
     }
 
     /** A step on the way to what failed. */

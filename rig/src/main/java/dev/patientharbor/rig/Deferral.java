@@ -11,13 +11,9 @@ import java.util.function.Supplier;
  */
 final class Deferral {
 
-    private final Classes classes;
+    private Deferral() {}
 
-    Deferral(Classes classes) {
-        this.classes = classes;
-    }
-
-    Object of(String carrier, Supplier<?> code) {
+    static Object of(String carrier, Supplier<?> code, Classes classes) {
         if (carrier.equals(Supplier.class.getName())) {
             return code;
         }

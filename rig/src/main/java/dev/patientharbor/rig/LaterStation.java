@@ -8,19 +8,24 @@ final class LaterStation extends Station {
 
     private final Stations stations;
     private final int inside;
-    private final Deferral deferral;
 
-    LaterStation(Part.Later part, Stations stations, Deferral deferral) {
+    private LaterStation(Part.Later part, Stations stations) {
         super(part);
         this.stations = stations;
-        this.deferral = deferral;
         inside = part.inside();
+    }
+
+    static Station of(Part.Later part, Stations stations) {
+        return new LaterStation(part, stations);
     }
 
     @Override
     public Object get(Surroundings at) {
         Station station = stations.at(inside);
-        return deferral.of(((Part.Later) part()).carrier(), () -> station.get(at.whenAskedLater()));
+        return Deferral.of(
+                ((Part.Later) part()).carrier(),
+                () -> station.get(at.whenAskedLater()),
+                stations.classes());
     }
 
     @Override

@@ -11,11 +11,15 @@ final class MaybeStation extends Station {
     private final Optional<Integer> inside;
     private final boolean bare;
 
-    MaybeStation(Part.Maybe part, Stations stations) {
+    private MaybeStation(Part.Maybe part, Stations stations) {
         super(part);
         this.stations = stations;
         inside = part.inside();
         bare = part.bare();
+    }
+
+    static Station of(Part.Maybe part, Stations stations) {
+        return new MaybeStation(part, stations);
     }
 
     @Override

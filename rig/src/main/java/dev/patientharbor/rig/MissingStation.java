@@ -8,9 +8,13 @@ final class MissingStation extends Station {
 
     private final String profile;
 
-    MissingStation(Part part, String profile) {
+    private MissingStation(Part part, String profile) {
         super(part);
         this.profile = profile;
+    }
+
+    static Station of(Part part, String profile) {
+        return new MissingStation(part, profile);
     }
 
     @Override

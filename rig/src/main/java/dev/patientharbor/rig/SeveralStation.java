@@ -21,11 +21,15 @@ final class SeveralStation extends Station {
     private final Stations stations;
     private final Classes classes;
 
-    SeveralStation(Part.Several part, Stations stations, Classes classes) {
+    private SeveralStation(Part.Several part, Stations stations) {
         super(part);
         several = part;
         this.stations = stations;
-        this.classes = classes;
+        classes = stations.classes();
+    }
+
+    static Station of(Part.Several part, Stations stations) {
+        return new SeveralStation(part, stations);
     }
 
     @Override

@@ -29,7 +29,6 @@ final class Stations {
     private volatile Values values;
     private volatile List<StandInMaker> makers;
     private final Makers core;
-    private final Deferral deferral;
     private final EndMarks endMarks;
     private final Station[] stations;
 
@@ -50,7 +49,6 @@ final class Stations {
         this.loader = loader;
         classes = new Classes(loader);
         core = new Makers(this);
-        deferral = new Deferral(classes);
         endMarks = new EndMarks(classes);
         List<Part> parts = assembly.parts();
         stations = new Station[parts.size()];
@@ -67,24 +65,25 @@ final class Stations {
         numbers = new Numbers(parts, eachOfClass.size());
     }
 
+    /** Asks each kind for its station, so that no kind is loaded that the plan does not have. */
     private Station station(int number) {
         Part part = assembly.parts().get(number);
         if (part instanceof Part.Alias alias) {
-            return new AliasStation(alias, this, alias.to());
+            return AliasStation.of(alias, this);
         }
         if (part instanceof Part.Maybe maybe) {
-            return new MaybeStation(maybe, this);
+            return MaybeStation.of(maybe, this);
         }
         if (part instanceof Part.Later later) {
-            return new LaterStation(later, this, deferral);
+            return LaterStation.of(later, this);
         }
         if (part instanceof Part.Several several) {
-            return new SeveralStation(several, this, classes);
+            return SeveralStation.of(several, this);
         }
         if (part instanceof Part.Made made) {
             return core.station(made, numbers.of(number));
         }
-        return new MissingStation(part, profile());
+        return MissingStation.of(part, profile());
     }
 
     /** The station of the plain slot of a class that was asked for before, or null. */
@@ -205,10 +204,6 @@ final class Stations {
             makers = List.copyOf(found);
         }
         return makers;
-    }
-
-    Deferral deferral() {
-        return deferral;
     }
 
     EndMarks endMarks() {

@@ -1,16 +1,16 @@
 package dev.patientharbor.straight;
 
-/** What is written for a plan; has no state, and may be used by several threads. */
-public abstract class StraightCode {
+/**
+ * What is written for a plan, or, as it is here, what makes nothing. Has no state, and may be used
+ * by several threads.
+ */
+public class StraightCode {
 
     /** What was not written: it makes nothing. */
-    public static final StraightCode NONE =
-            new StraightCode() {
-                @Override
-                public Object make(int number, Bay bay) {
-                    return null;
-                }
-            };
+    public static final StraightCode NONE = new StraightCode();
+
+    /** Called by what is written. */
+    protected StraightCode() {}
 
     /**
      * Makes the object of that number, which was begun, and keeps it; first makes what it needs and
@@ -19,5 +19,7 @@ public abstract class StraightCode {
      * @return the object, or null if no code was written for it
      * @throws RuntimeException what the bay says if a constructor fails
      */
-    public abstract Object make(int number, Bay bay);
+    public Object make(int number, Bay bay) {
+        return null;
+    }
 }
