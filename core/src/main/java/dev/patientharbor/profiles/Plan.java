@@ -74,7 +74,10 @@ public final class Plan {
         return swap(contract, key, Supplies.object(object).asStub());
     }
 
-    /** The same with whatever may fill a slot. */
+    /**
+     * The same with whatever may fill a slot. A mock is one for the whole profile, unless an area
+     * or a consumer has other decorators around it.
+     */
     public Plan swap(Class<?> contract, Filling filling) {
         Names names = new Names();
         return swap(names.slot(contract), filling, names, Positions.here());

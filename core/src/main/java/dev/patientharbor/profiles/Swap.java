@@ -3,14 +3,17 @@ package dev.patientharbor.profiles;
 import dev.patientharbor.finding.NearNames;
 import dev.patientharbor.model.Binding;
 import dev.patientharbor.model.Slot;
+import dev.patientharbor.model.Supply;
 import dev.patientharbor.model.Words;
 import dev.patientharbor.model.Written;
 import dev.patientharbor.plan.Answer.Seat;
+import dev.patientharbor.plan.Layer;
 import dev.patientharbor.plan.Part;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /** One slot of a plan that is to be filled otherwise, at every level at which it is filled. */
 final class Swap {
@@ -63,7 +66,38 @@ final class Swap {
         Changed changed = new Changed(plan, plan.profile() + ", " + shortText(slot) + " swapped");
         Words words = new Words(List.of(binding), List.of(), List.of());
         changed.whole(words);
-        within.forEach(place -> changed.within(new Written(place, binding.at()), words));
+        boolean oneMock =
+                binding.supply() instanceof Supply.Mock
+                        && within.stream().allMatch(place -> layers(place).equals(layers("")));
+        Words narrower =
+                oneMock ? new Words(List.of(outwards(binding)), List.of(), List.of()) : words;
+        within.forEach(place -> changed.within(new Written(place, binding.at()), narrower));
         return changed.set(names).plan(changed.name());
+    }
+
+    /** Whatever fills the slot at the next level out. */
+    private Binding outwards(Binding binding) {
+        return new Binding(
+                slot,
+                new Supply.SameAs(slot),
+                binding.with(),
+                Optional.empty(),
+                false,
+                Optional.empty(),
+                binding.grounds(),
+                binding.at());
+    }
+
+    /** What is around the object at a level; blank for the whole profile. */
+    private List<Layer> layers(String place) {
+        return plan.assembly().parts().stream()
+                .filter(part -> part.seat().slot().equals(slot))
+                .filter(part -> part.seat().within().orElse("").equals(place))
+                .flatMap(
+                        part ->
+                                part instanceof Part.Made made
+                                        ? made.layers().stream()
+                                        : Stream.of())
+                .toList();
     }
 }

@@ -81,6 +81,40 @@ class SwapTest {
     }
 
     @Test
+    void
+            a_mock_that_is_swapped_in_is_the_same_for_whoever_asks_unless_other_layers_are_around_it() {
+        try (Rig rig = Rigs.build(PORT.plan("dock-test").swap(TideGauge.class, mock()))) {
+            TideGauge one = rig.get(TideGauge.class);
+            assertSame(one, rig.received(CraneShed.class, "gauge").innermost());
+            assertSame(one, rig.received(LockKeeper.class, "inner").innermost());
+            rig.get(CraneShed.class);
+            assertEquals(0, rig.calls(TideGauge.class).size());
+            one.levelNow();
+            assertEquals(1, rig.calls(TideGauge.class).size());
+        }
+        Yard yard =
+                Yard.of(
+                        """
+                        interface Gauge {} class Sonar implements Gauge {}
+                        record Levelled(Gauge inner) implements Gauge {}
+                        record Desk(Gauge gauge) {} record Crane(Gauge gauge) {}
+                        """,
+                        """
+                        entry: [Desk, Crane]
+                        areas: { quay: { members: [Crane] } }
+                        profiles:
+                          t:
+                            bindings: { Gauge: Sonar }
+                            within: { quay: { bindings: { Gauge: Sonar }, decorators: { Gauge: [Levelled] } } }
+                        """);
+        try (Rig rig = yard.rig(yard.plan("t").swap("Gauge", mock()))) {
+            Held ofCrane = rig.received(yard.type("Crane"), "gauge");
+            assertEquals("Levelled", ofCrane.outermost().getClass().getSimpleName());
+            assertNotSame(rig.get(yard.type("Gauge")), ofCrane.innermost());
+        }
+    }
+
+    @Test
     void a_keyed_swap_reaches_collections_aliases_and_deferred_needs_in_their_layers() {
         WeatherFeed hail = () -> "hail";
         try (Rig rig = Rigs.build(PORT.plan("dock-test").swap(WeatherFeed.class, "coast", hail))) {
