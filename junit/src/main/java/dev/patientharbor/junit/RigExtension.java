@@ -75,6 +75,9 @@ final class RigExtension implements BeforeEachCallback, AfterEachCallback, Param
     @Override
     public boolean supportsParameter(ParameterContext parameter, ExtensionContext context) {
         Optional<Rig> rig = rig(context);
+        if (rig.isEmpty()) {
+            Early.refuse(parameter, context);
+        }
         if (rig.isEmpty() || isLeftToItsRun(context)) {
             return false;
         }

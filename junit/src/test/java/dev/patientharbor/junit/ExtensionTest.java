@@ -271,7 +271,14 @@ class ExtensionTest {
         @FromRig Rig field;
 
         @Test
-        void alone(Rig rig) {
+        void alone(
+                Rig rig,
+                Supplier<BerthLedger> later,
+                Optional<TideGauge> maybe,
+                List<TicketMaker> all) {
+            assertSame(rig.get(BerthLedger.class), later.get());
+            assertSame(rig.get(TideGauge.class), maybe.orElseThrow());
+            assertEquals(rig.all(TicketMaker.class), all);
             seen(rig, "alone");
         }
 

@@ -52,6 +52,15 @@ class WrongMarksTest {
         void nothing() {}
     }
 
+    @Harbor(ExtensionTest.PORT)
+    @UnderProfile("dock-test")
+    static class TooEarly {
+        TooEarly(PilotRota rota) {}
+
+        @Test
+        void nothing() {}
+    }
+
     @UnderProfile("dock-test")
     static class Nowhere {
         @Test
@@ -93,6 +102,7 @@ class WrongMarksTest {
                         SwapsForAll.class,
                                 "@UnderProfile asks for one rig for all: take oneRig out",
                         UnknownKey.class, "its keys are coast, estuary, offshore",
+                        TooEarly.class, "or as a field marked with @FromRig.",
                         Nowhere.class, "say which one by @Harbor(\"FILE\")",
                         NotMade.class, "must have a constructor without parameters",
                         NobodyUsesIt.class,

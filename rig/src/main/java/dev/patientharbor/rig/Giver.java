@@ -13,6 +13,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Supplier;
 
@@ -24,6 +25,9 @@ import java.util.function.Supplier;
  * consumers lead to can be had, and all that the profile binds.
  */
 public abstract sealed class Giver permits Rig, Scope {
+
+    /** What is asked for by a type may be in one of these, though no need of the plan is. */
+    private static final Set<Type> CARRIERS = Set.of(Optional.class, Supplier.class);
 
     private final Live live;
 
@@ -106,11 +110,15 @@ public abstract sealed class Giver permits Rig, Scope {
         return get(slot(type, key));
     }
 
-    /** Whether there is something for a type. */
+    /** Whether there is something for a type, or for what it carries. */
     public boolean knows(Type type, Optional<String> key) {
-        return find(slot(type, key))
-                .filter(one -> !(one.end() instanceof MissingStation))
-                .isPresent();
+        Optional<Station> exact = find(slot(type, key));
+        if (exact.isEmpty()
+                && type instanceof ParameterizedType carrier
+                && CARRIERS.contains(carrier.getRawType())) {
+            return knows(carrier.getActualTypeArguments()[0], key);
+        }
+        return exact.filter(one -> !(one.end() instanceof MissingStation)).isPresent();
     }
 
     /** The object in the slot of a type, and what is in it. */
