@@ -4,6 +4,7 @@ import static dev.patientharbor.profiles.Supplies.mock;
 import static dev.patientharbor.profiles.Supplies.real;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.mockito.ArgumentMatchers.anyString;
+import static org.mockito.Mockito.clearInvocations;
 import static org.mockito.Mockito.mockingDetails;
 import static org.mockito.Mockito.never;
 import static org.mockito.Mockito.verify;
@@ -100,6 +101,10 @@ class MockitoMocksTest {
             assertEquals(0, tower.buoy().depth());
             assertEquals(true, mockingDetails(tower.buoy()).isMock());
             assertEquals(2, rig.calls(Lamp.class).size());
+            clearInvocations(tower.lamp());
+            assertEquals(0, rig.calls(Lamp.class).size(), "what Mockito forgets is forgotten");
+            tower.lamp().colour();
+            assertEquals("[colour()]", rig.calls(Lamp.class).toString());
         }
     }
 }

@@ -64,9 +64,14 @@ final class Live {
         return seldom().calls();
     }
 
-    /** What makes stand-ins for a part, whose calls are kept here. */
-    StandIns standIns(Part.Made part) {
-        CallRecord record = calls().within(part.seat().within().orElse(""));
+    /**
+     * What makes stand-ins for a part, whose calls are kept here.
+     *
+     * @param layer how many layers are outside
+     */
+    StandIns standIns(Part.Made part, int layer) {
+        String level = part.seat().within().orElse("");
+        CallRecord record = calls().at(new CallRecord.Place(level, layer));
         return new StandIns(record, stations::values, stations::makers);
     }
 

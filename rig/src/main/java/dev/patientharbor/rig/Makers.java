@@ -83,7 +83,7 @@ final class Makers {
 
     private LayerMaker layer(Part.Made made, int place, Class<?> contract) {
         if (made.layers().get(place) instanceof Layer.OfOurs ours) {
-            return new OurLayer(ours.builtIn(), contract, made, target(made, place + 1));
+            return new OurLayer(ours.builtIn(), contract, made, place, target(made, place + 1));
         }
         Layer.OfClass ofClass = (Layer.OfClass) made.layers().get(place);
         ConstructedMaker maker =

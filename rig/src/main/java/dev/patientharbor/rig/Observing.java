@@ -22,14 +22,16 @@ import java.util.Set;
 /** Puts what a rig saw beside what its plan says. */
 final class Observing {
 
+    private static final int NOBODY = -1;
+
     private final Live live;
     private final Map<Seat, Answer> planned = new HashMap<>();
 
     /** Who receives something in a slot, decorators included, by the text of the slot. */
     private final Map<String, Set<String>> receivers = new HashMap<>();
 
-    /** The calls that were seen, by the text of the slot and the level. */
-    private final Map<List<String>, List<Call>> calls = new HashMap<>();
+    /** The calls that were seen, by the text of the slot and where they were. */
+    private final Map<List<Object>, List<Call>> calls = new HashMap<>();
 
     Observing(Live live) {
         this.live = live;
@@ -37,8 +39,7 @@ final class Observing {
             add(row.answer(), row.consumer());
         }
         for (CallRecord.Entered one : live.calls().all()) {
-            calls.computeIfAbsent(
-                            List.of(one.call().slot(), one.within()), place -> new ArrayList<>())
+            calls.computeIfAbsent(List.of(one.call().slot(), one.place()), it -> new ArrayList<>())
                     .add(one.call());
         }
     }
@@ -78,8 +79,9 @@ final class Observing {
 
     private Usage.Line line(Part.Made made, int count) {
         String slot = Words.slot(made.slot());
-        List<Call> seen =
-                calls.getOrDefault(List.of(slot, made.seat().within().orElse("")), List.of());
+        int watch = outermostWatch(made);
+        CallRecord.Place place = new CallRecord.Place(made.seat().within().orElse(""), watch);
+        List<Call> seen = calls.getOrDefault(List.of(slot, place), List.of());
         Set<String> known = receivers.getOrDefault(slot, Set.of());
         List<String> strangers =
                 seen.stream()
@@ -94,15 +96,8 @@ final class Observing {
                         .map(answer -> new Received(answer).received())
                         .orElse(""),
                 count,
-                count > 0 && isWatched(made) ? Optional.of(number(seen)) : Optional.empty(),
+                count > 0 && watch != NOBODY ? Optional.of(seen.size()) : Optional.empty(),
                 strangers);
-    }
-
-    /** How many calls it was, where a spy outside and a stub inside saw the same ones. */
-    private static int number(List<Call> seen) {
-        Map<String, Integer> byTarget = new HashMap<>();
-        seen.forEach(call -> byTarget.merge(call.target(), 1, Integer::sum));
-        return byTarget.values().stream().mapToInt(it -> it).max().orElse(0);
     }
 
     /** Whether it is one of these classes, or a class within one. */
@@ -114,13 +109,18 @@ final class Observing {
         return known.contains(at);
     }
 
-    private static boolean isWatched(Part.Made made) {
-        return made.making() instanceof Making.Mocked
-                || made.making() instanceof Making.Answering
-                || made.layers().stream()
-                        .anyMatch(
-                                layer ->
-                                        layer instanceof Layer.OfOurs ours
-                                                && ours.builtIn() instanceof BuiltIn.Spy);
+    /**
+     * The outermost layer that sees calls, counted from outside; what is inside sees them again.
+     */
+    private static int outermostWatch(Part.Made made) {
+        for (int i = 0; i < made.layers().size(); i++) {
+            if (made.layers().get(i) instanceof Layer.OfOurs ours
+                    && ours.builtIn() instanceof BuiltIn.Spy) {
+                return i;
+            }
+        }
+        boolean sees =
+                made.making() instanceof Making.Mocked || made.making() instanceof Making.Answering;
+        return sees ? made.layers().size() : NOBODY;
     }
 }

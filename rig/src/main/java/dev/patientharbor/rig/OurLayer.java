@@ -10,16 +10,19 @@ final class OurLayer implements LayerMaker {
     private final BuiltIn builtIn;
     private final Class<?> contract;
     private final Part.Made around;
+    private final int layer;
     private final String target;
 
     /**
      * @param around the part whose object it stands around
+     * @param layer its number among the layers, outermost first
      * @param target what it stands around, as people call it
      */
-    OurLayer(BuiltIn builtIn, Class<?> contract, Part.Made around, String target) {
+    OurLayer(BuiltIn builtIn, Class<?> contract, Part.Made around, int layer, String target) {
         this.builtIn = builtIn;
         this.contract = contract;
         this.around = around;
+        this.layer = layer;
         this.target = target;
     }
 
@@ -29,7 +32,7 @@ final class OurLayer implements LayerMaker {
             @Override
             public Object make(Surroundings at) {
                 return at.live()
-                        .standIns(around)
+                        .standIns(around, layer)
                         .around(builtIn, contract, Words.slot(around.slot()), target, inner);
             }
 

@@ -20,11 +20,13 @@ final class SuppliedMaker implements Maker {
         Making making = made.making();
         String slot = Words.slot(made.slot());
         if (making instanceof Making.Mocked mocked) {
-            return at.live().standIns(made).mock(contract(mocked.contract()), slot);
+            return at.live()
+                    .standIns(made, made.layers().size())
+                    .mock(contract(mocked.contract()), slot);
         }
         if (making instanceof Making.Answering stub) {
             return at.live()
-                    .standIns(made)
+                    .standIns(made, made.layers().size())
                     .answering(
                             contract(stub.contract()),
                             stub.contract(),

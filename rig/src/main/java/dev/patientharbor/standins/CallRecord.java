@@ -17,45 +17,49 @@ public final class CallRecord implements CallLog {
 
     private final List<Entered> entered;
     private final ThreadLocal<Integer> depth;
-    private final String place;
+    private final Place place;
+
+    /**
+     * Where a call was seen.
+     *
+     * @param level the area or consumer within which it is; blank for the whole profile
+     * @param layer how many layers are outside of whoever saw it
+     */
+    public record Place(String level, int layer) {}
 
     /** A new record, of calls at no place in particular. */
     public CallRecord() {
-        this(new ArrayList<>(), ThreadLocal.withInitial(() -> 0), "");
+        this(new ArrayList<>(), ThreadLocal.withInitial(() -> 0), new Place("", 0));
     }
 
-    private CallRecord(List<Entered> entered, ThreadLocal<Integer> depth, String place) {
+    private CallRecord(List<Entered> entered, ThreadLocal<Integer> depth, Place place) {
         this.entered = entered;
         this.depth = depth;
         this.place = place;
     }
 
-    /**
-     * The same record for those who are called at one place.
-     *
-     * @param level the area or consumer within which it is; blank for the whole profile
-     */
-    public CallRecord within(String level) {
-        return new CallRecord(entered, depth, level);
+    /** The same record for whoever sees calls at one place. */
+    public CallRecord at(Place where) {
+        return new CallRecord(entered, depth, where);
     }
 
     /** One call, from its start on. */
     public static final class Entered {
         private final Call start;
-        private final String place;
+        private final Place place;
         private final int depth;
         private Call end;
         private Object token;
         private Supplier<? extends Collection<?>> known;
 
-        private Entered(Call start, String place, int depth) {
+        private Entered(Call start, Place place, int depth) {
             this.start = start;
             this.place = place;
             this.depth = depth;
         }
 
-        /** The area or consumer within which it was called; blank for the whole profile. */
-        public String within() {
+        /** Where it was seen. */
+        public Place place() {
             return place;
         }
 

@@ -184,6 +184,40 @@ class BuildingTest {
     }
 
     @Test
+    void whatever_makes_an_object_may_be_given_something_else_and_it_is_closed_with_the_rig() {
+        Yard yard =
+                Yard.of(
+                        """
+                        import jakarta.inject.*;
+                        public class Log { public static final StringBuilder TEXT = new StringBuilder(); }
+                        interface Clock {} record Sun() implements Clock {} record Moon() implements Clock {}
+                        class Bell implements AutoCloseable {
+                            @Inject Clock clock; private Clock other;
+                            @Inject void other(Clock night) { other = night; }
+                            public void close() { Log.TEXT.append(" -").append(this); }
+                            public String toString() { return clock + "/" + other; } }
+                        record Hour(Clock clock, int hour) {}
+                        class Makers { static Hour hour(Clock sky) { return new Hour(sky, 1); } }
+                        """,
+                        """
+                        entry: [Bell]
+                        profiles:
+                          t: { bindings: { Clock: Sun, Bell: Bell, Hour: { factory: "Makers#hour" }, Moon: Moon } }
+                        """);
+        try (Rig rig = yard.rig("t")) {
+            Object moon = rig.get(yard.type("Moon"));
+            Class<?> bell = yard.type("Bell");
+            assertEquals("Moon[]/Sun[]", rig.fresh(bell, Map.of("clock", moon)).toString());
+            assertEquals("Sun[]/Moon[]", rig.fresh(bell, Map.of("night", moon)).toString());
+            assertEquals(
+                    "Hour[clock=Moon[], hour=1]",
+                    rig.fresh(yard.type("Hour"), Map.of("sky", moon)).toString());
+            assertEquals("Sun[]/Sun[]", rig.get(bell).toString());
+        }
+        assertEquals("-Sun[]/Sun[] -Sun[]/Moon[] -Moon[]/Sun[]", yard.log());
+    }
+
+    @Test
     void a_fresh_object_is_one_for_each_need_and_each_is_the_one_that_its_holder_holds() {
         try (Rig rig = PORT.rig("counted")) {
             Object watch = rig.get(PORT.type("Watch"));

@@ -1,9 +1,20 @@
 package dev.patientharbor.rig;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertSame;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.lang.reflect.Field;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.IdentityHashMap;
+import java.util.List;
+import java.util.Set;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
@@ -144,5 +155,55 @@ class OftenBuiltTest {
             return YARD.log() + " " + failure.getMessage();
         }
         return YARD.log();
+    }
+
+    @Test
+    @Timeout(60)
+    void threads_that_build_while_the_code_is_written_have_each_a_whole_rig_of_their_own()
+            throws Exception {
+        Yard fleet =
+                Yard.of(
+                        """
+                        import java.util.function.Supplier;
+                        public class Fleet {
+                            public interface Crew {}
+                            public static class Mate implements Crew { public final Ship ship; public Mate(Ship ship) { this.ship = ship; } }
+                            public static class Ship { public Ship(Hull hull, Supplier<Crew> crew) {} }
+                            public static class Hull { public Hull(Keel keel) {} }
+                            public static class Keel {}
+                            public static class Convoy {
+                                public final Ship ship; public final Supplier<Crew> crew;
+                                public Convoy(Ship ship, Hull hull, Supplier<Crew> crew) { this.ship = ship; this.crew = crew; }
+                                public boolean isWhole() { return ((Mate) crew.get()).ship == ship && crew.get() == crew.get(); }
+                            }
+                        }
+                        """,
+                        """
+                        entry: [Fleet.Convoy]
+                        profiles: { t: { bindings: { Fleet.Crew: Fleet.Mate } } }
+                        """);
+        Class<?> convoy = fleet.type("Fleet$Convoy");
+        ExecutorService pool = Executors.newFixedThreadPool(16);
+        List<Future<Object>> all = new ArrayList<>();
+        for (int i = 0; i < 4 * OFTEN; i++) {
+            all.add(
+                    pool.submit(
+                            () -> {
+                                try (Rig rig = fleet.rig("t")) {
+                                    Object made = rig.get(convoy);
+                                    assertSame(made, rig.get(convoy));
+                                    assertSame(made, rig.get(convoy));
+                                    assertEquals(true, Yard.call(made, "isWhole"));
+                                    assertEquals(5, rig.created().size());
+                                    return made;
+                                }
+                            }));
+        }
+        Set<Object> distinct = Collections.newSetFromMap(new IdentityHashMap<>());
+        for (Future<Object> one : all) {
+            distinct.add(one.get());
+        }
+        pool.shutdown();
+        assertEquals(4 * OFTEN, distinct.size());
     }
 }

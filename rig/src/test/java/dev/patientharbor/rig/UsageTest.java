@@ -78,4 +78,44 @@ class UsageTest {
                             .collect(Collectors.joining(", ")));
         }
     }
+
+    @Test
+    void what_lives_in_a_scope_is_counted_for_each_and_what_spies_and_stubs_both_see_once() {
+        Yard yard =
+                Yard.of(
+                        """
+                        import java.util.function.Supplier;
+                        interface Gauge { int level(); }
+                        class Watch { Watch(Gauge gauge) { this.gauge = gauge; } final Gauge gauge;
+                            public int look() { return gauge.level(); } }
+                        record Tower(Supplier<Watch> watch) {
+                            public int look() { return watch.get().look(); } }
+                        """,
+                        """
+                        entry: [Tower]
+                        profiles:
+                          t:
+                            bindings:
+                              Watch: { class: Watch, lifetime: scoped }
+                              Gauge: { stub: { level: 4 } }
+                            decorators: { Gauge: [spy] }
+                        """);
+        try (Rig rig = yard.rig("t")) {
+            for (int turn = 0; turn < 3; turn++) {
+                try (Scope scope = rig.openScope()) {
+                    assertEquals(4, Yard.call(rig.get(yard.type("Tower")), "look"));
+                    assertEquals(4, Yard.call(scope.get(yard.type("Tower")), "look"));
+                }
+            }
+            assertEquals(
+                    """
+                    t: 3 of 3 were made
+                      Tower              made
+                      Gauge  spy → stub  made, 6 calls
+                      Watch  real Watch  made 3 times\
+                    """,
+                    rig.usage().toString());
+            assertEquals(12, rig.calls(yard.type("Gauge")).size(), "the spy's and the stub's");
+        }
+    }
 }
