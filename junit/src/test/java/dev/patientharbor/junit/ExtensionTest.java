@@ -15,9 +15,7 @@ import gullwing.crane.CraneShed;
 import gullwing.port.BerthLedger;
 import gullwing.port.ManifestReader;
 import gullwing.port.PilotRota;
-import gullwing.port.PortClock;
 import gullwing.port.Ship;
-import gullwing.port.TicketMaker;
 import gullwing.port.TideGauge;
 import gullwing.port.WeatherFeed;
 import gullwing.quay.ArrivalDesk;
@@ -28,7 +26,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeSet;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.function.Supplier;
@@ -41,10 +38,8 @@ import org.junit.jupiter.api.TestInstance;
 import org.junit.jupiter.api.TestInstance.Lifecycle;
 import org.junit.jupiter.api.parallel.Execution;
 import org.junit.jupiter.api.parallel.ExecutionMode;
-import org.junit.platform.engine.TestExecutionResult;
 import org.junit.platform.testkit.engine.EngineExecutionResults;
 import org.junit.platform.testkit.engine.EngineTestKit;
-import org.junit.platform.testkit.engine.Event;
 
 /** The extension, as tests that are written with it see it. */
 class ExtensionTest {
@@ -54,7 +49,7 @@ class ExtensionTest {
     /** What the sample tests saw. */
     private static final Set<Rig> RIGS = ConcurrentHashMap.newKeySet();
 
-    private static final ConcurrentLinkedQueue<String> SEEN = new ConcurrentLinkedQueue<>();
+    static final ConcurrentLinkedQueue<String> SEEN = new ConcurrentLinkedQueue<>();
 
     static EngineExecutionResults run(Class<?>... samples) {
         RIGS.clear();
@@ -236,168 +231,6 @@ class ExtensionTest {
         run(Together.class).testEvents().assertStatistics(it -> it.failed(0).succeeded(2));
         assertEquals(1, RIGS.size());
         assertTrue(closed(RIGS.iterator().next()));
-    }
-
-    @Harbor(PORT)
-    static class Each {
-        @FromRig BerthLedger ledger;
-
-        @EachProfile
-        void under_each(ArrivalDesk desk, Rig rig) {
-            SEEN.add(rig.profile() + " " + ledger.getClass().getSimpleName());
-            assertNotSame(null, desk);
-        }
-
-        @EachProfile({"winter", "live"})
-        void under_some(Rig rig) {
-            SEEN.add("some " + rig.profile());
-        }
-
-        @EachImplementation(WeatherFeed.class)
-        void keeps_the_same_behaviour(WeatherFeed feed) {
-            SEEN.add("feed " + feed.getClass().getSimpleName());
-            assertFalse(feed.outlook().isEmpty());
-        }
-
-        @EachImplementation(PilotRota.class)
-        void of_a_contract_with_one_that_nobody_uses(PilotRota rota) {
-            assertFalse(rota.onDuty().isEmpty());
-        }
-    }
-
-    @Harbor(PORT)
-    @UnderProfile("dock-test")
-    static class Mixed {
-        @FromRig Rig field;
-
-        @Test
-        void alone(
-                Rig rig,
-                Supplier<BerthLedger> later,
-                Optional<TideGauge> maybe,
-                List<TicketMaker> all) {
-            assertSame(rig.get(BerthLedger.class), later.get());
-            assertSame(rig.get(TideGauge.class), maybe.orElseThrow());
-            assertEquals(rig.all(TicketMaker.class), all);
-            seen(rig, "alone");
-        }
-
-        @EachProfile({"winter", "live"})
-        void under_each(Rig rig) {
-            seen(rig, "each");
-        }
-
-        @EachImplementation(value = BerthLedger.class, profiles = "live")
-        void for_each(BerthLedger ledger, Rig rig) {
-            seen(rig, ledger.getClass().getSimpleName());
-        }
-
-        private void seen(Rig rig, String test) {
-            assertSame(field, rig);
-            SEEN.add(test + " " + rig.profile());
-        }
-    }
-
-    @Test
-    void a_class_under_one_profile_may_have_tests_that_run_under_others() {
-        run(Mixed.class).testEvents().assertStatistics(it -> it.started(4).failed(0));
-        assertEquals(
-                Set.of("alone dock-test", "each winter", "each live", "DiskBerthLedger live"),
-                Set.copyOf(SEEN));
-    }
-
-    @Harbor(PORT)
-    static class Every implements EveryImplementationTested {
-        @Override
-        public Set<Class<?>> leftOut() {
-            return Set.of(BerthLedger.class, ManifestReader.class, TicketMaker.class);
-        }
-    }
-
-    @Harbor(PORT)
-    static class AtTheDock {
-        @EachImplementation(value = TideGauge.class, profiles = "dock-test")
-        void reaches_those_of_one_profile(TideGauge gauge) {}
-    }
-
-    @Harbor("../examples/storm.harbor.yaml")
-    static class InAStorm {
-        @EachImplementation(PortClock.class)
-        void is_about_other_profiles(PortClock clock) {}
-    }
-
-    @Test
-    void each_contract_whose_implementations_no_test_reaches_fails_and_names_them() {
-        Map<String, String> told =
-                run(Every.class).testEvents().finished().stream()
-                        .collect(
-                                Collectors.toMap(
-                                        event -> event.getTestDescriptor().getDisplayName(),
-                                        ExtensionTest::failure));
-        assertEquals(
-                Set.of("PortClock", "RadioNotice", "TideGauge", "WeatherFeed"),
-                told.keySet().stream()
-                        .map(name -> name.replace("gullwing.port.", ""))
-                        .collect(Collectors.toSet()));
-        assertEquals("", told.get("gullwing.port.WeatherFeed"), "a test above reaches all");
-        assertEquals(
-                """
-                no test reaches these implementations of gullwing.port.TideGauge:
-                  real SonarTideGauge, as in live
-                Mark a test of that contract with @EachImplementation(TideGauge.class), or name it in leftOut().\
-                """,
-                told.get("gullwing.port.TideGauge"));
-        assertTrue(
-                told.get("gullwing.port.PortClock")
-                        .contains(
-                                "stub StoppedClock, as in dock-test\n"
-                                        + "  factory Clocks#wall, as in rehearsal"),
-                told.toString());
-    }
-
-    private static String failure(Event finished) {
-        return finished.getPayload(TestExecutionResult.class)
-                .flatMap(TestExecutionResult::getThrowable)
-                .map(Throwable::getMessage)
-                .orElse("");
-    }
-
-    @Test
-    void one_test_runs_under_each_profile_and_for_each_implementation_in_use() {
-        EngineExecutionResults results = run(Each.class);
-        results.testEvents().assertStatistics(it -> it.failed(0));
-        assertEquals(
-                new TreeSet<>(
-                        List.of(
-                                "dock-test MemoryBerthLedger",
-                                "winter MemoryBerthLedger",
-                                "rehearsal DiskBerthLedger",
-                                "live DiskBerthLedger",
-                                "some winter",
-                                "some live",
-                                "feed CoastFeed",
-                                "feed EstuaryFeed",
-                                "feed OffshoreFeed",
-                                "feed CalmFeed")),
-                new TreeSet<>(SEEN));
-        List<String> names =
-                results.testEvents().started().stream()
-                        .map(event -> event.getTestDescriptor().getDisplayName())
-                        .toList();
-        assertTrue(
-                names.containsAll(List.of("under live", "stub CalmFeed, as in rehearsal")),
-                names.toString());
-        String entries =
-                results.allEvents().reportingEntryPublished().stream()
-                        .map(Event::getPayload)
-                        .map(Object::toString)
-                        .collect(Collectors.joining());
-        assertTrue(
-                entries.contains(
-                        "gullwing.trial.PaperPilotRota, gullwing.wreck.CargoRota,"
-                                + " gullwing.wreck.TwoWayRota: no profile uses what implements"
-                                + " PilotRota"),
-                entries);
     }
 
     @Harbor(PORT)
