@@ -1,7 +1,6 @@
 package dev.patientharbor.junit;
 
 import dev.patientharbor.profiles.ProfileSet;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -44,9 +43,11 @@ public interface EveryImplementationTested {
 
     private static void requireAll(
             String contract, Map<String, InUse.One> used, Set<String> tested) {
-        List<String> missing = new ArrayList<>();
-        used.forEach((name, one) -> missing.add(tested.contains(name) ? "" : one.words()));
-        missing.removeIf(String::isEmpty);
+        List<String> missing =
+                used.values().stream()
+                        .filter(one -> !tested.contains(one.name()))
+                        .map(InUse.One::words)
+                        .toList();
         if (!missing.isEmpty()) {
             String shortName = contract.substring(contract.lastIndexOf('.') + 1);
             Assertions.fail(
