@@ -4,6 +4,7 @@ import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.TypeRef.ArrayType;
 import dev.patientharbor.model.TypeRef.ClassType;
 import dev.patientharbor.model.TypeRef.Primitive;
+import java.lang.invoke.MethodType;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -78,6 +79,11 @@ public final class Classes {
             return ofDescriptor(code(primitive));
         }
         return type instanceof ClassType named ? load(named.name()) : Object.class;
+    }
+
+    /** The class itself, or that of the objects in which a primitive type is boxed. */
+    public static Class<?> boxed(Class<?> type) {
+        return type.isPrimitive() ? MethodType.methodType(type).wrap().returnType() : type;
     }
 
     private static String code(Primitive primitive) {

@@ -32,13 +32,13 @@ final class Asked {
      * @param wrapped what a decorator wraps; null for what is none
      */
     Object get(Surroundings at, String who, Type type, Object wrapped) {
-        if (argument instanceof Argument.FromPart from) {
-            Station known = station;
-            if (known == null) {
-                // Two threads may both look it up, and find the same.
-                known = stations.at(from.part());
-                station = known;
-            }
+        Station known = station;
+        if (known == null && argument instanceof Argument.FromPart from) {
+            // Two threads may both look it up, and find the same.
+            known = stations.at(from.part());
+            station = known;
+        }
+        if (known != null) {
             try {
                 return known.get(at);
             } catch (RigException below) {

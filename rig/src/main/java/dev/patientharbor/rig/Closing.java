@@ -16,22 +16,14 @@ final class Closing {
 
     private final EndMarks marks;
 
-    /** Null until there is something. */
-    private volatile List<Object> inOrder;
+    private final List<Object> inOrder = new ArrayList<>();
 
     Closing(EndMarks marks) {
         this.marks = marks;
     }
 
-    void add(Object object) {
-        if (object instanceof AutoCloseable || !marks.of(object.getClass()).isEmpty()) {
-            synchronized (this) {
-                if (inOrder == null) {
-                    inOrder = new ArrayList<>();
-                }
-                inOrder.add(object);
-            }
-        }
+    synchronized void add(Object object) {
+        inOrder.add(object);
     }
 
     /**
@@ -40,9 +32,6 @@ final class Closing {
      * @throws RigException if something failed, with all failures
      */
     void close(String profile) {
-        if (inOrder == null) {
-            return;
-        }
         List<Object> all;
         synchronized (this) {
             all = new ArrayList<>(inOrder);

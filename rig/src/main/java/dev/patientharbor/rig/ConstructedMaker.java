@@ -16,7 +16,7 @@ final class ConstructedMaker implements Maker {
 
     private final Making.Constructed making;
     private final Asked[] arguments;
-    private final Filler[] fillers;
+    private final List<Filler> fillers;
     private final Stations stations;
     private final boolean stays;
     private volatile Ready ready;
@@ -36,11 +36,16 @@ final class ConstructedMaker implements Maker {
         this.making = making;
         this.arguments = arguments;
         stations = makers.stations();
-        fillers = new Filler[making.sites().size()];
-        for (int i = 0; i < fillers.length; i++) {
-            Site site = making.sites().get(i);
-            fillers[i] = new Filler(site, makers.arguments(site.arguments()), stations);
+        fillers = making.sites().isEmpty() ? List.of() : fillers(making, makers);
+    }
+
+    private static List<Filler> fillers(Making.Constructed making, Makers makers) {
+        List<Filler> fillers = new ArrayList<>();
+        for (Site site : making.sites()) {
+            Asked[] arguments = makers.arguments(site.arguments());
+            fillers.add(new Filler(site, arguments, makers.stations()));
         }
+        return fillers;
     }
 
     @Override
@@ -117,20 +122,25 @@ final class ConstructedMaker implements Maker {
     private Ready ready() throws NoSuchMethodException {
         Ready now = ready;
         if (now == null) {
-            Constructor<?> constructor =
-                    stations.classes()
-                            .load(making.className())
-                            .getDeclaredConstructor(
-                                    stations.classes().parameters(making.descriptor()));
+            Constructor<?> constructor = constructor();
             now =
                     new Ready(
                             Members.open(constructor),
                             types(constructor),
                             holdsFresh(),
-                            closes(constructor.getDeclaringClass()));
+                            stations.endMarks().ends(constructor.getDeclaringClass()));
             ready = now;
         }
         return now;
+    }
+
+    /** The constructor; no types are looked up for the only one of a class. */
+    private Constructor<?> constructor() throws NoSuchMethodException {
+        Class<?> type = stations.classes().load(making.className());
+        Constructor<?>[] all = type.getDeclaredConstructors();
+        return all.length == 1 && all[0].getParameterCount() == arguments.length
+                ? all[0]
+                : type.getDeclaredConstructor(stations.classes().parameters(making.descriptor()));
     }
 
     /** The generic types, unless the class file does not tell them of every parameter. */
@@ -162,11 +172,6 @@ final class ConstructedMaker implements Maker {
         return asked().stream().flatMap(one -> one.station().stream()).toList();
     }
 
-    private boolean closes(Class<?> type) {
-        return AutoCloseable.class.isAssignableFrom(type)
-                || !stations.endMarks().of(type).isEmpty();
-    }
-
     @Override
     public boolean owns() {
         Ready known = ready;
@@ -187,7 +192,7 @@ final class ConstructedMaker implements Maker {
         }
         return known != null
                         && !known.remembers()
-                        && fillers.length == 0
+                        && fillers.isEmpty()
                         && given.size() == arguments.length
                 ? Optional.of(new Step(number, known.constructor(), given))
                 : Optional.empty();

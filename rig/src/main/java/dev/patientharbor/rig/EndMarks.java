@@ -29,6 +29,11 @@ final class EndMarks {
         }
     }
 
+    /** Whether objects of a class must be closed. */
+    boolean ends(Class<?> type) {
+        return AutoCloseable.class.isAssignableFrom(type) || !of(type).isEmpty();
+    }
+
     List<Method> of(Class<?> type) {
         return marks.isEmpty() ? List.of() : known.computeIfAbsent(type, this::marked);
     }

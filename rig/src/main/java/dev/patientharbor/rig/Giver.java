@@ -14,7 +14,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Supplier;
 
 /**
@@ -38,8 +37,8 @@ public abstract sealed class Giver permits Rig, Scope {
     /** Where objects are asked for now. */
     abstract Surroundings at();
 
-    /** What may be handed out again, without looking where and when it is asked for. */
-    abstract ConcurrentHashMap<Class<?>, Object> handedOut();
+    /** What may be handed out again, without looking where and when it is asked for, or null. */
+    abstract Object again(Class<?> asked);
 
     Live live() {
         return live;
@@ -54,7 +53,7 @@ public abstract sealed class Giver permits Rig, Scope {
      * @throws IllegalStateException if it was closed
      */
     public <T> T get(Class<T> contract) {
-        Object again = handedOut().get(contract);
+        Object again = again(contract);
         if (again != null) {
             return contract.cast(again);
         }
@@ -67,7 +66,7 @@ public abstract sealed class Giver permits Rig, Scope {
         }
         Object object = known.get(here);
         if (known instanceof MadeStation made && made.isShared()) {
-            live.handedOut(contract, object);
+            live.whole().handedOut(contract, object);
         }
         return contract.cast(object);
     }

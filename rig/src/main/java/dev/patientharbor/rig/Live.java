@@ -3,35 +3,23 @@ package dev.patientharbor.rig;
 import dev.patientharbor.plan.Part;
 import dev.patientharbor.standins.CallRecord;
 import dev.patientharbor.standins.StandIns;
-import dev.patientharbor.straight.StraightCode;
 import java.util.Collections;
 import java.util.List;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.locks.ReentrantLock;
 
 /** What the objects of one rig have in common while they are made and used. */
 final class Live {
 
-    static final ConcurrentHashMap<Class<?>, Object> NOTHING = new ConcurrentHashMap<>();
-
     private final Stations stations;
     private final Surroundings whole;
     private final ReentrantLock lock = new ReentrantLock();
-    private final StraightCode straight;
     private int depth;
-
-    /** Replaced when the rig is closed. */
-    private volatile ConcurrentHashMap<Class<?>, Object> handedOut = NOTHING;
-
-    /** Whether something was handed out: most rigs of tests are asked once or twice. */
-    private boolean second;
 
     private volatile Seldom seldom;
 
     Live(Stations stations) {
         this.stations = stations;
-        straight = stations.often().oneMore();
-        whole = new Surroundings(this, false, stations.objects());
+        whole = new Surroundings(this, stations.often().oneMore());
     }
 
     Stations stations() {
@@ -75,11 +63,6 @@ final class Live {
         return new StandIns(record, stations::values, stations::makers);
     }
 
-    /** The code that was written for the plan, if it was. */
-    StraightCode straight() {
-        return straight;
-    }
-
     String profile() {
         return stations.profile();
     }
@@ -109,43 +92,6 @@ final class Live {
         int number = stations.number(part);
         int kept = whole.kept(number) == null ? 0 : 1;
         return kept + (seldom == null ? 0 : seldom.notKept().get(number));
-    }
-
-    /**
-     * The shared objects that were handed out, from the second on, by the class that was asked for.
-     */
-    ConcurrentHashMap<Class<?>, Object> handedOut() {
-        return handedOut;
-    }
-
-    /** Notes a shared object that was handed out. */
-    void handedOut(Class<?> asked, Object object) {
-        if (!second) {
-            second = true;
-            return;
-        }
-        lock.lock();
-        try {
-            if (!whole.isClosed()) {
-                if (handedOut == NOTHING) {
-                    handedOut = new ConcurrentHashMap<>();
-                }
-                handedOut.put(asked, object);
-            }
-        } finally {
-            lock.unlock();
-        }
-    }
-
-    /** Closes the rig; nothing is handed out any more. */
-    void close() {
-        lock.lock();
-        try {
-            handedOut = NOTHING;
-            whole.close();
-        } finally {
-            lock.unlock();
-        }
     }
 
     /** What is in an object that a rig or a scope keeps, from itself to its core. */

@@ -117,7 +117,7 @@ final class MadeStation extends Station {
             at.live().count(this);
         }
         if (core.owns()) {
-            at.closing().add(object);
+            at.closeAtTheEnd(object);
         }
         if (layers.isEmpty()) {
             return object;
@@ -129,7 +129,7 @@ final class MadeStation extends Station {
             Maker layer = layers.get(i).around(outermost);
             outermost = checked(part(at, layer), layer);
             if (layer.owns()) {
-                at.closing().add(outermost);
+                at.closeAtTheEnd(outermost);
             }
             chain.add(0, outermost);
         }

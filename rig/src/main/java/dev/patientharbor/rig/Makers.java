@@ -1,6 +1,7 @@
 package dev.patientharbor.rig;
 
 import dev.patientharbor.finding.Where;
+import dev.patientharbor.live.Classes;
 import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.plan.Argument;
 import dev.patientharbor.plan.Layer;
@@ -52,7 +53,7 @@ final class Makers {
     private Class<?> contract(Part.Made made) {
         return made.making() instanceof Making.NoObject
                 ? Object.class
-                : Boxes.boxed(stations.classes().erased(made.slot().contract()));
+                : Classes.boxed(stations.classes().erased(made.slot().contract()));
     }
 
     private Maker core(Part.Made made) {

@@ -7,12 +7,24 @@ import java.util.Optional;
 
 /**
  * What is remembered of the objects that a rig or a scope keeps, to show what is in them: their
- * layers, and what they were given that nobody else holds.
+ * layers, and what they were given that nobody else holds; and which must be closed.
  */
 final class Memory {
 
+    private final Closing closing;
     private Map<Object, List<Object>> layers = Map.of();
     private Map<Object, List<Object>> given = Map.of();
+
+    /**
+     * @param marks what must be closed, though it is no {@link AutoCloseable}
+     */
+    Memory(EndMarks marks) {
+        closing = new Closing(marks);
+    }
+
+    Closing closing() {
+        return closing;
+    }
 
     /** Remembers an object with what is in it, from itself to its core. */
     synchronized void layers(Object outermost, List<Object> fromOutside) {

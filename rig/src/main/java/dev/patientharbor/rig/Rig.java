@@ -16,7 +16,6 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.concurrent.ConcurrentHashMap;
 
 /**
  * The live objects of one plan. Nothing can be bound any more, and nothing of it is shared with
@@ -43,8 +42,8 @@ public final class Rig extends Giver implements AutoCloseable {
     }
 
     @Override
-    ConcurrentHashMap<Class<?>, Object> handedOut() {
-        return live().handedOut();
+    Object again(Class<?> asked) {
+        return live().whole().handedOut(asked);
     }
 
     /** The name of the profile, with what was swapped in it. */
@@ -198,11 +197,14 @@ public final class Rig extends Giver implements AutoCloseable {
      */
     @Override
     public void close() {
-        List<RuntimeException> failures = new ArrayList<>();
-        for (Scope scope : live().openScopes()) {
-            attempt(scope::close, failures);
+        List<Scope> scopes = live().openScopes();
+        if (scopes.isEmpty()) {
+            live().whole().close();
+            return;
         }
-        attempt(live()::close, failures);
+        List<RuntimeException> failures = new ArrayList<>();
+        scopes.forEach(scope -> attempt(scope::close, failures));
+        attempt(live().whole()::close, failures);
         if (!failures.isEmpty()) {
             failures.subList(1, failures.size()).forEach(failures.get(0)::addSuppressed);
             throw failures.get(0);

@@ -49,7 +49,7 @@ public final class Rigs {
             }
         } catch (RuntimeException | Error failure) {
             try {
-                live.close();
+                live.whole().close();
             } catch (RuntimeException more) {
                 failure.addSuppressed(more);
             }

@@ -1,7 +1,6 @@
 package dev.patientharbor.rig;
 
 import java.util.concurrent.Callable;
-import java.util.concurrent.ConcurrentHashMap;
 
 /**
  * A span of time in a rig, in which there is one object of all that lives in a scope. Shared
@@ -14,7 +13,7 @@ public final class Scope extends Giver implements AutoCloseable {
 
     Scope(Live live) {
         super(live);
-        surroundings = new Surroundings(live, true, live.stations().objects());
+        surroundings = new Surroundings(live);
         outer = live.scopes().current();
         live.scopes().opened(this);
     }
@@ -34,8 +33,8 @@ public final class Scope extends Giver implements AutoCloseable {
     }
 
     @Override
-    ConcurrentHashMap<Class<?>, Object> handedOut() {
-        return Live.NOTHING;
+    Object again(Class<?> asked) {
+        return null;
     }
 
     /**

@@ -68,6 +68,9 @@ final class Stations {
     /** Asks each kind for its station, so that no kind is loaded that the plan does not have. */
     private Station station(int number) {
         Part part = assembly.parts().get(number);
+        if (part instanceof Part.Made made) {
+            return core.station(made, numbers.of(number));
+        }
         if (part instanceof Part.Alias alias) {
             return AliasStation.of(alias, this);
         }
@@ -79,9 +82,6 @@ final class Stations {
         }
         if (part instanceof Part.Several several) {
             return SeveralStation.of(several, this);
-        }
-        if (part instanceof Part.Made made) {
-            return core.station(made, numbers.of(number));
         }
         return MissingStation.of(part, profile());
     }

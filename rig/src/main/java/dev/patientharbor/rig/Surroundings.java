@@ -1,6 +1,8 @@
 package dev.patientharbor.rig;
 
 import dev.patientharbor.straight.Bay;
+import dev.patientharbor.straight.StraightCode;
+import java.util.concurrent.ConcurrentHashMap;
 
 /**
  * A rig as a whole, or one scope of it: where the objects are kept of which it has one. May be used
@@ -8,17 +10,40 @@ import dev.patientharbor.straight.Bay;
  */
 final class Surroundings extends Bay {
 
+    private static final ConcurrentHashMap<Class<?>, Object> CLOSED = new ConcurrentHashMap<>();
+
     private final Live live;
     private final boolean isScope;
-    private final Closing closing;
-    private final Memory memory = new Memory();
-    private volatile boolean closed;
 
-    Surroundings(Live live, boolean isScope, int size) {
-        super(size);
+    /** Made when the first object is remembered. */
+    private volatile Memory memory;
+
+    /** Whether something was handed out: most rigs of tests are asked once or twice. */
+    private boolean second;
+
+    /**
+     * The shared objects that were handed out, from the second on, by the class that was asked for;
+     * null before, and an empty map once all is closed. One field for both, for each that any
+     * thread may read at any time makes a rig slower.
+     */
+    private volatile ConcurrentHashMap<Class<?>, Object> handedOut;
+
+    /**
+     * A rig as a whole.
+     *
+     * @param code what was written for its plan; null if nothing was
+     */
+    Surroundings(Live live, StraightCode code) {
+        super(live.stations().objects(), code);
         this.live = live;
-        this.isScope = isScope;
-        closing = new Closing(live.stations().endMarks());
+        isScope = false;
+    }
+
+    /** One scope of a rig. */
+    Surroundings(Live live) {
+        super(live.stations().objects(), null);
+        this.live = live;
+        isScope = true;
     }
 
     Live live() {
@@ -51,36 +76,42 @@ final class Surroundings extends Bay {
 
     /** The one object of a station: made now, unless another thread was faster. */
     Object make(MadeStation station) {
+        if (live.lock().isHeldByCurrentThread()) {
+            return makeNow(station);
+        }
         live.lock().lock();
         try {
-            int number = station.number();
-            Object known = kept(number);
+            Object known = kept(station.number());
             if (known != null) {
                 return known;
             }
             requireOpen();
-            begin(number);
-            live.deeper(station, this);
-            try {
-                Object straight = live.straight().make(number, this);
-                return straight != null ? straight : keep(number, station.make(this));
-            } finally {
-                giveUp(number);
-                live.higher();
-            }
+            return makeNow(station);
         } finally {
             live.lock().unlock();
         }
     }
 
+    private Object makeNow(MadeStation station) {
+        int number = station.number();
+        begin(number);
+        live.deeper(station, this);
+        try {
+            Object straight = straight(number);
+            return straight != null ? straight : keep(number, station.make(this));
+        } finally {
+            giveUp(number);
+            live.higher();
+        }
+    }
+
     @Override
-    public Object other(int number) {
+    protected Object other(int number) {
         return live.stations().numbered(number).get(this);
     }
 
     @Override
-    public RuntimeException failed(int number, int argument, Throwable thrown) {
-        giveUp(number);
+    protected RuntimeException failed(int number, int argument, Throwable thrown) {
         return made(number).failed(argument, thrown);
     }
 
@@ -97,35 +128,79 @@ final class Surroundings extends Bay {
         return (MadeStation) live.stations().numbered(number);
     }
 
+    /** What is remembered of its objects. */
     Memory memory() {
-        return memory;
+        Memory known = memory;
+        if (known == null) {
+            synchronized (this) {
+                known = memory == null ? new Memory(live.stations().endMarks()) : memory;
+                memory = known;
+            }
+        }
+        return known;
     }
 
-    Closing closing() {
-        return closing;
+    /** Closes an object with itself, if it can be closed. */
+    void closeAtTheEnd(Object object) {
+        if (live.stations().endMarks().ends(object.getClass())) {
+            memory().closing().add(object);
+        }
+    }
+
+    /** The shared object that was handed out for a class more than once, or null. */
+    Object handedOut(Class<?> asked) {
+        ConcurrentHashMap<Class<?>, Object> known = handedOut;
+        return known == null ? null : known.get(asked);
+    }
+
+    /** Notes a shared object that was handed out. */
+    void handedOut(Class<?> asked, Object object) {
+        if (!second) {
+            second = true;
+            return;
+        }
+        live.lock().lock();
+        try {
+            if (handedOut == null) {
+                handedOut = new ConcurrentHashMap<>();
+            }
+            if (!isClosed()) {
+                handedOut.put(asked, object);
+            }
+        } finally {
+            live.lock().unlock();
+        }
     }
 
     boolean isClosed() {
-        return closed;
+        return handedOut == CLOSED;
     }
 
     /**
      * @throws IllegalStateException if it is closed
      */
     void requireOpen() {
-        if (closed) {
+        if (isClosed()) {
             throw new IllegalStateException(
                     (isScope ? "this scope of " : "the rig of ") + live.profile() + " is closed");
         }
     }
 
-    /** Closes what was made in it, the last first; the second time nothing happens. */
+    /**
+     * Closes what was made in it, the last first; the second time nothing happens. Where nothing
+     * must be closed and nobody makes anything the lock is not taken: whoever takes it from now on
+     * sees that all is closed.
+     */
     void close() {
+        handedOut = CLOSED;
+        if (!live.lock().isLocked() && memory == null) {
+            return;
+        }
         live.lock().lock();
         try {
-            if (!closed) {
-                closed = true;
-                closing.close(live.profile());
+            handedOut = CLOSED;
+            if (memory != null) {
+                memory.closing().close(live.profile());
             }
         } finally {
             live.lock().unlock();

@@ -1,5 +1,6 @@
 package dev.patientharbor.rig;
 
+import dev.patientharbor.live.Classes;
 import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.TypeRef.ArrayType;
 import dev.patientharbor.model.TypeRef.ClassType;
@@ -31,7 +32,7 @@ final class Types {
         if (raw instanceof Class<?> plain
                 && (object == null
                         ? plain.isPrimitive()
-                        : !Boxes.boxed(plain).isInstance(object))) {
+                        : !Classes.boxed(plain).isInstance(object))) {
             throw new RigException(
                     passed.name()
                             + " of "

@@ -20,21 +20,12 @@ import org.objectweb.asm.Type;
  * calls its constructor and keeps it. In Java it would read
  *
  * <pre>
- * static Object BerthClerk_7(Bay bay) {
- *     int argument = 0;
- *     try {
- *         Object ledger = bay.kept(3);
- *         if (ledger == null) {
- *             bay.begin(3);
- *             ledger = DiskBerthLedger_3(bay);
- *         }
- *         argument = 1;
- *         Object clock = bay.other(4);
- *         argument = 2;
- *         return bay.keep(7, new BerthClerk((BerthLedger) ledger, (HarborClock) clock));
- *     } catch (Throwable thrown) {
- *         throw bay.failed(7, argument, thrown);
- *     }
+ * static Object BerthClerk_7(Bay bay, Object[] objects) throws Throwable {
+ *     Object ledger = objects[3];
+ *     ledger = ledger == null ? DiskBerthLedger_3(bay, objects) : bay.found(ledger, 3, 7, 0);
+ *     Object clock = bay.other(4, 7, 1);
+ *     Object clerk = new BerthClerk((BerthLedger) ledger, (HarborClock) clock);
+ *     return Bay.keep(objects, 7, clerk);
  * }
  * </pre>
  */
@@ -44,12 +35,14 @@ public final class StraightWriter {
     private static final String BAY = Type.getInternalName(Bay.class);
     private static final String OBJECT = "java/lang/Object";
     private static final String NAME = CODE + "OfPlan";
-    private static final String MAKES = "(L" + BAY + ";)L" + OBJECT + ";";
+    private static final String STARTS = "(Ljava/util/List;)V";
+    private static final String OBJECTS = "[L" + OBJECT + ";";
+    private static final String MAKES = "(L" + BAY + ";" + OBJECTS + ")L" + OBJECT + ";";
 
     /** The local variables of a method that makes an object. */
     private static final int IN_BAY = 0;
 
-    private static final int ARGUMENT = 1;
+    private static final int IN_OBJECTS = 1;
     private static final int FIRST_GIVEN = 2;
 
     private final Map<Integer, Step> steps = new HashMap<>();
@@ -80,7 +73,8 @@ public final class StraightWriter {
         try {
             Class<?> made =
                     loader.define(NAME.replace('/', '.'), new StraightWriter().written(open));
-            return Optional.of((StraightCode) made.getDeclaredConstructor().newInstance());
+            return Optional.of(
+                    (StraightCode) made.getDeclaredConstructor(List.class).newInstance(open));
         } catch (ClassTooLargeException
                 | MethodTooLargeException
                 | LinkageError
@@ -100,10 +94,11 @@ public final class StraightWriter {
     }
 
     private void constructor() {
-        MethodVisitor to = writer.visitMethod(Opcodes.ACC_PUBLIC, "<init>", "()V", null, null);
+        MethodVisitor to = writer.visitMethod(Opcodes.ACC_PUBLIC, "<init>", STARTS, null, null);
         to.visitCode();
         to.visitVarInsn(Opcodes.ALOAD, 0);
-        to.visitMethodInsn(Opcodes.INVOKESPECIAL, CODE, "<init>", "()V", false);
+        to.visitVarInsn(Opcodes.ALOAD, 1);
+        to.visitMethodInsn(Opcodes.INVOKESPECIAL, CODE, "<init>", STARTS, false);
         to.visitInsn(Opcodes.RETURN);
         end(to);
     }
@@ -112,7 +107,11 @@ public final class StraightWriter {
     private void choice(List<Step> all) {
         MethodVisitor to =
                 writer.visitMethod(
-                        Opcodes.ACC_PUBLIC, "make", "(IL" + BAY + ";)L" + OBJECT + ";", null, null);
+                        Opcodes.ACC_PUBLIC,
+                        "make",
+                        "(IL" + BAY + ";" + OBJECTS + ")L" + OBJECT + ";",
+                        null,
+                        null);
         to.visitCode();
         List<Step> inOrder = new ArrayList<>(all);
         inOrder.sort(Comparator.comparingInt(Step::number));
@@ -124,6 +123,7 @@ public final class StraightWriter {
         for (int i = 0; i < labels.length; i++) {
             to.visitLabel(labels[i]);
             to.visitVarInsn(Opcodes.ALOAD, 2);
+            to.visitVarInsn(Opcodes.ALOAD, 3);
             call(to, inOrder.get(i));
             to.visitInsn(Opcodes.ARETURN);
         }
@@ -136,59 +136,48 @@ public final class StraightWriter {
     private void making(Step step) {
         MethodVisitor to = writer.visitMethod(Opcodes.ACC_STATIC, name(step), MAKES, null, null);
         to.visitCode();
-        argument(to, 0);
-        Label start = new Label();
-        Label end = new Label();
-        to.visitTryCatchBlock(start, end, end, "java/lang/Throwable");
-        to.visitLabel(start);
         Class<?>[] types = step.constructor().getParameterTypes();
         for (int i = 0; i < types.length; i++) {
-            fetch(to, step.arguments().get(i));
+            fetch(to, step, i);
             if (!types[i].isInterface()) {
                 // The standard asks for none to an interface (JVMS 4.10.1.2, isJavaAssignable).
                 to.visitTypeInsn(Opcodes.CHECKCAST, Type.getInternalName(types[i]));
             }
             to.visitVarInsn(Opcodes.ASTORE, FIRST_GIVEN + i);
-            argument(to, i + 1);
         }
-        to.visitVarInsn(Opcodes.ALOAD, IN_BAY);
+        to.visitVarInsn(Opcodes.ALOAD, IN_OBJECTS);
         number(to, step.number());
         constructed(to, step, types.length);
-        to.visitMethodInsn(
-                Opcodes.INVOKEVIRTUAL, BAY, "keep", "(IL" + OBJECT + ";)L" + OBJECT + ";", false);
+        String keeps = "(" + OBJECTS + "IL" + OBJECT + ";)L" + OBJECT + ";";
+        to.visitMethodInsn(Opcodes.INVOKESTATIC, BAY, "keep", keeps, false);
         to.visitInsn(Opcodes.ARETURN);
-        to.visitLabel(end);
-        to.visitVarInsn(Opcodes.ASTORE, FIRST_GIVEN);
-        to.visitVarInsn(Opcodes.ALOAD, IN_BAY);
-        number(to, step.number());
-        to.visitVarInsn(Opcodes.ILOAD, ARGUMENT);
-        to.visitVarInsn(Opcodes.ALOAD, FIRST_GIVEN);
-        to.visitMethodInsn(
-                Opcodes.INVOKEVIRTUAL,
-                BAY,
-                "failed",
-                "(IILjava/lang/Throwable;)Ljava/lang/RuntimeException;",
-                false);
-        to.visitInsn(Opcodes.ATHROW);
         end(to);
     }
 
-    /** Leaves what has that number on the stack: what is kept, a new one, or what others make. */
-    private void fetch(MethodVisitor to, int number) {
+    /** Leaves an argument on the stack: what is kept, a new one, or what others make. */
+    private void fetch(MethodVisitor to, Step by, int at) {
+        int number = by.arguments().get(at);
         Step step = steps.get(number);
         if (step == null) {
-            onBay(to, number, "other", "(I)L" + OBJECT + ";");
+            to.visitVarInsn(Opcodes.ALOAD, IN_BAY);
+            onBay(to, "other", "(III)L" + OBJECT + ";", number, by.number(), at);
             return;
         }
         Label there = new Label();
-        onBay(to, number, "kept", "(I)L" + OBJECT + ";");
+        Label fetched = new Label();
+        to.visitVarInsn(Opcodes.ALOAD, IN_BAY);
+        to.visitVarInsn(Opcodes.ALOAD, IN_OBJECTS);
+        number(to, number);
+        to.visitInsn(Opcodes.AALOAD);
         to.visitInsn(Opcodes.DUP);
         to.visitJumpInsn(Opcodes.IFNONNULL, there);
         to.visitInsn(Opcodes.POP);
-        onBay(to, number, "begin", "(I)V");
-        to.visitVarInsn(Opcodes.ALOAD, IN_BAY);
+        to.visitVarInsn(Opcodes.ALOAD, IN_OBJECTS);
         call(to, step);
+        to.visitJumpInsn(Opcodes.GOTO, fetched);
         to.visitLabel(there);
+        onBay(to, "found", "(L" + OBJECT + ";III)L" + OBJECT + ";", number, by.number(), at);
+        to.visitLabel(fetched);
     }
 
     private static void constructed(MethodVisitor to, Step step, int given) {
@@ -206,15 +195,11 @@ public final class StraightWriter {
                 false);
     }
 
-    private static void onBay(MethodVisitor to, int number, String method, String descriptor) {
-        to.visitVarInsn(Opcodes.ALOAD, IN_BAY);
-        number(to, number);
+    private static void onBay(MethodVisitor to, String method, String descriptor, int... numbers) {
+        for (int one : numbers) {
+            number(to, one);
+        }
         to.visitMethodInsn(Opcodes.INVOKEVIRTUAL, BAY, method, descriptor, false);
-    }
-
-    private static void argument(MethodVisitor to, int number) {
-        number(to, number);
-        to.visitVarInsn(Opcodes.ISTORE, ARGUMENT);
     }
 
     private static void number(MethodVisitor to, int number) {

@@ -2,6 +2,7 @@ package dev.patientharbor.rig;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertSame;
+import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.lang.reflect.Field;
@@ -64,6 +65,12 @@ class OftenBuiltTest {
                                     try { desk.get(); } catch (RuntimeException told) { Log.add("refused"); }
                                 }
                             }
+                            public class Turns extends Noted implements Gauge {
+                                public Turns(Cable cable, Supplier<Side> side, Clock clock) {
+                                    try { side.get(); } catch (RuntimeException told) { if (Broken.now) throw told; Log.add("refused"); }
+                                }
+                            }
+                            public class Side extends Noted { public Side(Mate mate, Desk desk) {} }
                             public class Early extends Noted implements Gauge { public Early(Supplier<Mate> mate) { mate.get(); } }
                             public class Nothing {
                                 static Gauge made(Cable cable) { return Broken.now ? null : new Sonar(cable); }
@@ -84,6 +91,10 @@ class OftenBuiltTest {
                       fresh: { extends: plain, bindings: { Gauge: { class: Sonar, lifetime: fresh } } }
                       early: { extends: plain, bindings: { Gauge: Early } }
                       forgives: { extends: plain, bindings: { Gauge: Forgives } }
+                      turns: { extends: plain, bindings: { Gauge: Turns } }
+                      twists: { extends: turns }
+                      again: { extends: broken }
+                      partly: { extends: plain }
                       asks: { extends: plain, bindings: { Gauge: Asks } }
                       broken: { extends: plain, bindings: { Gauge: Broken } }
                       nothing: { extends: plain, bindings: { Gauge: { factory: "Nothing#made" } } }
@@ -109,6 +120,7 @@ class OftenBuiltTest {
                     fresh    | !Cable +Sonar !Mate +Desk +Sonar +Sonar +Sonar +Hall
                     early    | !Early !Cable !Mate !Desk !Hall
                     forgives | !Cable !Forgives refused !Mate !Desk !Hall
+                    turns    | !Cable !Turns !Mate refused !Desk !Hall
                     """)
     void what_is_made_and_in_which_order_is_the_same(String profile, String written) {
         assertEquals(written.replace('!', '+'), outcome(profile));
@@ -122,6 +134,7 @@ class OftenBuiltTest {
                     """
                     broken  | the constructor of p.Broken threw java.lang.IllegalStateException: no echo
                     asks    | it is asked for while it is being made; ask for it later than in a constructor
+                    twists  | it is asked for while it is being made; ask for it later than in a constructor
                     nothing | p.Nothing#made gave null
                     """)
     void what_fails_later_is_told_in_the_same_words(String profile, String what) throws Exception {
@@ -138,6 +151,31 @@ class OftenBuiltTest {
                 told.contains(what) && told.contains("on the way  Hall (desk) → Desk (gauge)"),
                 told);
         assertEquals(before, outcome(profile), "and then all is well again");
+    }
+
+    @Test
+    void what_failed_is_made_when_the_same_rig_is_asked_again() throws Exception {
+        Field fails = YARD.type("Broken").getField("now");
+        outcomeOnceOften("again");
+        try (Rig rig = YARD.rig("again")) {
+            fails.setBoolean(null, true);
+            assertThrows(RigException.class, () -> rig.get(YARD.type("Hall")));
+            fails.setBoolean(null, false);
+            rig.get(YARD.type("Hall"));
+        }
+        assertEquals("!Cable !Broken !Broken !Mate !Desk !Hall", YARD.log());
+    }
+
+    @Test
+    void what_is_first_made_when_the_code_is_there_is_in_the_code_of_twice_as_many_rigs() {
+        for (int i = 0; i < OFTEN; i++) {
+            try (Rig rig = YARD.rig("partly")) {
+                rig.get(YARD.type("Mate"));
+            }
+        }
+        YARD.log();
+        assertEquals("!Cable +Sonar !Mate +Desk +Hall", outcome("partly"));
+        assertEquals("!Cable !Sonar !Mate !Desk !Hall", outcomeOnceOften("partly"));
     }
 
     private static String outcomeOnceOften(String profile) {
