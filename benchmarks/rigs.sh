@@ -9,4 +9,4 @@ jars=$(find "$of/org/openjdk/jmh/jmh-core" "$of/net/sf/jopt-simple" "$of/org/apa
     -name '*.jar' | tr '\n' ':')
 path=cli/target/patient-harbor.jar:benchmarks/target/classes:$jars
 java -cp "$path" dev.patientharbor.benchmarks.ColdRig
-java -cp "$path" org.openjdk.jmh.Main RigRatio | grep -E '^(Benchmark|RigRatio)'
+java -cp "$path" org.openjdk.jmh.Main 'RigRatio|FirstRigs' | grep -E '^(Benchmark|RigRatio|FirstRigs)'
