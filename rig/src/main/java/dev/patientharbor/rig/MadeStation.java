@@ -107,7 +107,7 @@ final class MadeStation extends Station {
 
     /** Makes a new object in its layers. */
     Object make(Surroundings at) {
-        at.requireOpen();
+        at.requireOpenOrLock();
         Object object = part(at, core);
         if (!coreFits) {
             checked(object, core);
@@ -144,6 +144,7 @@ final class MadeStation extends Station {
         try {
             return maker.make(at);
         } catch (Throwable thrown) {
+            at.requireOpenOrLock();
             throw failed(maker, thrown);
         }
     }

@@ -140,10 +140,18 @@ final class Surroundings extends Bay {
         return known;
     }
 
-    /** Closes an object with itself, if it can be closed. */
+    /**
+     * Closes an object with itself, if it can be closed.
+     *
+     * @throws IllegalStateException if another thread has closed it meanwhile, and so this object
+     */
     void closeAtTheEnd(Object object) {
         if (live.stations().endMarks().ends(object.getClass())) {
             memory().closing().add(object);
+            if (isClosed() && !live.lock().isHeldByCurrentThread()) {
+                memory().closing().close(live.profile());
+                requireOpen();
+            }
         }
     }
 
@@ -161,11 +169,13 @@ final class Surroundings extends Bay {
         }
         live.lock().lock();
         try {
-            if (handedOut == null) {
-                handedOut = new ConcurrentHashMap<>();
+            ConcurrentHashMap<Class<?>, Object> known = handedOut;
+            if (known == null) {
+                known = new ConcurrentHashMap<>();
+                handedOut = known;
             }
-            if (!isClosed()) {
-                handedOut.put(asked, object);
+            if (known != CLOSED) {
+                known.put(asked, object);
             }
         } finally {
             live.lock().unlock();
@@ -183,6 +193,18 @@ final class Surroundings extends Bay {
         if (isClosed()) {
             throw new IllegalStateException(
                     (isScope ? "this scope of " : "the rig of ") + live.profile() + " is closed");
+        }
+    }
+
+    /**
+     * The same for what is made without the lock. Whoever holds it goes on: closing waits for that,
+     * and closes what was made.
+     *
+     * @throws IllegalStateException if it is closed
+     */
+    void requireOpenOrLock() {
+        if (!live.lock().isHeldByCurrentThread()) {
+            requireOpen();
         }
     }
 

@@ -18,6 +18,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Supplier;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.Timeout;
@@ -205,6 +206,67 @@ class LivesTest {
                 distinct.addAll(one.get(30, TimeUnit.SECONDS));
             }
             assertEquals(3, distinct.size(), "round " + round);
+        }
+        pool.shutdownNow();
+    }
+
+    @Test
+    @Timeout(60)
+    void what_is_made_while_another_thread_closes_the_rig_is_closed_once() throws Exception {
+        Yard slip =
+                Yard.of(
+                        """
+                        import java.util.concurrent.atomic.AtomicInteger;
+                        public class Slip {
+                            public static final AtomicInteger OPEN = new AtomicInteger();
+                            public static class Boat implements AutoCloseable {
+                                private boolean closed;
+                                public Boat() { OPEN.incrementAndGet(); }
+                                public void close() { if (closed) throw new IllegalStateException("twice");
+                                    closed = true; OPEN.decrementAndGet(); }
+                            }
+                            public static class Crane extends Boat {}
+                            public static class Berth { public Berth(Boat boat) {} }
+                        }
+                        """,
+                        """
+                        entry: [Slip.Berth, Slip.Crane]
+                        profiles: { t: { bindings: { Slip.Boat: { class: Slip.Boat, lifetime: fresh } } } }
+                        """);
+        List<Class<?>> types =
+                List.of(slip.type("Slip$Boat"), slip.type("Slip$Crane"), slip.type("Slip$Berth"));
+        AtomicInteger open = (AtomicInteger) slip.type("Slip").getField("OPEN").get(null);
+        ExecutorService pool = Executors.newFixedThreadPool(types.size());
+        for (int round = 0; round < 2000; round++) {
+            Rig rig = slip.rig("t");
+            CountDownLatch start = new CountDownLatch(types.size());
+            List<Future<?>> all = new ArrayList<>();
+            for (Class<?> type : types) {
+                all.add(
+                        pool.submit(
+                                () -> {
+                                    start.countDown();
+                                    start.await();
+                                    IllegalStateException closed =
+                                            assertThrows(
+                                                    IllegalStateException.class,
+                                                    () -> {
+                                                        while (true) {
+                                                            rig.get(type);
+                                                        }
+                                                    });
+                                    assertTrue(
+                                            closed.getMessage().endsWith(" is closed"),
+                                            closed::getMessage);
+                                    return null;
+                                }));
+            }
+            start.await();
+            rig.close();
+            for (Future<?> one : all) {
+                one.get(30, TimeUnit.SECONDS);
+            }
+            assertEquals(0, open.get(), "round " + round);
         }
         pool.shutdownNow();
     }
