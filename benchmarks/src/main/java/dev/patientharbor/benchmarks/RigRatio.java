@@ -25,7 +25,7 @@ import org.openjdk.jmh.annotations.Warmup;
 @BenchmarkMode(Mode.AverageTime)
 @OutputTimeUnit(TimeUnit.NANOSECONDS)
 @Fork(1)
-@Warmup(iterations = 4, time = 1)
+@Warmup(iterations = 8, time = 1)
 @Measurement(iterations = 5, time = 1)
 public class RigRatio {
 
