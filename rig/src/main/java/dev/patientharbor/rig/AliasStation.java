@@ -21,7 +21,7 @@ final class AliasStation extends Station {
     }
 
     @Override
-    public Object get(Surroundings at) {
+    Object get(Surroundings at) {
         return stations.at(to).get(at);
     }
 

@@ -20,7 +20,7 @@ final class LaterStation extends Station {
     }
 
     @Override
-    public Object get(Surroundings at) {
+    Object get(Surroundings at) {
         Station station = stations.at(inside);
         return Deferral.of(
                 ((Part.Later) part()).carrier(),

@@ -82,7 +82,7 @@ final class MadeStation extends Station {
     }
 
     @Override
-    public Object get(Surroundings at) {
+    Object get(Surroundings at) {
         if (lifetime == Lifetime.FRESH) {
             return make(at);
         }

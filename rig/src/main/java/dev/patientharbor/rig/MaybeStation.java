@@ -23,7 +23,7 @@ final class MaybeStation extends Station {
     }
 
     @Override
-    public Object get(Surroundings at) {
+    Object get(Surroundings at) {
         Object object = inside.isPresent() ? stations.at(inside.get()).get(at) : null;
         return bare ? object : Optional.ofNullable(object);
     }

@@ -18,7 +18,7 @@ final class MissingStation extends Station {
     }
 
     @Override
-    public Object get(Surroundings at) {
+    Object get(Surroundings at) {
         throw new RigException(
                 slot()
                         + " cannot be made in "

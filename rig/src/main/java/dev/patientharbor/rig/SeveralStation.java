@@ -33,7 +33,7 @@ final class SeveralStation extends Station {
     }
 
     @Override
-    public Object get(Surroundings at) {
+    Object get(Surroundings at) {
         Carrier carrier = Carrier.of(several.type()).orElseThrow();
         if (carrier.kind() == Carrier.Kind.MAP) {
             return map(carrier, at);

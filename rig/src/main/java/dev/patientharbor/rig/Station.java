@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Map;
 
 /** What hands out the object of one part, in whatever rig of its assembly. */
-abstract class Station implements Source {
+abstract class Station {
 
     private final Part part;
 
@@ -16,6 +16,14 @@ abstract class Station implements Source {
     Part part() {
         return part;
     }
+
+    /**
+     * Hands out the object.
+     *
+     * @param at the rig or the scope in which it is asked for
+     * @throws RigException if it cannot be made
+     */
+    abstract Object get(Surroundings at);
 
     /** The stations whose objects must be there before its own is. */
     abstract List<Station> asks();
