@@ -23,6 +23,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiFunction;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
@@ -146,6 +147,20 @@ public final class Verdict {
                         () ->
                                 new IllegalArgumentException(
                                         "the profile " + profile + " is partial"));
+    }
+
+    /** Each profile with whether it is complete, then all findings, each once. */
+    @Override
+    public String toString() {
+        String told =
+                shown.stream()
+                        .map(one -> one.name() + ' ' + (one.isPartial() ? "partial" : word(one)))
+                        .collect(Collectors.joining(", ", title() + ": ", "\n"));
+        return told + FindingText.of(allFindings().stream().distinct().toList());
+    }
+
+    private String word(ProfileVerdict one) {
+        return complete(one.name()) ? "complete" : "not complete";
     }
 
     /**

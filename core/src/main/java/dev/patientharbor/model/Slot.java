@@ -31,6 +31,12 @@ public record Slot(TypeRef contract, Optional<Key> key) {
         return key.isPresent() ? type + '@' + key.get().written() : type;
     }
 
+    /** The slot as a file writes it. */
+    @Override
+    public String toString() {
+        return text();
+    }
+
     @Override
     public boolean equals(Object other) {
         return this == other

@@ -47,10 +47,8 @@ public final class SlotParser {
                 && rest.endsWith(")")
                 && Key.isPlain(rest.substring(0, members).replace('$', '_'))) {
             String qualifier = rest.substring(0, members);
-            String shortName =
-                    qualifier.substring(
-                            Math.max(qualifier.lastIndexOf('.'), qualifier.lastIndexOf('$')) + 1);
-            return Optional.of(new Key(shortName + rest.substring(members), qualifier));
+            return Optional.of(
+                    new Key(ShortName.of(qualifier) + rest.substring(members), qualifier));
         }
         return Optional.empty();
     }

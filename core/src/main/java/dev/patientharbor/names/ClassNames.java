@@ -155,6 +155,8 @@ public final class ClassNames {
     }
 
     private static String simpleName(String binaryName) {
-        return binaryName.substring(binaryName.lastIndexOf('.') + 1).replace('$', '.');
+        String name = binaryName.substring(binaryName.lastIndexOf('.') + 1);
+        // What has no name, or is named in a method, is called as its class file is.
+        return name.indexOf('$') < 0 ? name : name.replaceAll("\\$(?!\\d)", ".");
     }
 }

@@ -3,6 +3,7 @@ package dev.patientharbor.plan;
 import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.FillIn;
 import dev.patientharbor.model.Key;
+import dev.patientharbor.model.ShortName;
 import dev.patientharbor.model.Slot;
 import java.util.List;
 import java.util.Optional;
@@ -76,7 +77,15 @@ public record Answer(
      * @param slot the slot
      * @param within the area or consumer; empty for the whole profile
      */
-    public record Seat(Slot slot, Optional<String> within) {}
+    public record Seat(Slot slot, Optional<String> within) {
+
+        /** It as people read it: {@code TideGauge within lock}; classes by their short names. */
+        @Override
+        public String toString() {
+            return slot.text(ShortName::of)
+                    + within.map(level -> " within " + ShortName.of(level)).orElse("");
+        }
+    }
 
     /** The same with other members. */
     public Answer withElements(List<Element> members) {

@@ -29,6 +29,12 @@ public record Received(Answer answer) {
                 + answer.implementation().map(name -> " " + Roster.shortName(name)).orElse("");
     }
 
+    /** It as people read it. */
+    @Override
+    public String toString() {
+        return received();
+    }
+
     /** Whether the core, behind any decorators, is an object of just that class. */
     public boolean is(Class<?> type) {
         return answer.implementation().filter(type.getName()::equals).isPresent();

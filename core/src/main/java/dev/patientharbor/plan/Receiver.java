@@ -26,6 +26,12 @@ public final class Receiver {
         return rows;
     }
 
+    /** A line for each of its needs. */
+    @Override
+    public String toString() {
+        return Roster.lines(rows);
+    }
+
     /**
      * What it receives by one need.
      *

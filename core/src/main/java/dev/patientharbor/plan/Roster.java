@@ -2,8 +2,10 @@ package dev.patientharbor.plan;
 
 import dev.patientharbor.finding.NearNames;
 import dev.patientharbor.model.BuiltIn;
+import dev.patientharbor.model.ShortName;
 import java.util.List;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
 
 /**
  * Who receives what in one profile, to be asked consumer by consumer. Immutable; may be used by
@@ -109,11 +111,20 @@ public final class Roster {
                 rows.stream().filter(row -> row.consumer().equals(meant.get(0))).toList());
     }
 
+    /** A line for each need: {@code FeeBooth (terminal): mock}. */
+    @Override
+    public String toString() {
+        return lines(rows);
+    }
+
+    static String lines(List<Row> rows) {
+        return rows.stream().map(Row::toString).collect(Collectors.joining("\n"));
+    }
+
     static String shortName(String binaryName) {
         if (BuiltIn.isMeantBy(binaryName)) {
             return BuiltIn.shortWords(binaryName);
         }
-        return binaryName.substring(
-                Math.max(binaryName.lastIndexOf('.'), binaryName.lastIndexOf('$')) + 1);
+        return ShortName.of(binaryName);
     }
 }

@@ -1,5 +1,6 @@
 package dev.patientharbor.plan;
 
+import dev.patientharbor.model.ShortName;
 import dev.patientharbor.model.Slot;
 import java.util.Comparator;
 import java.util.Optional;
@@ -34,6 +35,18 @@ public record Row(
                     .thenComparing(Row::place)
                     .thenComparing(row -> row.as().map(Slot::text).orElse(""))
                     .thenComparing(row -> row.within().orElse(""));
+
+    /** It as people read it: {@code FeeBooth (terminal): mock}; classes by their short names. */
+    @Override
+    public String toString() {
+        return Roster.shortName(consumer)
+                + as.map(slot -> " as " + slot.text(ShortName::of)).orElse("")
+                + within.map(level -> " within " + ShortName.of(level)).orElse("")
+                + " ("
+                + need
+                + "): "
+                + new Received(answer);
+    }
 
     /** The same with another answer. */
     public Row with(Answer other) {

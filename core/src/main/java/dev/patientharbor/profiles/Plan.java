@@ -58,6 +58,11 @@ public final class Plan {
         return roster().fingerprint();
     }
 
+    @Override
+    public String toString() {
+        return "plan of " + profile + ", " + fingerprint();
+    }
+
     /**
      * Another plan, in which an object fills a slot for whoever asks for it: in the whole profile
      * and in every area. It counts as a stub; the decorators of the slot stay around it.

@@ -183,6 +183,16 @@ public final class ProfileSet {
         return check().roster(profile);
     }
 
+    /** What people call it, and the names of its profiles. */
+    @Override
+    public String toString() {
+        return declared.title()
+                + ": "
+                + declared.profiles().stream()
+                        .map(profile -> profile.name())
+                        .collect(Collectors.joining(", "));
+    }
+
     /** What was declared. */
     public Declaration declared() {
         return declared;

@@ -2,6 +2,7 @@ package dev.patientharbor.profiles;
 
 import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.Binding;
+import dev.patientharbor.model.ShortName;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.TypeRef.ClassType;
 import dev.patientharbor.model.Words;
@@ -56,7 +57,13 @@ public final class Solo {
         for (String one : kept) {
             if (needed.stream().noneMatch(slot -> className(slot).equals(one))) {
                 throw new IllegalArgumentException(
-                        consumer.getName() + " does not need " + one + "; it needs " + needed);
+                        consumer.getName()
+                                + " does not need "
+                                + one
+                                + "; it needs "
+                                + needed.stream()
+                                        .map(slot -> slot.text(ShortName::of))
+                                        .collect(Collectors.joining(", ")));
             }
         }
         List<Binding> mocks =

@@ -4,6 +4,7 @@ import dev.patientharbor.code.AnnotationFacts;
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.CodeIndex;
 import dev.patientharbor.model.Key;
+import dev.patientharbor.model.ShortName;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -80,7 +81,6 @@ final class Qualifiers {
                                                 : member.getKey() + '=' + member.getValue())
                         .collect(Collectors.joining(","));
         String name = mark.type();
-        String simple = name.substring(Math.max(name.lastIndexOf('.'), name.lastIndexOf('$')) + 1);
-        return new Key(simple + '(' + text + ')', name);
+        return new Key(ShortName.of(name) + '(' + text + ')', name);
     }
 }

@@ -111,7 +111,10 @@ public final class Recordings {
         }
         try {
             BigDecimal number = new BigDecimal(text);
-            return number.toPlainString().equals(text) ? number : text;
+            if (!number.toPlainString().equals(text)) {
+                return text;
+            }
+            return number.scale() == 0 ? number.toBigIntegerExact() : number;
         } catch (NumberFormatException noNumber) {
             return text;
         }

@@ -1,6 +1,7 @@
 package dev.patientharbor.rig;
 
 import dev.patientharbor.model.Given;
+import dev.patientharbor.model.ShortName;
 import dev.patientharbor.plan.Argument;
 import java.lang.reflect.Type;
 import java.util.Optional;
@@ -59,7 +60,7 @@ final class Asked {
 
     /** A step on the way to what failed. */
     String step(String who) {
-        return Words.shortName(who) + " (" + argument.name() + ")";
+        return ShortName.of(who) + " (" + argument.name() + ")";
     }
 
     /** The number of what it is fetched from in the end, if it is. */

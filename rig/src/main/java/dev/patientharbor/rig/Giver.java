@@ -138,13 +138,7 @@ public abstract sealed class Giver permits Rig, Scope {
                         .orElseThrow(
                                 () ->
                                         new IllegalArgumentException(
-                                                "there is no "
-                                                        + Words.slot(seat.slot())
-                                                        + seat.within()
-                                                                .map(it -> " within " + it)
-                                                                .orElse("")
-                                                        + " in "
-                                                        + live.profile())));
+                                                "there is no " + seat + " in " + live.profile())));
     }
 
     private Held held(Station station) {
@@ -238,6 +232,11 @@ public abstract sealed class Giver permits Rig, Scope {
         Slot slot = slot(contract, key);
         station(slot);
         return slot;
+    }
+
+    /** The slot whose object stands in another one too. */
+    Slot behind(Slot slot) {
+        return station(slot).end().part().slot();
     }
 
     private Slot slot(Type contract, Optional<String> key) {

@@ -59,7 +59,7 @@ final class Live {
      */
     StandIns standIns(Part.Made part, int layer) {
         String level = part.seat().within().orElse("");
-        CallRecord record = calls().at(new CallRecord.Place(level, layer));
+        CallRecord record = calls().at(new CallRecord.Place(part.slot(), level, layer));
         return new StandIns(record, stations::values, stations::makers);
     }
 

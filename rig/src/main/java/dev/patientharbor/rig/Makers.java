@@ -3,6 +3,7 @@ package dev.patientharbor.rig;
 import dev.patientharbor.finding.Where;
 import dev.patientharbor.live.Classes;
 import dev.patientharbor.model.Lifetime;
+import dev.patientharbor.model.ShortName;
 import dev.patientharbor.plan.Argument;
 import dev.patientharbor.plan.Layer;
 import dev.patientharbor.plan.Making;
@@ -97,7 +98,7 @@ final class Makers {
     private String target(Part.Made made, int from) {
         for (Layer layer : made.layers().subList(from, made.layers().size())) {
             if (layer instanceof Layer.OfClass ofClass) {
-                return Words.shortName(ofClass.making().className());
+                return ShortName.of(ofClass.making().className());
             }
         }
         String core = core(made.making());
@@ -106,10 +107,10 @@ final class Makers {
 
     private String core(Making making) {
         if (making instanceof Making.Constructed constructed) {
-            return Words.shortName(constructed.className());
+            return ShortName.of(constructed.className());
         }
         if (making instanceof Making.Called called) {
-            return Words.shortName(called.className()) + '#' + called.method();
+            return ShortName.of(called.className()) + '#' + called.method();
         }
         return making instanceof Making.SameCore same
                         && stations.assembly().parts().get(same.part()) instanceof Part.Made other

@@ -1,9 +1,8 @@
 package dev.patientharbor.rig;
 
-import dev.patientharbor.model.BuiltIn;
+import dev.patientharbor.model.Slot;
 import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.Answer.Seat;
-import dev.patientharbor.plan.Layer;
 import dev.patientharbor.plan.Making;
 import dev.patientharbor.plan.Part;
 import dev.patientharbor.plan.Received;
@@ -22,16 +21,14 @@ import java.util.Set;
 /** Puts what a rig saw beside what its plan says. */
 final class Observing {
 
-    private static final int NOBODY = -1;
-
     private final Live live;
     private final Map<Seat, Answer> planned = new HashMap<>();
 
-    /** Who receives something in a slot, decorators included, by the text of the slot. */
-    private final Map<String, Set<String>> receivers = new HashMap<>();
+    /** Who receives something in a slot, decorators included. */
+    private final Map<Slot, Set<String>> receivers = new HashMap<>();
 
-    /** The calls that were seen, by the text of the slot and where they were. */
-    private final Map<List<Object>, List<Call>> calls = new HashMap<>();
+    /** The calls that were seen, by where they were. */
+    private final Map<CallRecord.Place, List<Call>> calls = new HashMap<>();
 
     Observing(Live live) {
         this.live = live;
@@ -39,8 +36,7 @@ final class Observing {
             add(row.answer(), row.consumer());
         }
         for (CallRecord.Entered one : live.calls().all()) {
-            calls.computeIfAbsent(List.of(one.call().slot(), one.place()), it -> new ArrayList<>())
-                    .add(one.call());
+            calls.computeIfAbsent(one.place(), it -> new ArrayList<>()).add(one.call());
         }
     }
 
@@ -49,8 +45,7 @@ final class Observing {
         if (answer.fills().isPresent() && answer.elements().isEmpty()) {
             Seat seat = answer.fills().get();
             planned.put(seat, answer);
-            Set<String> all =
-                    receivers.computeIfAbsent(Words.slot(seat.slot()), slot -> new HashSet<>());
+            Set<String> all = receivers.computeIfAbsent(seat.slot(), slot -> new HashSet<>());
             all.add(consumer);
             all.addAll(answer.decorators());
         }
@@ -78,11 +73,10 @@ final class Observing {
     }
 
     private Usage.Line line(Part.Made made, int count) {
-        String slot = Words.slot(made.slot());
-        int watch = outermostWatch(made);
-        CallRecord.Place place = new CallRecord.Place(made.seat().within().orElse(""), watch);
-        List<Call> seen = calls.getOrDefault(List.of(slot, place), List.of());
-        Set<String> known = receivers.getOrDefault(slot, Set.of());
+        // What is inside of the outermost watch sees the same calls again.
+        Optional<CallRecord.Place> watch = Watches.of(made).stream().findFirst();
+        List<Call> seen = watch.map(calls::get).orElse(List.of());
+        Set<String> known = receivers.getOrDefault(made.slot(), Set.of());
         List<String> strangers =
                 seen.stream()
                         .flatMap(one -> one.caller().stream())
@@ -96,7 +90,7 @@ final class Observing {
                         .map(answer -> new Received(answer).received())
                         .orElse(""),
                 count,
-                count > 0 && watch != NOBODY ? Optional.of(seen.size()) : Optional.empty(),
+                watch.filter(it -> count > 0).map(it -> seen.size()),
                 strangers);
     }
 
@@ -107,20 +101,5 @@ final class Observing {
             at = at.substring(0, at.lastIndexOf('$'));
         }
         return known.contains(at);
-    }
-
-    /**
-     * The outermost layer that sees calls, counted from outside; what is inside sees them again.
-     */
-    private static int outermostWatch(Part.Made made) {
-        for (int i = 0; i < made.layers().size(); i++) {
-            if (made.layers().get(i) instanceof Layer.OfOurs ours
-                    && ours.builtIn() instanceof BuiltIn.Spy) {
-                return i;
-            }
-        }
-        boolean sees =
-                made.making() instanceof Making.Mocked || made.making() instanceof Making.Answering;
-        return sees ? made.layers().size() : NOBODY;
     }
 }

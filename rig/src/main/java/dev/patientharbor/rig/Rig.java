@@ -16,6 +16,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 
 /**
  * The live objects of one plan. Nothing can be bound any more, and nothing of it is shared with
@@ -127,7 +128,8 @@ public final class Rig extends Giver implements AutoCloseable {
 
     /**
      * The calls of the plain slot of a contract that its mock, its canned stub or a spy saw, in
-     * order.
+     * order. Where one of them is inside of another the outer one's count: these are the calls of
+     * consumers, and {@link #trace()} tells the others too.
      *
      * @throws IllegalArgumentException if there is no such slot
      */
@@ -141,16 +143,26 @@ public final class Rig extends Giver implements AutoCloseable {
     }
 
     private List<Call> calls(Class<?> contract, Optional<String> key) {
-        String slot = Words.slot(known(contract, key));
+        Slot slot = behind(known(contract, key));
+        Watches watches = watches(slot);
+        return calls(slot, one -> !watches.sawBefore(one));
+    }
+
+    private List<Call> calls(Slot slot, Predicate<CallRecord.Entered> counts) {
         return live().calls().all().stream()
+                .filter(one -> one.place().slot().equals(slot) && counts.test(one))
                 .map(CallRecord.Entered::call)
-                .filter(call -> call.slot().equals(slot))
                 .toList();
+    }
+
+    private Watches watches(Slot slot) {
+        return new Watches(live().stations().assembly().parts(), slot);
     }
 
     /**
      * What a spy saw of the plain slot of a contract, as the canned answers of a stub that does the
-     * same: to be written to a file by {@code Recordings} of the notation.
+     * same: to be written to a file by {@code Recordings} of the notation. Of several spies in each
+     * other it is the innermost, for a stub stands where the core does.
      *
      * @throws IllegalArgumentException if there is no such slot, nothing was seen, or an argument
      *     or an answer cannot be written as a value
@@ -165,7 +177,8 @@ public final class Rig extends Giver implements AutoCloseable {
     }
 
     private Recording recording(Class<?> contract, Optional<String> key) {
-        List<Call> seen = calls(contract, key);
+        Slot slot = behind(known(contract, key));
+        List<Call> seen = calls(slot, watches(slot)::isInnermost);
         if (seen.isEmpty()) {
             throw new IllegalArgumentException(
                     "nobody saw a call of "

@@ -65,6 +65,11 @@ public final class Scope extends Giver implements AutoCloseable {
         }
     }
 
+    @Override
+    public String toString() {
+        return "scope of the rig of " + live().profile();
+    }
+
     /**
      * Closes what was made in it, the last first.
      *

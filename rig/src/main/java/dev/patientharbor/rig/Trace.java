@@ -1,5 +1,6 @@
 package dev.patientharbor.rig;
 
+import dev.patientharbor.model.ShortName;
 import dev.patientharbor.standins.Call;
 import dev.patientharbor.standins.CallRecord;
 import java.util.List;
@@ -28,7 +29,7 @@ public final class Trace {
     }
 
     private static String line(Call call) {
-        String caller = call.caller().map(Words::shortName).orElse("?");
+        String caller = call.caller().map(ShortName::of).orElse("?");
         return caller
                 + " → "
                 + call.slot()

@@ -1,6 +1,7 @@
 package dev.patientharbor.rig;
 
 import dev.patientharbor.live.Classes;
+import dev.patientharbor.model.ShortName;
 import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.TypeRef.ArrayType;
 import dev.patientharbor.model.TypeRef.ClassType;
@@ -36,7 +37,7 @@ final class Types {
             throw new RigException(
                     passed.name()
                             + " of "
-                            + Words.shortName(who)
+                            + ShortName.of(who)
                             + " takes "
                             + plain.getTypeName()
                             + ", and was passed "

@@ -1,5 +1,6 @@
 package dev.patientharbor.rig;
 
+import dev.patientharbor.model.ShortName;
 import dev.patientharbor.plan.Answer;
 import java.util.List;
 import java.util.Optional;
@@ -42,8 +43,7 @@ public final class Usage {
 
         /** Where it stands, as people read it. */
         String place() {
-            return Words.slot(seat.slot())
-                    + seat.within().map(it -> " within " + Words.shortName(it)).orElse("");
+            return seat.toString();
         }
 
         private String observed() {
@@ -52,7 +52,7 @@ public final class Usage {
             return count
                     + seen
                     + strangers.stream()
-                            .map(Words::shortName)
+                            .map(ShortName::of)
                             .map(
                                     one ->
                                             "; called by "

@@ -1,5 +1,6 @@
 package dev.patientharbor.rig;
 
+import dev.patientharbor.model.ShortName;
 import dev.patientharbor.model.Slot;
 
 /** Names as people read them. */
@@ -9,17 +10,11 @@ final class Words {
 
     /** A slot with short names. */
     static String slot(Slot slot) {
-        return slot.text().replaceAll("[\\w.]+[.$](?=\\w)", "");
+        return slot.text(ShortName::of);
     }
 
     /** Whether a slot is the plain one of a class. */
     static boolean isSlotOf(Slot slot, Class<?> type) {
         return slot.key().isEmpty() && slot.contract().text().equals(type.getName());
-    }
-
-    /** A class by its short name. */
-    static String shortName(String binaryName) {
-        return binaryName.substring(
-                Math.max(binaryName.lastIndexOf('.'), binaryName.lastIndexOf('$')) + 1);
     }
 }

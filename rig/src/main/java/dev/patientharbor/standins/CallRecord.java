@@ -1,11 +1,13 @@
 package dev.patientharbor.standins;
 
+import dev.patientharbor.model.Slot;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Collections;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Supplier;
 
@@ -16,46 +18,52 @@ import java.util.function.Supplier;
 public final class CallRecord implements CallLog {
 
     private final List<Entered> entered;
-    private final ThreadLocal<Integer> depth;
+
+    /** The call in which each thread is. */
+    private final ThreadLocal<Entered> within;
+
     private final Place place;
 
     /**
      * Where a call was seen.
      *
+     * @param slot the slot whose object was called
      * @param level the area or consumer within which it is; blank for the whole profile
      * @param layer how many layers are outside of whoever saw it
      */
-    public record Place(String level, int layer) {}
+    public record Place(Slot slot, String level, int layer) {}
 
-    /** A new record, of calls at no place in particular. */
+    /** A new record; calls are added to it {@link #at} their places. */
     public CallRecord() {
-        this(new ArrayList<>(), ThreadLocal.withInitial(() -> 0), new Place("", 0));
+        this(new ArrayList<>(), new ThreadLocal<>(), null);
     }
 
-    private CallRecord(List<Entered> entered, ThreadLocal<Integer> depth, Place place) {
+    private CallRecord(List<Entered> entered, ThreadLocal<Entered> within, Place place) {
         this.entered = entered;
-        this.depth = depth;
+        this.within = within;
         this.place = place;
     }
 
     /** The same record for whoever sees calls at one place. */
     public CallRecord at(Place where) {
-        return new CallRecord(entered, depth, where);
+        return new CallRecord(entered, within, where);
     }
 
     /** One call, from its start on. */
     public static final class Entered {
         private final Call start;
         private final Place place;
+        private final Entered outer;
         private final int depth;
         private Call end;
         private Object token;
         private Supplier<? extends Collection<?>> known;
 
-        private Entered(Call start, Place place, int depth) {
+        private Entered(Call start, Place place, Entered outer) {
             this.start = start;
             this.place = place;
-            this.depth = depth;
+            this.outer = outer;
+            depth = outer == null ? 0 : outer.depth + 1;
         }
 
         /** Where it was seen. */
@@ -66,6 +74,11 @@ public final class CallRecord implements CallLog {
         /** The call, with its answer if it has ended. */
         public synchronized Call call() {
             return end == null ? start : end;
+        }
+
+        /** The recorded call of the same thread in which it was made, if it was. */
+        public Optional<Entered> outer() {
+            return Optional.ofNullable(outer);
         }
 
         /** How many recorded calls of the same thread it was made in. */
@@ -102,8 +115,8 @@ public final class CallRecord implements CallLog {
     }
 
     Entered enter(Call start) {
-        Entered one = new Entered(start, place, depth.get());
-        depth.set(depth.get() + 1);
+        Entered one = new Entered(start, place, within.get());
+        within.set(one);
         synchronized (entered) {
             entered.add(one);
         }
@@ -111,7 +124,11 @@ public final class CallRecord implements CallLog {
     }
 
     void leave(Entered one, Call whole) {
-        depth.set(one.depth);
+        if (one.outer == null) {
+            within.remove();
+        } else {
+            within.set(one.outer);
+        }
         one.ended(whole);
     }
 

@@ -143,6 +143,17 @@ class SwapTest {
                         assertEquals(level, "" + rig.get(TideGauge.class).levelNow());
                     }
                 });
+        TideGauge unnamed =
+                new TideGauge() {
+                    @Override
+                    public double levelNow() {
+                        return 1;
+                    }
+                };
+        record Local(double levelNow) implements TideGauge {}
+        assertEquals("stub SwapTest$1", gaugeOfDesk(plan.swap(TideGauge.class, unnamed)));
+        assertEquals("stub SwapTest$1Local", gaugeOfDesk(plan.swap(TideGauge.class, new Local(2))));
+        assertEquals("stub", gaugeOfDesk(plan.swap(TideGauge.class, () -> 3)));
         Plan ships = plan.swap("ManifestReader<Ship>", mock());
         assertEquals("mock", ships.roster().of(BerthClerk.class).need("ships").received());
         assertEquals(
@@ -154,6 +165,10 @@ class SwapTest {
                                 () -> plan.swap(ManifestReader.class, mock()))
                         .getMessage()
                         .startsWith("nothing asks for ManifestReader in dock-test"));
+    }
+
+    private static String gaugeOfDesk(Plan plan) {
+        return plan.roster().of(ArrivalDesk.class).need("gauge").received();
     }
 
     @Test

@@ -1,7 +1,10 @@
 package dev.patientharbor.rig;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import dev.patientharbor.notation.Recordings;
+import java.util.List;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 
@@ -41,6 +44,13 @@ class UsageTest {
                           Old: Old
                         decorators: { Gauge: [spy, Levelled, spy] }
                         within: { quay: { bindings: { Gauge: { fake: Replay } } } }
+                      split:
+                        bindings:
+                          Gauge: { stub: { level: 4 } }
+                          Horn: mock
+                          Pump: mock
+                          Note: { class: Note, lifetime: fresh }
+                        within: { quay: { decorators: { Gauge: [spy, Levelled] } } }
                     """);
 
     @Test
@@ -115,7 +125,74 @@ class UsageTest {
                       Watch  real Watch  made 3 times\
                     """,
                     rig.usage().toString());
-            assertEquals(12, rig.calls(yard.type("Gauge")).size(), "the spy's and the stub's");
+            assertEquals(6, rig.calls(yard.type("Gauge")).size(), "the spy's");
+            assertEquals(12, rig.trace().calls().size(), "the spy's and the stub's");
+        }
+    }
+
+    @Test
+    void a_call_counts_once_where_an_area_stands_around_a_core_that_it_shares() {
+        try (Rig rig = YARD.rig("split")) {
+            Yard.call(rig.get(YARD.type("Desk")), "work");
+            Yard.call(rig.get(YARD.type("Crane")), "lift");
+            assertEquals(
+                    """
+                    Desk$1 → Gauge, stub: level() = 4
+                    Desk$1 → Gauge, stub: level() = 4
+                    Crane → Gauge, Levelled: level() = 5
+                      Levelled → Gauge, stub: level() = 4
+                    Crane → Pump, mock: run() = 0\
+                    """,
+                    rig.trace().toString());
+            Class<?> gauge = YARD.type("Gauge");
+            assertEquals(3, rig.calls(gauge).size());
+            assertEquals(
+                    "[4, 4, 5]",
+                    rig.calls(gauge).stream()
+                            .map(it -> it.answer().orElseThrow())
+                            .toList()
+                            .toString());
+            String text = Recordings.text("heard", List.of(), rig.recording(gauge));
+            assertTrue(text.endsWith("          level:\n            answer: 4\n"), text);
+        }
+    }
+
+    @Test
+    void calls_are_those_of_one_slot_though_others_have_the_same_short_name() {
+        Yard yard =
+                Yard.of(
+                        """
+                        class East { public interface Gauge { int level(); } }
+                        class West { public interface Gauge { int level(); } }
+                        record Both(East.Gauge east, West.Gauge west) {}
+                        """,
+                        """
+                        entry: [Both]
+                        profiles:
+                          t:
+                            bindings:
+                              East.Gauge: mock
+                              West.Gauge: mock
+                              East.Gauge@quay.low: mock
+                              East.Gauge@bay.low: mock
+                              East.Gauge@also: { same-as: East.Gauge@bay.low }
+                        """);
+        try (Rig rig = yard.rig("t")) {
+            Class<?> east = yard.type("East$Gauge");
+            Class<?> west = yard.type("West$Gauge");
+            Yard.call(rig.get(east), "level");
+            Yard.call(rig.get(east, "bay.low"), "level");
+            Yard.call(rig.get(east, "also"), "level");
+            assertEquals(
+                    "[1, 0, 0, 2, 2]",
+                    List.of(
+                                    rig.calls(east).size(),
+                                    rig.calls(west).size(),
+                                    rig.calls(east, "quay.low").size(),
+                                    rig.calls(east, "bay.low").size(),
+                                    rig.calls(east, "also").size())
+                            .toString());
+            assertTrue(rig.trace().lines().get(1).contains(" → Gauge@bay.low, mock: level()"));
         }
     }
 }

@@ -1,0 +1,84 @@
+package dev.patientharbor.rig;
+
+import dev.patientharbor.model.BuiltIn;
+import dev.patientharbor.model.Slot;
+import dev.patientharbor.plan.Layer;
+import dev.patientharbor.plan.Making;
+import dev.patientharbor.plan.Part;
+import dev.patientharbor.standins.CallRecord.Entered;
+import dev.patientharbor.standins.CallRecord.Place;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * Who sees the calls of the objects of a slot: spies, and in the core a mock or a stub with canned
+ * answers. What is inside of another sees the same call again.
+ */
+final class Watches {
+
+    /** By each watch, those inside of it. */
+    private final Map<Place, Set<Place>> inside = new HashMap<>();
+
+    /**
+     * @param parts those of the whole assembly
+     * @param slot the slot whose objects they stand around
+     */
+    Watches(List<Part> parts, Slot slot) {
+        for (Part part : parts) {
+            if (part instanceof Part.Made made && made.slot().equals(slot)) {
+                List<Place> all = new ArrayList<>(of(made));
+                if (made.making() instanceof Making.SameCore same
+                        && parts.get(same.part()) instanceof Part.Made other) {
+                    core(other, all);
+                }
+                for (int i = 0; i < all.size(); i++) {
+                    inside.computeIfAbsent(all.get(i), place -> new HashSet<>())
+                            .addAll(all.subList(i + 1, all.size()));
+                }
+            }
+        }
+    }
+
+    /** The watches of a part, the outermost first, but for a core that it has from another. */
+    static List<Place> of(Part.Made made) {
+        List<Place> all = new ArrayList<>();
+        for (int i = 0; i < made.layers().size(); i++) {
+            if (made.layers().get(i) instanceof Layer.OfOurs ours
+                    && ours.builtIn() instanceof BuiltIn.Spy) {
+                all.add(place(made, i));
+            }
+        }
+        core(made, all);
+        return all;
+    }
+
+    private static void core(Part.Made made, List<Place> to) {
+        if (made.making() instanceof Making.Mocked || made.making() instanceof Making.Answering) {
+            to.add(place(made, made.layers().size()));
+        }
+    }
+
+    private static Place place(Part.Made made, int layer) {
+        return new Place(made.slot(), made.seat().within().orElse(""), layer);
+    }
+
+    /** Whether a call of the slot was seen before by a watch outside of this one. */
+    boolean sawBefore(Entered one) {
+        return one.outer()
+                .filter(outer -> insideOf(outer.place()).contains(one.place()))
+                .isPresent();
+    }
+
+    /** Whether no watch inside of this one sees the calls of the slot that it passes on. */
+    boolean isInnermost(Entered one) {
+        return insideOf(one.place()).isEmpty();
+    }
+
+    private Set<Place> insideOf(Place place) {
+        return inside.getOrDefault(place, Set.of());
+    }
+}
