@@ -130,7 +130,7 @@ final class CoverageMaker {
         if (code.inCode(contract)) {
             for (ClassFacts one : code.subtypesOf(contract)) {
                 boolean concrete = !one.isInterface() && !one.isAbstract() && !one.isPrivate();
-                if (concrete && !used.contains(one.name())) {
+                if (concrete && !one.isInMethod() && !used.contains(one.name())) {
                     unused.add(one.name());
                 }
             }

@@ -136,12 +136,13 @@ final class Wording {
 
     /**
      * The classes of the code that could stand behind a contract, binary names: no decorators and
-     * nothing abstract, those last that are made of several of the same.
+     * nothing abstract or in a method, those last that are made of several of the same.
      */
     List<String> implementations(TypeRef contract) {
         String contractClass = SlotTable.className(contract);
         return set.code().subtypesOf(contractClass).stream()
                 .filter(facts -> !facts.isInterface() && !facts.isAbstract() && !facts.isEnum())
+                .filter(facts -> !facts.isInMethod())
                 .filter(facts -> facts.constructors().stream().anyMatch(one -> !one.isPrivate()))
                 .filter(facts -> !asksFor(facts, contractClass, false))
                 .filter(facts -> set.fit(facts.asType(), contract).fits())

@@ -12,7 +12,8 @@ import java.util.Set;
  * What one class file says.
  *
  * @param name the binary name, {@code p.Outer$Inner}
- * @param access its modifiers; those of the source for a nested class
+ * @param access its modifiers; those of the source for a nested class; a bit beyond the 16 of the
+ *     class file says that it is no member of a class (JVMS 4.7.6)
  * @param signature its type parameters and generic supertypes, as in JVMS 4.7.9.1
  * @param superName the binary name of its superclass; empty for {@code Object}
  * @param interfaces the binary names of its interfaces, in order
@@ -45,6 +46,9 @@ public record ClassFacts(
         Set<String> openMethods,
         MethodSet closedMethods,
         BodyFacts bodies) {
+
+    /** Of a class in a method, or without a name. */
+    static final int IN_METHOD = 0x10000;
 
     private static final int ENUM = 0x4000;
 
@@ -108,6 +112,11 @@ public record ClassFacts(
 
     public boolean isEnum() {
         return (access & ENUM) != 0;
+    }
+
+    /** Whether it stands in a method, or has no name: nobody else can say it. */
+    public boolean isInMethod() {
+        return (access & IN_METHOD) != 0;
     }
 
     public boolean isRecord() {

@@ -81,7 +81,7 @@ final class FactsCollector extends ClassVisitor {
     @Override
     public void visitInnerClass(String internalName, String outer, String inner, int flags) {
         if (className(internalName).equals(name)) {
-            access = flags;
+            access = outer == null ? flags | ClassFacts.IN_METHOD : flags;
         }
     }
 

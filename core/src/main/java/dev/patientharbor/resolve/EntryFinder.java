@@ -10,6 +10,7 @@ import dev.patientharbor.names.Lookup;
 import dev.patientharbor.types.ValueTypes;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 
 /** Finds the entry consumers that names and patterns stand for. */
@@ -54,13 +55,14 @@ final class EntryFinder {
     }
 
     /**
-     * A concrete class that is not private, asks for something other than values, and is not itself
-     * supplied or a decorator.
+     * A concrete class that is not private and stands in no method, asks for something other than
+     * values, and is not itself supplied or a decorator.
      */
     private boolean isConsumer(ClassFacts facts) {
         return !facts.isInterface()
                 && !facts.isAbstract()
                 && !facts.isPrivate()
+                && !facts.isInMethod()
                 && !facts.isEnum()
                 && !supplied.contains(facts.name())
                 && (!facts.bodies().lookups().isEmpty()
@@ -68,7 +70,19 @@ final class EntryFinder {
                         || facts.fields().stream()
                                 .anyMatch(field -> marks.isInject(field.annotations()))
                         || facts.methods().stream()
-                                .anyMatch(method -> marks.isInject(method.annotations())));
+                                .anyMatch(method -> marks.isInject(method.annotations())))
+                && !isThrown(facts);
+    }
+
+    /** An exception is made where it is thrown, and receives nothing. */
+    private boolean isThrown(ClassFacts facts) {
+        Set<String> seen = new HashSet<>();
+        Optional<ClassFacts> at = Optional.of(facts);
+        // What is compiled wrong may extend itself.
+        while (at.isPresent() && seen.add(at.get().name())) {
+            at = at.get().superName().flatMap(code::find);
+        }
+        return seen.contains("java.lang.Throwable");
     }
 
     /** Values alone are no need: a line of data with a text and a number is no consumer. */

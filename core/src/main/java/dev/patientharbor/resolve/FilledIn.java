@@ -186,6 +186,7 @@ final class FilledIn {
         return !facts.isInterface()
                 && !facts.isAbstract()
                 && !facts.isEnum()
+                && !facts.isInMethod()
                 && !decorators.contains(facts.name())
                 && facts.constructors().stream().anyMatch(one -> !one.isPrivate())
                 && facts.constructors().stream().noneMatch(one -> asksFor(one, contract))

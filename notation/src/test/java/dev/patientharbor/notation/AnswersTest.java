@@ -203,8 +203,17 @@ class AnswersTest {
         Situation it =
                 Situation.of(
                         FEES
-                                + "abstract class Base { Base(Fee f) {} } class Line { Line(String"
-                                + " s) {} }",
+                                + """
+                                abstract class Base { Base(Fee f) {} }
+                                class Line {
+                                    Line(String s) {}
+                                    Runnable later(Fee f) { return new Runnable() { public void run() { f.hashCode(); } }; }
+                                    Object inside(Fee f) { class Local { Local(Fee g) {} } return new Local(f); }
+                                }
+                                class Refused extends IllegalStateException {
+                                    Refused(String s, Throwable cause) {}
+                                }
+                                """,
                         """
                         entry: [p.*]
                         profiles:

@@ -17,7 +17,7 @@ class FillInTest {
             """
             import jakarta.inject.*;
             import java.util.*;
-            interface Fee {}
+            interface Fee { Fee NONE = new Fee() {}; }
             class Tonnage implements Fee {}
             class Levy implements Fee { Levy(Fee inner) {} }
             class Night implements Fee { Night(Object any, Fee inner) {} }
