@@ -37,6 +37,12 @@ public abstract sealed class Giver permits Rig, Scope {
     /** Where objects are asked for now. */
     abstract Surroundings at();
 
+    private Surroundings open() {
+        Surroundings here = at();
+        here.requireOpen();
+        return here;
+    }
+
     /** What may be handed out again, without looking where and when it is asked for, or null. */
     abstract Object again(Class<?> asked);
 
@@ -57,8 +63,7 @@ public abstract sealed class Giver permits Rig, Scope {
         if (again != null) {
             return contract.cast(again);
         }
-        Surroundings here = at();
-        here.requireOpen();
+        Surroundings here = open();
         Station known = live.stations().plain(contract);
         if (known == null) {
             known = station(slot(contract, Optional.empty()));
@@ -103,7 +108,7 @@ public abstract sealed class Giver permits Rig, Scope {
             }
             if (carrier.getRawType() == Supplier.class) {
                 Station station = station(slot(inside, key));
-                return (Supplier<Object>) () -> station.get(at().whenAskedLater());
+                return (Supplier<Object>) () -> station.get(open().whenAskedLater());
             }
         }
         return get(slot(type, key));
@@ -145,7 +150,7 @@ public abstract sealed class Giver permits Rig, Scope {
         // While the lock is held the layers of a fresh object are remembered too.
         live.lock().lock();
         try {
-            Surroundings here = at();
+            Surroundings here = open();
             return new Held(live.layers(station.get(here), here));
         } finally {
             live.lock().unlock();
@@ -182,14 +187,17 @@ public abstract sealed class Giver permits Rig, Scope {
     private <T> Optional<T> maybe(Class<T> contract, Slot slot) {
         return find(slot)
                 .filter(one -> !(one.end() instanceof MissingStation))
-                .map(one -> contract.cast(one.get(at())));
+                .map(one -> contract.cast(one.get(open())));
     }
 
     /** What hands out the object in the plain slot of a contract when it is asked. */
     public <T> Supplier<T> later(Class<T> contract) {
         Station station = station(slot(contract, Optional.empty()));
-        Surroundings here = at();
-        return () -> contract.cast(station.get(here.whenAskedLater()));
+        Surroundings here = open();
+        return () -> {
+            live.whole().requireOpen();
+            return contract.cast(station.get(here.whenAskedLater()));
+        };
     }
 
     /**
@@ -217,13 +225,11 @@ public abstract sealed class Giver permits Rig, Scope {
      * @throws RigException if an object does not fit, or it cannot be made
      */
     public <T> T fresh(Class<T> contract, Map<String, Object> passed) {
-        at().requireOpen();
-        return contract.cast(station(slot(contract, Optional.empty())).fresh(at(), passed));
+        return contract.cast(station(slot(contract, Optional.empty())).fresh(open(), passed));
     }
 
     private Object get(Slot slot) {
-        Surroundings here = at();
-        here.requireOpen();
+        Surroundings here = open();
         return station(slot).get(here);
     }
 

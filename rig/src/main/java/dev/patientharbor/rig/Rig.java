@@ -131,7 +131,8 @@ public final class Rig extends Giver implements AutoCloseable {
      * order. Where one of them is inside of another the outer one's count: these are the calls of
      * consumers, and {@link #trace()} tells the others too.
      *
-     * @throws IllegalArgumentException if there is no such slot
+     * @throws IllegalArgumentException if there is no such slot, or nobody sees its calls: none
+     *     that were seen would prove nothing
      */
     public List<Call> calls(Class<?> contract) {
         return calls(contract, Optional.empty());
@@ -145,6 +146,15 @@ public final class Rig extends Giver implements AutoCloseable {
     private List<Call> calls(Class<?> contract, Optional<String> key) {
         Slot slot = behind(known(contract, key));
         Watches watches = watches(slot);
+        if (watches.isEmpty()) {
+            throw new IllegalArgumentException(
+                    "nobody sees the calls of "
+                            + Words.slot(slot)
+                            + " in "
+                            + profile()
+                            + ", for it is no mock and no stub with canned answers: decorate it"
+                            + " with spy");
+        }
         return calls(slot, one -> !watches.sawBefore(one));
     }
 

@@ -66,6 +66,11 @@ final class Watches {
         return new Place(made.slot(), made.seat().within().orElse(""), layer);
     }
 
+    /** Whether nobody sees a call of the slot. */
+    boolean isEmpty() {
+        return inside.isEmpty();
+    }
+
     /** Whether a call of the slot was seen before by a watch outside of this one. */
     boolean sawBefore(Entered one) {
         return one.outer()

@@ -10,7 +10,9 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Supplier;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.function.Executable;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
@@ -372,7 +374,7 @@ class BuildingTest {
     @Test
     void unknown_slots_keys_and_needs_are_answered_with_those_that_there_are() {
         Rig rig = PORT.rig("port");
-        Map<String, org.junit.jupiter.api.function.Executable> expected =
+        Map<String, Executable> expected =
                 Map.of(
                         "there is no Gauge@c in port; its keys are b",
                         () -> rig.get(PORT.type("Gauge"), "c"),
@@ -383,6 +385,9 @@ class BuildingTest {
                         () -> rig.received(PORT.type("Watch"), "clok"),
                         "port makes no p.Tower",
                         () -> rig.received(PORT.type("Tower"), "x"),
+                        "nobody sees the calls of Gauge in port, for it is no mock and no stub with"
+                                + " canned answers: decorate it with spy",
+                        () -> rig.calls(PORT.type("Gauge")),
                         "nothing asks for Gauge@c in port; near: Gauge@b, Gauge, Gauge[]",
                         () -> PORT.plan("port").swap(PORT.type("Gauge").getName() + "@c", null));
         expected.forEach(
@@ -390,10 +395,24 @@ class BuildingTest {
                         assertEquals(
                                 message,
                                 assertThrows(IllegalArgumentException.class, call).getMessage()));
+        Supplier<?> later = rig.later(PORT.type("Gauge"));
+        later.get();
         rig.close();
-        assertEquals(
-                "the rig of port is closed",
-                assertThrows(IllegalStateException.class, () -> rig.get(PORT.type("Desk")))
-                        .getMessage());
+        Class<?> gauge = PORT.type("Gauge");
+        for (Executable call :
+                List.<Executable>of(
+                        () -> rig.get(gauge),
+                        () -> rig.get(gauge, "b"),
+                        () -> rig.get(gauge, Optional.empty()),
+                        () -> rig.maybe(gauge),
+                        () -> rig.later(gauge),
+                        later::get,
+                        () -> rig.fresh(gauge),
+                        () -> rig.held(gauge, Optional.empty()),
+                        rig::openScope)) {
+            assertEquals(
+                    "the rig of port is closed",
+                    assertThrows(IllegalStateException.class, call).getMessage());
+        }
     }
 }
