@@ -108,7 +108,13 @@ public sealed interface TypeRef {
 
         @Override
         public TypeRef bind(Map<String, TypeRef> variables) {
-            return new ArrayType(element.bind(variables));
+            // There is no array of a wildcard: of a variable that stands for any, it is its
+            // bound's.
+            TypeRef bound = element.bind(variables);
+            return new ArrayType(
+                    bound instanceof Wildcard any
+                            ? any.bound().orElse(TypeRef.of("java.lang.Object"))
+                            : bound);
         }
 
         @Override

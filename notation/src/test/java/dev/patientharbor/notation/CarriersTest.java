@@ -45,6 +45,24 @@ class CarriersTest {
     }
 
     @Test
+    void a_variable_stands_for_its_bound_in_every_wrapping() {
+        Situation it =
+                Situation.of(
+                        FEEDS
+                                + "class Box<T extends Feed> { Box(T one, List<T> all, T[] array,"
+                                + " Supplier<T[]> later, Map<String, T> byKey) {} }",
+                        "entry: [Box]\n" + BOUND);
+        assertEquals("real Coast", it.received("test", "Box.one"));
+        for (String all : List.of("all", "array", "later", "byKey")) {
+            assertEquals(
+                    List.of("a real Coast", "b real Mud"),
+                    elements(it, "test", "Box." + all).subList(0, 2),
+                    all);
+        }
+        assertTrue(it.verdict().complete("test"), it.verdict().toString());
+    }
+
+    @Test
     void decision_4_a_row_has_the_contract_inside_and_the_wrapping_around_it() {
         Situation it =
                 Situation.of(
