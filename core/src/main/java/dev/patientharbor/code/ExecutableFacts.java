@@ -37,6 +37,16 @@ public record ExecutableFacts(
         return Signatures.returned(descriptor, signature);
     }
 
+    /** The names of its own type parameters, in order. */
+    public List<String> typeParameters() {
+        return Signatures.typeParameters(signature);
+    }
+
+    /** The first bound of each of its own type parameters, in order. */
+    public List<TypeRef> bounds() {
+        return Signatures.bounds(signature);
+    }
+
     /** The erased parameter types as people write them, {@code p.A,int[]}. */
     public List<String> erasedParameterTypes() {
         return Signatures.parameters(descriptor, Optional.empty()).stream()

@@ -95,9 +95,9 @@ final class Signatures {
         return type.get(0);
     }
 
-    static List<String> typeParameters(Optional<String> classSignature) {
+    static List<String> typeParameters(Optional<String> declared) {
         List<String> names = new ArrayList<>();
-        classSignature.ifPresent(
+        declared.ifPresent(
                 signature ->
                         new SignatureReader(signature)
                                 .accept(
@@ -110,10 +110,10 @@ final class Signatures {
         return names;
     }
 
-    /** The first bound of each type parameter of a class, in order. */
-    static List<TypeRef> bounds(Optional<String> classSignature) {
+    /** The first bound of each type parameter of a class or a method, in order. */
+    static List<TypeRef> bounds(Optional<String> declared) {
         List<TypeRef> bounds = new ArrayList<>();
-        classSignature.ifPresent(
+        declared.ifPresent(
                 signature ->
                         new SignatureReader(signature)
                                 .accept(

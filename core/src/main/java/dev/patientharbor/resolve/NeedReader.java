@@ -94,15 +94,9 @@ final class NeedReader {
         if (!type.arguments().isEmpty() || facts.signature().isEmpty()) {
             return type;
         }
-        List<TypeRef> any =
-                facts.bounds().stream()
-                        .<TypeRef>map(
-                                bound ->
-                                        bound.equals(OBJECT)
-                                                ? new Wildcard("", Optional.empty())
-                                                : new Wildcard("extends", Optional.of(bound)))
-                        .toList();
-        return new ClassType(type.name(), any);
+        Map<String, TypeRef> unsaid = Unsaid.of(facts);
+        return new ClassType(
+                type.name(), facts.typeParameters().stream().map(unsaid::get).toList());
     }
 
     private void addLookups(ClassFacts facts, List<Need> needs) {
@@ -138,16 +132,22 @@ final class NeedReader {
 
     private List<Member> chain(ClassFacts facts, ClassType type) {
         List<Member> chain = new ArrayList<>();
-        chain.add(new Member(facts, Generics.variables(facts, type)));
+        chain.add(member(facts, type));
         ClassFacts last = facts;
         ClassType lastType = type;
         while (last.superName().filter(code::inCode).isPresent()
                 && chain.stream().noneMatch(isSuperOf(last))) {
             lastType = generics.parents(last, lastType).get(0);
             last = code.find(lastType.name()).orElseThrow();
-            chain.add(new Member(last, Generics.variables(last, lastType)));
+            chain.add(member(last, lastType));
         }
         return chain;
+    }
+
+    private Member member(ClassFacts facts, ClassType type) {
+        Map<String, TypeRef> variables = Unsaid.around(facts, code);
+        variables.putAll(Generics.variables(facts, type));
+        return new Member(facts, variables);
     }
 
     private static java.util.function.Predicate<Member> isSuperOf(ClassFacts last) {
@@ -216,12 +216,13 @@ final class NeedReader {
             List<Need> needs,
             Places places) {
         List<TypeRef> types = executable.parameterTypes();
+        Map<String, TypeRef> own = Unsaid.of(executable);
         for (int i = 0; i < types.size(); i++) {
             add(
                     needs,
                     places.at(i),
                     executable.parameterName(i),
-                    types.get(i).bind(variables),
+                    types.get(i).bind(own).bind(variables),
                     executable.parameterAnnotations(i));
         }
     }

@@ -49,15 +49,34 @@ class CarriersTest {
         Situation it =
                 Situation.of(
                         FEEDS
-                                + "class Box<T extends Feed> { Box(T one, List<T> all, T[] array,"
-                                + " Supplier<T[]> later, Map<String, T> byKey) {} }",
-                        "entry: [Box]\n" + BOUND);
-        assertEquals("real Coast", it.received("test", "Box.one"));
-        for (String all : List.of("all", "array", "later", "byKey")) {
+                                + """
+                                class Box<T extends Feed> {
+                                    Box(T one, List<T> all, T[] array, Supplier<T[]> later, Map<String, T> byKey) {}
+                                }
+                                class Desk {
+                                    <T extends Feed> Desk(T one, List<T> all) {}
+                                    @Inject <S extends Feed> void put(S set) {}
+                                }
+                                class Hall<K extends Feed> { class In { In(K one, List<K> all) {} } }
+                                class Chain<T extends S, S extends Feed> { Chain(T one, List<? extends T> all) {} }
+                                """,
+                        "entry: [Box, Desk, Hall.In, Chain]\n" + BOUND);
+        for (String all :
+                List.of(
+                        "Box.all",
+                        "Box.array",
+                        "Box.later",
+                        "Box.byKey",
+                        "Desk.all",
+                        "Hall.In.all",
+                        "Chain.all")) {
             assertEquals(
                     List.of("a real Coast", "b real Mud"),
-                    elements(it, "test", "Box." + all).subList(0, 2),
+                    elements(it, "test", all).subList(0, 2),
                     all);
+        }
+        for (String one : List.of("Box.one", "Desk.one", "Desk.set", "Hall.In.one", "Chain.one")) {
+            assertEquals("real Coast", it.received("test", one), one);
         }
         assertTrue(it.verdict().complete("test"), it.verdict().toString());
     }
