@@ -18,7 +18,7 @@ final class ExecutableCollector extends MethodVisitor {
     private final String name;
     private final String descriptor;
     private final Optional<String> signature;
-    private List<String> parameterNames = new ArrayList<>(0);
+    private final List<String> parameterNames = new ArrayList<>(0);
     private final List<AnnotationFacts> annotations = new ArrayList<>(0);
     private final List<List<AnnotationFacts>> parameterAnnotations = new ArrayList<>(0);
     private final String[] thrown;
@@ -54,13 +54,21 @@ final class ExecutableCollector extends MethodVisitor {
     }
 
     boolean lacksNames() {
-        return parameterNames.isEmpty()
+        // Parameters that the compiler adds have the others told with it, without a name.
+        return (parameterNames.isEmpty() || parameterNames.contains(""))
                 && !descriptor.startsWith("()")
                 && !Modifier.isAbstract(access);
     }
 
+    /** Takes names for those parameters that have none yet; blank ones say nothing. */
     void parameterNames(List<String> names) {
-        parameterNames = names;
+        for (int i = 0; i < names.size(); i++) {
+            if (i == parameterNames.size()) {
+                parameterNames.add(names.get(i));
+            } else if (parameterNames.get(i).isEmpty()) {
+                parameterNames.set(i, names.get(i));
+            }
+        }
     }
 
     Optional<String> memberDefault() {
@@ -115,13 +123,12 @@ final class ExecutableCollector extends MethodVisitor {
     }
 
     ExecutableFacts facts() {
-        boolean named = !parameterNames.contains("");
         return new ExecutableFacts(
                 name,
                 access,
                 descriptor,
                 signature,
-                named ? List.copyOf(parameterNames) : List.of(),
+                List.copyOf(parameterNames),
                 List.copyOf(annotations),
                 copies(parameterAnnotations),
                 classNames(thrown));

@@ -12,7 +12,8 @@ import java.util.Optional;
  * @param access its modifiers, as {@link Modifier} reads them
  * @param descriptor its erased parameter and return types, as in JVMS 4.3.3
  * @param signature its generic types, as in JVMS 4.7.9.1
- * @param parameterNames one for each parameter, or none if the class file does not tell
+ * @param parameterNames one for each parameter, blank where the class file does not tell, or none
+ *     if it tells none
  * @param annotations the marks on it
  * @param parameterAnnotations the marks on each parameter, or empty if no parameter has any
  * @param thrown the binary names of the exceptions that it declares
@@ -56,7 +57,9 @@ public record ExecutableFacts(
 
     /** The name of a parameter, or {@code argN} with N from 0. */
     public String parameterName(int index) {
-        return index < parameterNames.size() ? parameterNames.get(index) : "arg" + index;
+        return index < parameterNames.size() && !parameterNames.get(index).isEmpty()
+                ? parameterNames.get(index)
+                : "arg" + index;
     }
 
     /** The marks on a parameter. */

@@ -2,7 +2,6 @@ package dev.patientharbor.code;
 
 import java.lang.reflect.Modifier;
 import java.util.Arrays;
-import java.util.List;
 import java.util.Optional;
 import org.objectweb.asm.ClassVisitor;
 import org.objectweb.asm.Label;
@@ -43,6 +42,7 @@ final class ParameterNameCollector extends ClassVisitor {
             this.wanting = wanting;
             Type[] types = Type.getArgumentTypes(descriptor);
             names = new String[types.length];
+            Arrays.fill(names, "");
             int slots = isStatic ? 0 : 1;
             int[] ofSlot = new int[2 * types.length + 1];
             Arrays.fill(ofSlot, -1);
@@ -58,17 +58,14 @@ final class ParameterNameCollector extends ClassVisitor {
                 String name, String descriptor, String generic, Label start, Label end, int slot) {
             if (slot < parameterOfSlot.length
                     && parameterOfSlot[slot] >= 0
-                    && names[parameterOfSlot[slot]] == null) {
+                    && names[parameterOfSlot[slot]].isEmpty()) {
                 names[parameterOfSlot[slot]] = name;
             }
         }
 
         @Override
         public void visitEnd() {
-            List<String> found = Arrays.asList(names);
-            if (!found.contains(null)) {
-                wanting.parameterNames(found);
-            }
+            wanting.parameterNames(Arrays.asList(names));
         }
     }
 }
