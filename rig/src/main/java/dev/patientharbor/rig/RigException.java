@@ -1,7 +1,6 @@
 package dev.patientharbor.rig;
 
 import java.util.ArrayList;
-import java.util.List;
 import java.util.Optional;
 
 /**
@@ -14,7 +13,7 @@ public final class RigException extends RuntimeException {
     private static final long serialVersionUID = 1;
 
     private final transient Optional<Failure> failure;
-    private final List<String> way = new ArrayList<>();
+    private final ArrayList<String> way = new ArrayList<>();
 
     /**
      * What could not be made.
