@@ -26,6 +26,11 @@ public sealed interface TypeRef {
     /** The type with its variables replaced; a variable that is not in the map stays. */
     TypeRef bind(Map<String, TypeRef> variables);
 
+    /** The type itself; for a wildcard its bound, {@code Object} if it has none. */
+    default TypeRef atLeast() {
+        return this;
+    }
+
     /** Whether it is one definite type: no variable and no wildcard in it. */
     boolean isExact();
 
@@ -108,13 +113,8 @@ public sealed interface TypeRef {
 
         @Override
         public TypeRef bind(Map<String, TypeRef> variables) {
-            // There is no array of a wildcard: of a variable that stands for any, it is its
-            // bound's.
-            TypeRef bound = element.bind(variables);
-            return new ArrayType(
-                    bound instanceof Wildcard any
-                            ? any.bound().orElse(TypeRef.of("java.lang.Object"))
-                            : bound);
+            // There is no array of a wildcard: where a variable stands for any, it is its bound's.
+            return new ArrayType(element.bind(variables).atLeast());
         }
 
         @Override
@@ -171,6 +171,11 @@ public sealed interface TypeRef {
         @Override
         public String text(UnaryOperator<String> className) {
             return bound.map(type -> "? " + word + ' ' + type.text(className)).orElse("?");
+        }
+
+        @Override
+        public TypeRef atLeast() {
+            return bound.orElse(TypeRef.of("java.lang.Object"));
         }
 
         @Override

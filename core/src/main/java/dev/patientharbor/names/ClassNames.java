@@ -19,9 +19,12 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.regex.Pattern;
 
 /** Looks up class names as users write them, and writes them as users read them. */
 public final class ClassNames {
+
+    private static final Pattern BEFORE_NAME = Pattern.compile("\\$(?!\\d)");
 
     private final CodeIndex code;
     private final List<String> packages;
@@ -157,6 +160,6 @@ public final class ClassNames {
     private static String simpleName(String binaryName) {
         String name = binaryName.substring(binaryName.lastIndexOf('.') + 1);
         // What has no name, or is named in a method, is called as its class file is.
-        return name.indexOf('$') < 0 ? name : name.replaceAll("\\$(?!\\d)", ".");
+        return name.indexOf('$') < 0 ? name : BEFORE_NAME.matcher(name).replaceAll(".");
     }
 }

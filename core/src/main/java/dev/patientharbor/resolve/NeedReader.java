@@ -10,7 +10,6 @@ import dev.patientharbor.model.Key;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.TypeRef.ClassType;
-import dev.patientharbor.model.TypeRef.Wildcard;
 import dev.patientharbor.plan.NeedPlace;
 import dev.patientharbor.plan.Site;
 import dev.patientharbor.types.Carrier;
@@ -28,8 +27,6 @@ import java.util.Optional;
  * standard says.
  */
 final class NeedReader {
-
-    private static final TypeRef OBJECT = TypeRef.of("java.lang.Object");
 
     private final CodeIndex code;
     private final Generics generics;
@@ -234,7 +231,7 @@ final class NeedReader {
             TypeRef type,
             List<AnnotationFacts> found) {
         Optional<Key> key = qualifiers.key(found);
-        TypeRef definite = type instanceof Wildcard any ? any.bound().orElse(OBJECT) : type;
+        TypeRef definite = type.atLeast();
         TypeRef asked = marks.mayBeAbsent(found) ? Carrier.mayBeAbsent(definite) : definite;
         needs.add(new Need(place, name, slots.number(new Slot(asked, key))));
     }

@@ -52,8 +52,9 @@ final class Unsaid {
         Map<String, TypeRef> unsaid = new HashMap<>();
         for (String name : names) {
             TypeRef bound = byName.get(name);
+            // The variable of a class around has no bound here: it stays, and is bound later.
             for (int i = 0; i < names.size() && bound instanceof Variable other; i++) {
-                bound = byName.getOrDefault(other.name(), OBJECT);
+                bound = byName.getOrDefault(other.name(), bound);
             }
             unsaid.put(
                     name,

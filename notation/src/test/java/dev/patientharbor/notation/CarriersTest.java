@@ -57,7 +57,7 @@ class CarriersTest {
                                     <T extends Feed> Desk(T one, List<T> all) {}
                                     @Inject <S extends Feed> void put(S set) {}
                                 }
-                                class Hall<K extends Feed> { class In { In(K one, List<K> all) {} } }
+                                class Hall<K extends Feed> { class In { In(K one, List<K> all) {} @Inject <T extends K> void put(T own) {} } }
                                 class Chain<T extends S, S extends Feed> { Chain(T one, List<? extends T> all) {} }
                                 """,
                         "entry: [Box, Desk, Hall.In, Chain]\n" + BOUND);
@@ -75,7 +75,14 @@ class CarriersTest {
                     elements(it, "test", all).subList(0, 2),
                     all);
         }
-        for (String one : List.of("Box.one", "Desk.one", "Desk.set", "Hall.In.one", "Chain.one")) {
+        for (String one :
+                List.of(
+                        "Box.one",
+                        "Desk.one",
+                        "Desk.set",
+                        "Hall.In.one",
+                        "Hall.In.own",
+                        "Chain.one")) {
             assertEquals("real Coast", it.received("test", one), one);
         }
         assertTrue(it.verdict().complete("test"), it.verdict().toString());

@@ -107,7 +107,7 @@ final class MadeStation extends Station {
 
     /** Makes a new object in its layers. */
     Object make(Surroundings at) {
-        at.requireOpenOrLock();
+        at.requireOpenOrLock(null);
         Object object = part(at, core);
         if (!coreFits) {
             checked(object, core);
@@ -144,7 +144,7 @@ final class MadeStation extends Station {
         try {
             return maker.make(at);
         } catch (Throwable thrown) {
-            at.requireOpenOrLock();
+            at.requireOpenOrLock(thrown);
             throw failed(maker, thrown);
         }
     }

@@ -191,8 +191,7 @@ final class Surroundings extends Bay {
      */
     void requireOpen() {
         if (isClosed()) {
-            throw new IllegalStateException(
-                    (isScope ? "this scope of " : "the rig of ") + live.profile() + " is closed");
+            throw closed(null);
         }
     }
 
@@ -200,12 +199,18 @@ final class Surroundings extends Bay {
      * The same for what is made without the lock. Whoever holds it goes on: closing waits for that,
      * and closes what was made.
      *
+     * @param thrown what came of it, if something did; kept as the cause
      * @throws IllegalStateException if it is closed
      */
-    void requireOpenOrLock() {
-        if (!live.lock().isHeldByCurrentThread()) {
-            requireOpen();
+    void requireOpenOrLock(Throwable thrown) {
+        if (isClosed() && !live.lock().isHeldByCurrentThread()) {
+            throw closed(thrown);
         }
+    }
+
+    private IllegalStateException closed(Throwable thrown) {
+        String what = isScope ? "this scope of " : "the rig of ";
+        return new IllegalStateException(what + live.profile() + " is closed", thrown);
     }
 
     /**
