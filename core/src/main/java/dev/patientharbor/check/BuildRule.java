@@ -107,6 +107,7 @@ final class BuildRule implements Rule {
                     ABSTRACT,
                     ENUM,
                     NO_CONSTRUCTOR,
+                    ONLY_PRIVATE,
                     NO_SUCH_CONSTRUCTOR,
                     NO_SUCH_METHOD,
                     SEVERAL_METHODS ->
@@ -120,6 +121,8 @@ final class BuildRule implements Rule {
             case ABSTRACT -> name + " is abstract: no object of it can be made.";
             case ENUM -> name + " is an enum: its objects are made by itself alone.";
             case NO_CONSTRUCTOR -> name + " has no constructor.";
+            case ONLY_PRIVATE ->
+                    name + " has only private constructors, and none of them is marked @Inject.";
             case NO_SUCH_CONSTRUCTOR ->
                     name + " has no constructor with the parameter types that the binding names.";
             case NO_SUCH_METHOD -> name + " is no method that can be called.";
@@ -145,6 +148,9 @@ final class BuildRule implements Rule {
         return switch (reason) {
             case INTERFACE, ABSTRACT, ENUM, NO_CONSTRUCTOR ->
                     "bind a class with a constructor, or a mock";
+            case ONLY_PRIVATE ->
+                    "name the parameter types of one in the binding: constructor: [TYPE, TYPE]; or"
+                            + " mark one with @Inject";
             case NO_SUCH_METHOD, SEVERAL_METHODS ->
                     "name a method of its own that is not private and has no namesake";
             case NO_SUCH_CONSTRUCTOR -> "name the parameter types of one of these";

@@ -77,6 +77,11 @@ final class CycleRule implements Rule {
                         }
                     });
         }
+        Impact.Touched touched = reporter.impact(wiring).of(knot);
+        if (consumers.isEmpty()) {
+            // Slots that are the same as each other: those who ask for them are touched.
+            consumers.addAll(touched.consumers());
+        }
         String cause =
                 path.stream()
                         .limit(SHOWN)
@@ -95,9 +100,7 @@ final class CycleRule implements Rule {
                                 "do",
                                 "let one of these ask for less, or put a supply in place of one"
                                         + " that does not ask back")
-                        .touching(
-                                List.copyOf(consumers),
-                                reporter.impact(wiring).of(List.of(first)).entries()));
+                        .touching(List.copyOf(consumers), touched.entries()));
     }
 
     private static String text(ResolvedSet set, Wiring wiring, List<Step> path) {
@@ -113,9 +116,7 @@ final class CycleRule implements Rule {
                                     + " ("
                                     + wording.place(step.need().orElseThrow())
                                     + ")"
-                            : set.text(step.from())
-                                    + (isAlias(wiring, step) ? " is the same as " : " holds ")
-                                    + to);
+                            : set.text(step.from()) + link(wiring, step) + to);
         }
         if (path.size() > SHOWN) {
             lines.add(
@@ -127,8 +128,12 @@ final class CycleRule implements Rule {
         return String.join("\n", lines);
     }
 
-    private static boolean isAlias(Wiring wiring, Step step) {
-        return wiring.outcome(step.from()).kind() == Outcome.Kind.ALIAS;
+    private static String link(Wiring wiring, Step step) {
+        Outcome outcome = wiring.outcome(step.from());
+        if (outcome.filledBy().isPresent()) {
+            return " is filled by ";
+        }
+        return outcome.kind() == Outcome.Kind.ALIAS ? " is the same as " : " holds ";
     }
 
     private static List<Step> shortest(Wiring wiring, List<Integer> knot) {

@@ -81,7 +81,7 @@ final class FitRule implements Rule {
                 (layer.isPresent()
                                 ? layer.flatMap(ResolvedDecorator::blueprint)
                                 : end.get().blueprint())
-                        .map(Blueprint::type)
+                        .flatMap(Blueprint::handsOut)
                         .or(() -> asClass(target.contract()));
         Slot wanted = set.slots().slot(slot);
         Optional<Fit> fit = outermost.map(type -> set.fit(type, wanted.contract()));

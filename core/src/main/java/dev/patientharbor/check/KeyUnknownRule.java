@@ -68,6 +68,7 @@ final class KeyUnknownRule implements Rule {
                                 bound.isEmpty()
                                         ? "nothing of that contract"
                                         : String.join(", ", bound))
+                        .withAny("left out", new Wording(set).leftOut(target))
                         .with("do", "correct the slot, or bind it");
         reporter.report(owner, lacks, List.of(target, binding.slot().orElseThrow()), finding);
     }
@@ -85,6 +86,7 @@ final class KeyUnknownRule implements Rule {
         return wiring.profile().bindings().stream()
                 .filter(one -> one.target().isPresent())
                 .map(wiring::aim)
+                .filter(aim -> isNothing(wiring, aim))
                 .collect(Collectors.toSet());
     }
 }

@@ -10,6 +10,7 @@ import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.resolve.Wiring;
 import java.util.ArrayList;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -39,11 +40,22 @@ final class OutlivesRule implements Rule {
                             (consumer, need, asked) -> hold(set, wiring, consumer, asked, holders));
                 }
             }
+            // One binding may stand at several levels, in other layers.
+            Map<String, Integer> first = new LinkedHashMap<>();
             holders.forEach(
                     (held, by) -> {
-                        Finding finding = finding(set, wiring, held, List.copyOf(by));
-                        reporter.report(wiring.profile(), finding);
+                        String what = at(wiring, held).text() + ' ' + set.text(held);
+                        Integer same = first.putIfAbsent(what, held);
+                        if (same != null) {
+                            holders.get(same).addAll(by);
+                        }
                     });
+            first.values()
+                    .forEach(
+                            held -> {
+                                List<String> by = List.copyOf(holders.get(held));
+                                reporter.report(wiring.profile(), finding(set, wiring, held, by));
+                            });
         }
     }
 
@@ -89,15 +101,19 @@ final class OutlivesRule implements Rule {
                 : Lifetime.FRESH;
     }
 
+    private static Where at(Wiring wiring, int held) {
+        Outcome outcome = wiring.outcome(held);
+        return outcome.binding()
+                .map(one -> one.declared().at())
+                .or(() -> outcome.blueprint().map(one -> Where.classNamed(one.className())))
+                .orElseThrow();
+    }
+
     private static Finding finding(ResolvedSet set, Wiring wiring, int held, List<String> holders) {
         Wording wording = new Wording(set);
         Outcome outcome = wiring.outcome(held);
         Lifetime lifetime = lifetime(set, wiring, held);
-        Where at =
-                outcome.binding()
-                        .map(one -> one.declared().at())
-                        .or(() -> outcome.blueprint().map(one -> Where.classNamed(one.className())))
-                        .orElseThrow();
+        Where at = at(wiring, held);
         String text = set.text(held);
         String what = outcome.blueprint().map(set::maker).orElse(text);
         Finding finding =

@@ -16,7 +16,8 @@ import java.util.TreeSet;
 import java.util.stream.Collectors;
 
 /**
- * What the rules reported, joined over the sides: each finding where it belongs, sorted, each once.
+ * What the rules reported, joined over the sides: each finding where it belongs, sorted, each once
+ * with all whom it touches.
  *
  * <p>What is missing on one side and there on another is no fault of the set or of a partial
  * profile; it is told for the profiles of the side on which it matters.
@@ -168,7 +169,7 @@ final class Told {
 
     private static List<Finding> sorted(List<Finding> findings) {
         Map<String, Finding> once = new HashMap<>();
-        findings.forEach(finding -> once.putIfAbsent(finding.identity(), finding));
+        findings.forEach(finding -> once.merge(finding.identity(), finding, Finding::joinedWith));
         return once.values().stream().sorted(Finding.ORDER).toList();
     }
 }

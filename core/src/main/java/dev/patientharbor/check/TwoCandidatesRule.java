@@ -36,6 +36,49 @@ final class TwoCandidatesRule implements Rule {
             }
         }
         open.forEach((slot, wirings) -> reportOpen(set, reporter, slot, wirings));
+        for (Wiring wiring : set.checked()) {
+            for (int i = 0; i < wiring.reachedSize(); i++) {
+                int seat = wiring.reached(i);
+                if (wiring.outcome(seat).kind() == Outcome.Kind.COLLECTION && set.isMap(seat)) {
+                    reportMap(set, reporter, wiring, seat);
+                }
+            }
+        }
+    }
+
+    /** Slots of several contracts may be members of one map, and two of them have one key. */
+    private static void reportMap(ResolvedSet set, Reporter reporter, Wiring wiring, int map) {
+        Map<String, List<String>> byKey = new TreeMap<>();
+        for (int member : wiring.outcome(map).candidates()) {
+            set.slots()
+                    .slot(member)
+                    .key()
+                    .ifPresent(
+                            key ->
+                                    byKey.computeIfAbsent(key.text(), one -> new ArrayList<>(1))
+                                            .add(set.text(member)));
+        }
+        byKey.values().removeIf(members -> members.size() == 1);
+        byKey.forEach(
+                (key, members) -> {
+                    Impact.Touched touched = reporter.impact(wiring).of(List.of(map));
+                    reporter.report(
+                            wiring.profile(),
+                            Finding.of(
+                                            FindingKinds.TWO_CANDIDATES,
+                                            wiring.profile().declared().at(),
+                                            set.slots().slot(map).text() + ' ' + key,
+                                            set.text(map)
+                                                    + " has one member for each key, and "
+                                                    + members.size()
+                                                    + " slots have the key "
+                                                    + key
+                                                    + ".")
+                                    .with("slots", String.join(", ", members))
+                                    .with("reached by", new Wording(set).path(wiring, map))
+                                    .with("do", "give each of them a key of its own")
+                                    .touching(touched.consumers(), touched.entries()));
+                });
     }
 
     private static Finding boundTwice(ResolvedSet set, List<ResolvedBinding> all) {
@@ -79,6 +122,7 @@ final class TwoCandidatesRule implements Rule {
                             .with(
                                     "slots",
                                     wording.list(candidates.stream().map(set::text).toList()))
+                            .withAny("left out", wording.leftOut(slot))
                             .with("reached by", wording.path(wiring, slot))
                             .with(
                                     "do",

@@ -13,11 +13,11 @@ import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.resolve.SlotTable;
 import dev.patientharbor.resolve.Wiring;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeMap;
 
 /**
  * Tells needs that nothing supplies, each slot once for all profiles that lack it, with the reason.
@@ -25,24 +25,38 @@ import java.util.TreeMap;
  */
 final class UnmetNeedRule implements Rule {
 
+    /**
+     * What lacks a supply in one way: a slot, and where it was looked for if that was not
+     * everywhere.
+     */
+    private record Lack(int slot, List<String> lookedAt) {}
+
     @Override
     public void check(ResolvedSet set, Reporter reporter) {
-        Map<Integer, List<Wiring>> lacking = new TreeMap<>();
+        Map<Lack, Map<Wiring, List<Integer>>> lacking = new LinkedHashMap<>();
         for (Wiring wiring : set.checked()) {
             if (wiring.profile().lacksParents()) {
                 continue;
             }
             Set<Integer> told = KeyUnknownRule.told(wiring);
-            for (int slot : wiring.unsound()) {
-                if (isNothing(wiring, slot)
-                        && !told.contains(slot)
-                        && !isAmbiguouslyBound(set, wiring, slot)) {
-                    lacking.computeIfAbsent(slot, one -> new ArrayList<>()).add(wiring);
+            for (int seat : wiring.unsound()) {
+                if (isNothing(wiring, seat)
+                        && !told.contains(seat)
+                        && !isAmbiguouslyBound(set, wiring, seat)) {
+                    lacking.computeIfAbsent(lack(set, seat), one -> new LinkedHashMap<>())
+                            .computeIfAbsent(wiring, one -> new ArrayList<>(1))
+                            .add(seat);
                 }
             }
         }
         Wording wording = new Wording(set);
-        lacking.forEach((slot, wirings) -> report(set, wording, slot, wirings, reporter));
+        lacking.forEach((lack, seats) -> report(set, wording, lack, seats, reporter));
+    }
+
+    private static Lack lack(ResolvedSet set, int seat) {
+        int level = set.slots().level(seat);
+        boolean everywhere = set.levels().reachesWhole(level);
+        return new Lack(set.slots().plain(seat), everywhere ? List.of() : set.lookedAt(level));
     }
 
     /** Nothing supplies it; an entry consumer that is but a value type is nothing either. */
@@ -67,23 +81,31 @@ final class UnmetNeedRule implements Rule {
     }
 
     private static void report(
-            ResolvedSet set, Wording wording, int slot, List<Wiring> wirings, Reporter reporter) {
-        ResolvedProfile common = wording.common(wirings.stream().map(Wiring::profile).toList());
-        for (Wiring wiring : wirings) {
-            Impact.Touched touched = reporter.impact(wiring).of(List.of(slot));
-            Finding finding =
-                    Finding.of(
-                                    FindingKinds.UNMET_NEED,
-                                    common.declared().at(),
-                                    set.slots().slot(slot).text(),
-                                    message(set, wording, wiring, slot, touched))
-                            .with("reason", reason(set, wiring, slot))
-                            .with("looked in", lookedIn(set, wording, wiring, slot));
-            reporter.report(
-                    wiring.profile(),
-                    advised(set, wording, wiring, slot, common, finding)
-                            .touching(touched.consumers(), touched.entries()));
-        }
+            ResolvedSet set,
+            Wording wording,
+            Lack lack,
+            Map<Wiring, List<Integer>> seats,
+            Reporter reporter) {
+        ResolvedProfile common =
+                wording.common(seats.keySet().stream().map(Wiring::profile).toList());
+        String where = lack.lookedAt().isEmpty() ? "" : " in " + lack.lookedAt().get(0);
+        seats.forEach(
+                (wiring, all) -> {
+                    int seat = all.get(0);
+                    Impact.Touched touched = reporter.impact(wiring).of(all);
+                    Finding finding =
+                            Finding.of(
+                                            FindingKinds.UNMET_NEED,
+                                            common.declared().at(),
+                                            set.slots().slot(seat).text() + where,
+                                            message(set, wording, wiring, seat, touched))
+                                    .with("reason", reason(set, wiring, seat))
+                                    .with("looked in", lookedIn(set, wording, wiring, seat));
+                    reporter.report(
+                            wiring.profile(),
+                            advised(set, wording, wiring, seat, common, finding)
+                                    .touching(touched.consumers(), touched.entries()));
+                });
     }
 
     private static String message(
@@ -272,6 +294,7 @@ final class UnmetNeedRule implements Rule {
                         implementations.isEmpty()
                                 ? "no class that implements it"
                                 : wording.list(wording.shortNames(implementations)))
+                .withAny("left out", wording.leftOut(number))
                 .with("reached by", wording.path(wiring, number))
                 .with(
                         "write",

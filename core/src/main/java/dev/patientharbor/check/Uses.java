@@ -32,14 +32,19 @@ final class Uses {
         int slot = binding.slot().orElseThrow();
         boolean holds = wiring.profile().binding(slot).filter(one -> one == binding).isPresent();
         boolean leavesOut =
-                binding.target().isPresent() || binding.declared().supply() instanceof Supply.None;
+                binding.target().isPresent()
+                        || binding.declared().supply() instanceof Supply.None
+                        || set.lifetimes().oneOfClass(binding.bareOutcome()).isPresent();
         return holds
                 && (wiring.isReached(slot)
                         || atLevels.contains(binding)
                         || leavesOut && isConsidered(slot));
     }
 
-    /** What stands in for a member, or is absent on purpose, is asked for by way of a wrapping. */
+    /**
+     * What is a member by another slot already, or absent on purpose, is asked for by way of a
+     * wrapping.
+     */
     private boolean isConsidered(int slot) {
         for (int i = 0; i < wiring.reachedSize(); i++) {
             int seat = wiring.reached(i);

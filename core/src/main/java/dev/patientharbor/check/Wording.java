@@ -158,6 +158,16 @@ final class Wording {
                 .anyMatch(type -> SlotTable.className(type).equals(contractClass));
     }
 
+    /** Who would fill a slot that nothing binds, and does not since it asks for it, in words. */
+    List<String> leftOut(int slot) {
+        List<String> names = shortNames(set.leftOut(slot));
+        if (names.isEmpty()) {
+            return List.of();
+        }
+        return List.of(
+                list(names) + (names.size() == 1 ? ", which asks" : ", which ask") + " for it");
+    }
+
     /** The nearest profile that all of these are or extend; if there is none, the first of them. */
     ResolvedProfile common(List<ResolvedProfile> profiles) {
         ResolvedProfile first = profiles.get(0);

@@ -3,6 +3,7 @@ package dev.patientharbor.finding;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.stream.Stream;
 
 /**
  * One thing that is wrong, or worth knowing.
@@ -70,6 +71,15 @@ public record Finding(
     /** The same with those whom it touches. */
     public Finding touching(List<String> consumers, List<String> entries) {
         return new Finding(kind, severity, at, cause, message, details, consumers, entries);
+    }
+
+    /** The same finding with those whom another one of the same identity touches as well. */
+    public Finding joinedWith(Finding other) {
+        return touching(both(consumers, other.consumers), both(entries, other.entries));
+    }
+
+    private static List<String> both(List<String> one, List<String> other) {
+        return Stream.concat(one.stream(), other.stream()).distinct().sorted().toList();
     }
 
     /** What is told once, however many profiles meet it. */

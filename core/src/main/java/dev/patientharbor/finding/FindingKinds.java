@@ -82,6 +82,8 @@ public final class FindingKinds {
             error("key-unstated", "A class that does not state its key by a constant");
     public static final FindingKind NOTHING_TO_CHANGE =
             error("nothing-to-change", "A change of a binding that is not inherited");
+    public static final FindingKind LIMITS_NOTHING =
+            error("limits-nothing", "A limit of reach for what is no need of the consumer");
     public static final FindingKind UNUSED_BINDING =
             warning("unused-binding", "A binding that no entry consumer reaches");
     public static final FindingKind SAYS_NOTHING_NEW =
@@ -124,6 +126,10 @@ public final class FindingKinds {
                     "The same class called real in one place and a stand-in in another");
     public static final FindingKind SHARED_TWICE =
             note("shared-twice", "One class in two slots: two instances");
+    public static final FindingKind MADE_TWO_WAYS =
+            warning(
+                    "made-two-ways",
+                    "One object by its mark, which two slots would make otherwise");
     public static final FindingKind CANNOT_SWAP =
             note("cannot-swap", "A consumer that asks for a class, not for a contract");
     public static final FindingKind OVERDUE =
@@ -176,6 +182,7 @@ public final class FindingKinds {
                 UNANSWERED_CALL,
                 KEY_UNSTATED,
                 NOTHING_TO_CHANGE,
+                LIMITS_NOTHING,
                 UNUSED_BINDING,
                 SAYS_NOTHING_NEW,
                 NOT_A_DECORATOR,
@@ -193,6 +200,7 @@ public final class FindingKinds {
                 POINTLESS_MARK,
                 TWO_KINDS,
                 SHARED_TWICE,
+                MADE_TWO_WAYS,
                 CANNOT_SWAP,
                 OVERDUE,
                 SUPPRESSES_NOTHING,

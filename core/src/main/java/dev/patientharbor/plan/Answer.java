@@ -21,6 +21,8 @@ import java.util.Optional;
  *     was said
  * @param hides what profiles further up say of the same slot, nearest first
  * @param filledBy what allowed a class of the code to fill the slot, where nothing binds it
+ * @param leftOut the classes that would fill it in the same way, but ask for that very slot, by
+ *     their binary names
  * @param elements the members of a collection, in order
  * @param behind what is behind an implementation that only passes on, or that a factory makes
  * @param given what is given to it, as it is written, settings by their names; blank for nothing
@@ -36,6 +38,7 @@ public record Answer(
         Optional<Where> origin,
         List<Hidden> hides,
         Optional<FillIn> filledBy,
+        List<String> leftOut,
         List<Element> elements,
         Optional<Behind> behind,
         String given,
@@ -44,6 +47,7 @@ public record Answer(
         elements = List.copyOf(elements);
         decorators = List.copyOf(decorators);
         hides = List.copyOf(hides);
+        leftOut = List.copyOf(leftOut);
     }
 
     /**
@@ -98,6 +102,7 @@ public record Answer(
                 origin,
                 hides,
                 filledBy,
+                leftOut,
                 members,
                 behind,
                 given,
@@ -115,6 +120,7 @@ public record Answer(
                 origin,
                 hides,
                 filledBy,
+                leftOut,
                 elements,
                 behind,
                 given,

@@ -12,7 +12,6 @@ import dev.patientharbor.plan.Argument;
 import dev.patientharbor.plan.Assembly;
 import dev.patientharbor.plan.Layer;
 import dev.patientharbor.plan.LifetimeChoice;
-import dev.patientharbor.plan.LifetimeChoice.By;
 import dev.patientharbor.plan.Making;
 import dev.patientharbor.plan.NeedPlace;
 import dev.patientharbor.plan.Part;
@@ -180,9 +179,7 @@ public final class AssemblyMaker {
                 making(outcome, place, asked),
                 layers,
                 lifetime.lifetime(),
-                outcome.core().isEmpty() && lifetime.by() == By.MARK
-                        ? outcome.blueprint().map(Blueprint::className)
-                        : Optional.empty(),
+                set.lifetimes().oneOfClass(outcome),
                 outcome.answer(),
                 origin);
     }

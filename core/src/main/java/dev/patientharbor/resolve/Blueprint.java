@@ -15,7 +15,7 @@ import java.util.Optional;
  * @param facts the class
  * @param type the class with its type arguments
  * @param method the method that makes it; empty for a constructor
- * @param makes the class that the method says it returns
+ * @param makes the type that the method says it returns
  * @param executable the constructor or the method; empty where there is none that could be read
  * @param values what its parameters are given, by their places from 0: those are no needs
  * @param needs what it asks for, in order of construction; nothing if it cannot be built
@@ -25,7 +25,7 @@ public record Blueprint(
         ClassFacts facts,
         ClassType type,
         Optional<String> method,
-        Optional<String> makes,
+        Optional<ClassType> makes,
         Optional<ExecutableFacts> executable,
         Map<Integer, Given> values,
         List<Need> needs,
@@ -88,8 +88,13 @@ public record Blueprint(
     }
 
     /** The same, and what the method says it returns. */
-    Blueprint making(Optional<String> className) {
-        return new Blueprint(facts, type, method, className, executable, values, needs, fault);
+    Blueprint making(Optional<ClassType> returned) {
+        return new Blueprint(facts, type, method, returned, executable, values, needs, fault);
+    }
+
+    /** The type of the object that comes of it; empty where a method does not say it. */
+    public Optional<ClassType> handsOut() {
+        return method.isPresent() ? makes : Optional.of(type);
     }
 
     /** What makes it, as programs read it: a class, or {@code Class#method}. */

@@ -14,12 +14,18 @@ public record BuildFault(Reason reason, List<ExecutableFacts> constructors) {
         constructors = List.copyOf(constructors);
     }
 
+    /** Whether there are constructors, and nothing chooses among them. */
+    public boolean isOfChoice() {
+        return reason == Reason.SEVERAL_UNMARKED || reason == Reason.SEVERAL_MARKED;
+    }
+
     /** What can be wrong. */
     public enum Reason {
         INTERFACE,
         ABSTRACT,
         ENUM,
         NO_CONSTRUCTOR,
+        ONLY_PRIVATE,
         NO_SUCH_CONSTRUCTOR,
         NO_SUCH_METHOD,
         SEVERAL_METHODS,

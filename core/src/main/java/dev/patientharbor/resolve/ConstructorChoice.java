@@ -16,7 +16,7 @@ record ConstructorChoice(Optional<ExecutableFacts> constructor, Optional<BuildFa
 
     /**
      * Chooses: the one that the binding names; else the one with the standard's mark; else the only
-     * one that is not private; else the only one.
+     * one that is not private. A private one is used only if it is named or marked.
      *
      * @param wanted the parameter types that the binding names, erased
      */
@@ -47,8 +47,15 @@ record ConstructorChoice(Optional<ExecutableFacts> constructor, Optional<BuildFa
             return marked.size() == 1 ? of(marked.get(0)) : fault(Reason.SEVERAL_MARKED, marked);
         }
         List<ExecutableFacts> open = all.stream().filter(one -> !one.isPrivate()).toList();
-        List<ExecutableFacts> among = open.isEmpty() ? all : open;
-        return among.size() == 1 ? of(among.get(0)) : fault(Reason.SEVERAL_UNMARKED, among);
+        if (open.isEmpty()) {
+            return fault(Reason.ONLY_PRIVATE, all);
+        }
+        return open.size() == 1 ? of(open.get(0)) : fault(Reason.SEVERAL_UNMARKED, open);
+    }
+
+    /** Whether there is a constructor to use, be it that several are and none is chosen. */
+    boolean isThereAny() {
+        return fault.isEmpty() || fault.get().isOfChoice();
     }
 
     private static ConstructorChoice of(ExecutableFacts constructor) {

@@ -37,7 +37,7 @@ final class FactoryReader {
         }
         all.addAll(needs.parameters(found.get(0)));
         return Blueprint.byMethod(holder, method, Optional.of(found.get(0)), all, Optional.empty())
-                .making(returned(holder, method).map(ClassType::name));
+                .making(returned(holder, method));
     }
 
     /** What the method of a class returns; empty if there is not just one of that name. */

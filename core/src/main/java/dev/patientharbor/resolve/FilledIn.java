@@ -2,7 +2,6 @@ package dev.patientharbor.resolve;
 
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.CodeIndex;
-import dev.patientharbor.code.ExecutableFacts;
 import dev.patientharbor.model.FillIn;
 import dev.patientharbor.model.Key;
 import dev.patientharbor.model.Slot;
@@ -17,8 +16,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 
-/** Finds classes that may fill a slot which nothing binds, as far as the file allows it. */
+/**
+ * Finds classes that may fill a slot which nothing binds, as far as the file allows it. A class
+ * that asks for the very slot, by a member that is in use, is left out of it.
+ */
 final class FilledIn {
 
     private final CodeIndex code;
@@ -26,32 +29,72 @@ final class FilledIn {
     private final Marks marks;
     private final Fitting fitting;
     private final Qualifiers qualifiers;
+    private final Blueprints blueprints;
+    private final SlotTable slots;
     private final Set<FillIn> allowed;
-    private final Set<String> decorators;
-    private final Map<String, List<Candidate>> byContract = new HashMap<>();
+    private final Map<String, List<Offer>> byContract = new HashMap<>();
+    private final Map<Slot, Fillers> bySlot = new HashMap<>();
+    private Map<String, List<Offer>> made;
 
     /**
-     * A class that may fill slots.
+     * A class that says that it fills slots of a contract.
      *
      * @param facts the class
      * @param key the key under which it does; empty for the plain slot
      * @param by what allows it
-     * @param isMaker whether it hands out an object of the contract, rather than being one
+     * @param makes what it hands out when it is asked; empty for what is itself of the contract
      */
-    record Candidate(ClassFacts facts, Optional<Key> key, FillIn by, boolean isMaker) {}
+    private record Offer(ClassFacts facts, Optional<Key> key, FillIn by, Optional<TypeRef> makes) {}
 
     /**
-     * @param decorators the classes that the file lists as decorators: they fill no slot
+     * A class that may fill a slot.
+     *
+     * @param facts the class
+     * @param type the class with the type arguments that the slot asks for
+     * @param fills the slot that it fills; of those that an open contract allows, the very one
+     * @param by what allows it
+     * @param isMaker whether it hands out an object of the contract, rather than being one
      */
+    record Candidate(ClassFacts facts, ClassType type, Slot fills, FillIn by, boolean isMaker) {
+        /** Whether it is one of some decorators: what is around a slot does not fill it as well. */
+        boolean isAmong(List<ResolvedDecorator> decorators) {
+            return decorators.stream()
+                    .flatMap(one -> one.blueprint().stream())
+                    .anyMatch(one -> one.className().equals(facts.name()));
+        }
+
+        /** The slot in which it stands by itself. */
+        Slot own() {
+            return new Slot(type, Optional.empty());
+        }
+    }
+
+    /**
+     * The classes that may fill a slot, by name.
+     *
+     * @param fit those that may; two are one too many
+     * @param leftOut those that ask for the very slot
+     */
+    record Fillers(List<Candidate> fit, List<Candidate> leftOut) {
+        private static final Fillers NONE = new Fillers(List.of(), List.of());
+
+        /** Those of them that hand out an object: they come before a class that supplies itself. */
+        Fillers makers() {
+            return new Fillers(fit.stream().filter(Candidate::isMaker).toList(), leftOut);
+        }
+    }
+
     FilledIn(
             CodeIndex code,
             Generics generics,
             Marks marks,
             Set<FillIn> allowed,
-            Set<String> decorators) {
+            Blueprints blueprints,
+            SlotTable slots) {
         this.code = code;
         this.allowed = allowed;
-        this.decorators = decorators;
+        this.blueprints = blueprints;
+        this.slots = slots;
         this.generics = generics;
         this.marks = marks;
         fitting = new Fitting(generics);
@@ -72,137 +115,194 @@ final class FilledIn {
                 : List.of();
     }
 
-    /** The classes that may fill a slot, by name; each once. */
-    List<Candidate> of(Slot slot) {
-        return fitting(slot, all(SlotTable.className(slot.contract())), slot.key());
+    /** Whether a marked class hands out what a slot wants, whatever else would fill it. */
+    boolean isMade(Slot slot) {
+        return allowed.contains(FillIn.MARKED)
+                && made().containsKey(SlotTable.className(slot.contract()))
+                && !of(slot).makers().fit().isEmpty();
     }
 
-    /** The classes that join a collection of a contract, by name: those that say so themselves. */
-    List<Candidate> members(Slot anyOfContract) {
+    /** The classes that may fill a slot. */
+    Fillers of(Slot slot) {
+        if (!isAllowed() || !(slot.contract() instanceof ClassType)) {
+            return Fillers.NONE;
+        }
+        Fillers known = bySlot.get(slot);
+        if (known == null) {
+            known = find(slot);
+            bySlot.put(slot, known);
+        }
+        return known;
+    }
+
+    /**
+     * The classes that join a collection of a contract, by name: those that say so themselves, and
+     * ask for no slot that they would fill.
+     */
+    List<Candidate> members(TypeRef contract) {
         List<Candidate> members = new ArrayList<>();
-        for (Candidate one : all(SlotTable.className(anyOfContract.contract()))) {
-            if (one.by() != FillIn.SOLE && fits(one, anyOfContract)) {
-                members.add(one);
-            }
+        for (Offer one : offers(SlotTable.className(contract))) {
+            candidate(one, contract).filter(it -> !asksFor(it, it.fills())).ifPresent(members::add);
         }
         return members;
     }
 
-    private List<Candidate> fitting(Slot slot, List<Candidate> all, Optional<Key> key) {
-        List<Candidate> found = new ArrayList<>();
-        for (Candidate one : all) {
-            if (one.key().equals(key) && fits(one, slot)) {
-                found.add(one);
+    private Fillers find(Slot slot) {
+        String contract = SlotTable.className(slot.contract());
+        List<Candidate> all = new ArrayList<>();
+        for (Offer one : offers(contract)) {
+            if (one.key().equals(slot.key())) {
+                candidate(one, slot.contract()).ifPresent(all::add);
             }
         }
-        return found;
+        Fillers marked = sorted(slot, all);
+        if (!marked.fit().isEmpty()
+                || !allowed.contains(FillIn.SOLE)
+                || slot.key().isPresent()
+                || contract.equals("java.lang.Object")) {
+            return marked;
+        }
+        List<Candidate> any = new ArrayList<>();
+        for (ClassFacts facts : code.subtypesOf(contract)) {
+            Offer one = new Offer(facts, Optional.empty(), FillIn.SOLE, Optional.empty());
+            if (canBeMade(facts)) {
+                candidate(one, slot.contract()).ifPresent(any::add);
+            }
+        }
+        return sorted(slot, any);
     }
 
-    private boolean fits(Candidate one, Slot slot) {
-        return one.isMaker() || fitting.fit(one.facts(), slot.contract()).fits();
+    private Fillers sorted(Slot slot, List<Candidate> all) {
+        List<Candidate> fit = new ArrayList<>();
+        List<Candidate> leftOut = new ArrayList<>();
+        for (Candidate one : all) {
+            (asksFor(one, slot) ? leftOut : fit).add(one);
+        }
+        return new Fillers(List.copyOf(fit), List.copyOf(leftOut));
     }
 
-    private List<Candidate> all(String contract) {
+    /** A class that offers itself, if it fits a contract, type arguments and all. */
+    private Optional<Candidate> candidate(Offer one, TypeRef contract) {
+        if (one.makes().isPresent()) {
+            TypeRef makes = one.makes().get();
+            return makes.equals(contract) || generics.allows(contract, makes)
+                    ? Optional.of(candidate(one, one.facts().asType().raw(), makes, true))
+                    : Optional.empty();
+        }
+        return fitting.fit(one.facts(), contract)
+                .type()
+                .map(type -> candidate(one, type, seenAs(type, contract), false));
+    }
+
+    private static Candidate candidate(Offer one, ClassType type, TypeRef fills, boolean maker) {
+        return new Candidate(one.facts(), type, new Slot(fills, one.key()), one.by(), maker);
+    }
+
+    /** What an open contract is for a class; another one is what it is. */
+    private TypeRef seenAs(ClassType type, TypeRef contract) {
+        return contract.isExact() || type.arguments().isEmpty() == isGeneric(type)
+                ? contract
+                : generics.seenAs(type, SlotTable.className(contract))
+                        .type()
+                        .map(TypeRef.class::cast)
+                        .filter(TypeRef::isExact)
+                        .orElse(contract);
+    }
+
+    private boolean isGeneric(ClassType type) {
+        return code.find(type.name()).filter(one -> !one.typeParameters().isEmpty()).isPresent();
+    }
+
+    /** Whether the class asks for the slot that it would fill, now or later. */
+    private boolean asksFor(Candidate one, Slot slot) {
+        for (Need need : blueprints.of(one.facts(), one.type()).needs()) {
+            Slot asked = slots.slot(need.slot());
+            TypeRef inside = Carrier.single(asked.contract());
+            if (asked.key().equals(slot.key())
+                    && (inside.equals(slot.contract())
+                            || generics.allows(inside, slot.contract()))) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** The classes that say so themselves that they fill slots of a contract, by name. */
+    private List<Offer> offers(String contract) {
         if (!isAllowed()) {
             return List.of();
         }
-        List<Candidate> known = byContract.get(contract);
+        List<Offer> known = byContract.get(contract);
         if (known == null) {
-            known = find(contract);
+            known = findOffers(contract);
             byContract.put(contract, known);
         }
         return known;
     }
 
-    private List<Candidate> find(String contract) {
-        List<ClassFacts> possible =
-                code.subtypesOf(contract).stream()
-                        .filter(one -> isPossible(one, contract))
-                        .toList();
-        Map<String, Candidate> found = new java.util.TreeMap<>();
-        if (allowed.contains(FillIn.SERVICES)) {
-            List<String> listed = code.services(contract);
-            possible.stream()
-                    .filter(one -> listed.contains(one.name()))
-                    .forEach(one -> add(found, one, Optional.empty(), FillIn.SERVICES));
-        }
-        if (allowed.contains(FillIn.MARKED)) {
-            possible.stream()
-                    .filter(one -> qualifiers.isMarked(one.annotations()))
-                    .forEach(
-                            one ->
-                                    add(
-                                            found,
-                                            one,
-                                            qualifiers.key(one.annotations()),
-                                            FillIn.MARKED));
-        }
-        if (allowed.contains(FillIn.MARKED)) {
-            addMakers(contract, found);
-        }
-        if (allowed.contains(FillIn.SOLE) && possible.size() == 1) {
-            ClassFacts only = possible.get(0);
-            if (!found.containsKey(only.name())) {
-                add(found, only, Optional.empty(), FillIn.SOLE);
+    private List<Offer> findOffers(String contract) {
+        Map<String, Offer> found = new TreeMap<>();
+        List<String> listed =
+                allowed.contains(FillIn.SERVICES) ? code.services(contract) : List.of();
+        boolean marked = allowed.contains(FillIn.MARKED);
+        if (!listed.isEmpty() || marked) {
+            for (ClassFacts one : code.subtypesOf(contract)) {
+                boolean byMark = marked && qualifiers.isMarked(one.annotations());
+                if (!listed.contains(one.name()) && !byMark || !canBeMade(one)) {
+                    continue;
+                }
+                if (listed.contains(one.name())) {
+                    add(found, new Offer(one, Optional.empty(), FillIn.SERVICES, Optional.empty()));
+                }
+                if (byMark) {
+                    Optional<Key> key = qualifiers.key(one.annotations());
+                    add(found, new Offer(one, key, FillIn.MARKED, Optional.empty()));
+                }
             }
+        }
+        if (marked) {
+            made().getOrDefault(contract, List.of()).forEach(one -> add(found, one));
         }
         return List.copyOf(found.values());
     }
 
-    /** Marked classes that hand out an object of the contract when they are asked. */
-    private void addMakers(String contract, Map<String, Candidate> found) {
-        for (String deferred : Carrier.DEFERRED_TYPES) {
-            for (ClassFacts facts : code.subtypesOf(deferred)) {
-                boolean makesIt =
+    /** Marked classes that hand out an object when they are asked, by the class of its contract. */
+    private Map<String, List<Offer>> made() {
+        if (made == null) {
+            made = new HashMap<>();
+            for (String deferred : Carrier.DEFERRED_TYPES) {
+                for (ClassFacts facts : code.subtypesOf(deferred)) {
+                    if (qualifiers.isMarked(facts.annotations()) && canBeMade(facts)) {
                         generics.seenAs(facts.asType(), deferred)
                                 .type()
-                                .filter(
-                                        type ->
-                                                type.arguments().size() == 1
-                                                        && type.arguments()
-                                                                .get(0)
-                                                                .text()
-                                                                .equals(contract))
-                                .isPresent();
-                if (makesIt && !facts.isAbstract() && qualifiers.isMarked(facts.annotations())) {
-                    Optional<Key> key = qualifiers.key(facts.annotations());
-                    found.putIfAbsent(
-                            facts.name() + key.map(Key::written).orElse(""),
-                            new Candidate(facts, key, FillIn.MARKED, true));
+                                .filter(type -> type.arguments().size() == 1)
+                                .map(type -> type.arguments().get(0))
+                                .filter(TypeRef::isExact)
+                                .ifPresent(type -> addMaker(facts, type));
+                    }
                 }
             }
         }
+        return made;
     }
 
-    private static void add(
-            Map<String, Candidate> found, ClassFacts facts, Optional<Key> key, FillIn by) {
-        found.putIfAbsent(
-                facts.name() + key.map(Key::written).orElse(""),
-                new Candidate(facts, key, by, false));
+    private void addMaker(ClassFacts facts, TypeRef makes) {
+        made.computeIfAbsent(SlotTable.className(makes), one -> new ArrayList<>(1))
+                .add(
+                        new Offer(
+                                facts,
+                                qualifiers.key(facts.annotations()),
+                                FillIn.MARKED,
+                                Optional.of(makes)));
     }
 
-    /** No abstract class, none that cannot be made, and nothing that wraps the contract. */
-    private boolean isPossible(ClassFacts facts, String contract) {
-        return !facts.isInterface()
-                && !facts.isAbstract()
-                && !facts.isEnum()
-                && !facts.isInMethod()
-                && !decorators.contains(facts.name())
-                && facts.constructors().stream().anyMatch(one -> !one.isPrivate())
-                && facts.constructors().stream().noneMatch(one -> asksFor(one, contract))
-                && facts.methods().stream()
-                        .filter(one -> marks.isInject(one.annotations()))
-                        .noneMatch(one -> asksFor(one, contract))
-                && facts.fields().stream()
-                        .filter(one -> marks.isInject(one.annotations()))
-                        .noneMatch(one -> isOf(one.type(), contract));
+    private static void add(Map<String, Offer> found, Offer one) {
+        found.putIfAbsent(one.facts().name() + one.key().map(Key::written).orElse(""), one);
     }
 
-    private static boolean asksFor(ExecutableFacts executable, String contract) {
-        return executable.parameterTypes().stream().anyMatch(type -> isOf(type, contract));
-    }
-
-    private static boolean isOf(TypeRef type, String contract) {
-        return type instanceof ClassType one && one.name().equals(contract);
+    /** No abstract class, and none that only it can make itself. */
+    private boolean canBeMade(ClassFacts facts) {
+        return !facts.isInMethod()
+                && ConstructorChoice.of(facts, Optional.empty(), marks).isThereAny();
     }
 }

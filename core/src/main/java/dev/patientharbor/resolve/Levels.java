@@ -8,7 +8,8 @@ import java.util.Optional;
 
 /**
  * Where a need may look, as numbers. A level is the whole profile, an area, a consumer in some
- * area, a limited way through these, or one of them for what stands there without its layers.
+ * area, a limited way through these, or one of them for what stands there without its layers, or
+ * for one of several that nothing binds there.
  */
 public final class Levels {
 
@@ -21,7 +22,8 @@ public final class Levels {
         CONSUMER,
         LIMITED,
         WITHOUT,
-        CORE
+        CORE,
+        VARIANT
     }
 
     /** What makes a level: two of the same making are one. */
@@ -85,32 +87,58 @@ public final class Levels {
 
     /** A level as one sees it who is a member of what it asks for: without that slot. */
     int without(int level, int slot) {
-        Level of = levels.get(level);
-        Making making = new Making(Kind.WITHOUT, of.making().name(), level, List.of(slot));
-        return numbers.computeIfAbsent(
-                making.text(),
-                one -> {
-                    levels.add(new Level(making, of.words(), of.search()));
-                    return levels.size() - 1;
-                });
+        return beside(Kind.WITHOUT, level, List.of(slot));
     }
 
     /** The slot that is left out at a level; none for most. */
     Optional<Integer> leftOut(int level) {
+        return special(Kind.WITHOUT, level);
+    }
+
+    /** How one looks further outward who found something at a level that is looked at. */
+    int outside(int level, int found) {
         Making making = levels.get(level).making();
-        return making.kind() == Kind.WITHOUT ? Optional.of(making.way().get(0)) : Optional.empty();
+        if (making.kind() != Kind.LIMITED) {
+            return parent(found);
+        }
+        List<Integer> way = making.way();
+        return limited(making.parent(), way.subList(way.indexOf(found) + 1, way.size()));
     }
 
     /** Where what is bound at a level stands without its layers, to be put into others. */
     int core(int level) {
+        return beside(Kind.CORE, level, List.of());
+    }
+
+    /**
+     * Where one of several stands that fill a slot which nothing binds: members of a collection.
+     *
+     * @param own the slot in which it stands by itself
+     */
+    int variant(int level, int own) {
+        return beside(Kind.VARIANT, level, List.of(own));
+    }
+
+    /** The slot in which one of several stands by itself; none at most levels. */
+    Optional<Integer> variant(int level) {
+        return special(Kind.VARIANT, level);
+    }
+
+    /** A level that looks where another one does. */
+    private int beside(Kind kind, int level, List<Integer> way) {
         Level of = levels.get(level);
-        Making making = new Making(Kind.CORE, of.making().name(), level, List.of());
+        Making making = new Making(kind, of.making().name(), level, way);
         return numbers.computeIfAbsent(
                 making.text(),
                 one -> {
                     levels.add(new Level(making, of.words(), of.search()));
                     return levels.size() - 1;
                 });
+    }
+
+    private Optional<Integer> special(Kind kind, int level) {
+        Making making = levels.get(level).making();
+        return making.kind() == kind ? Optional.of(making.way().get(0)) : Optional.empty();
     }
 
     boolean isCore(int level) {
@@ -142,7 +170,8 @@ public final class Levels {
         return levels.get(level).making().parent();
     }
 
-    boolean isConsumer(int level) {
+    /** Whether it is a consumer's, rather than an area's or the whole profile's. */
+    public boolean isConsumer(int level) {
         return levels.get(level).making().kind() == Kind.CONSUMER;
     }
 
@@ -152,7 +181,7 @@ public final class Levels {
     }
 
     /** Whether the whole profile is looked at from a level. */
-    boolean reachesWhole(int level) {
+    public boolean reachesWhole(int level) {
         if (level == WHOLE) {
             return true;
         }

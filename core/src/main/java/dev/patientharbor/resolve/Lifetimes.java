@@ -31,12 +31,31 @@ public final class Lifetimes {
 
     /** The lifetime of what fills a slot in a profile, and what decided it. */
     public LifetimeChoice of(Outcome outcome, ResolvedProfile profile) {
+        Optional<LifetimeChoice> own = known(outcome);
+        return own.isPresent() ? own.get() : usual(profile);
+    }
+
+    /**
+     * The class of which there is one object, for a rig or a scope, whatever slot leads to it: a
+     * mark on it says so. Empty where each slot has its own.
+     */
+    public Optional<String> oneOfClass(Outcome outcome) {
+        return outcome.kind() == Outcome.Kind.OBJECT
+                        && known(outcome)
+                                .filter(one -> one.by() == By.MARK)
+                                .filter(one -> one.lifetime() != Lifetime.FRESH)
+                                .isPresent()
+                ? outcome.blueprint().map(Blueprint::className)
+                : Optional.empty();
+    }
+
+    private Optional<LifetimeChoice> known(Outcome outcome) {
         Optional<LifetimeChoice> own = outcome.ownLifetime();
         if (own == null) {
             own = own(outcome);
             outcome.ownLifetime(own);
         }
-        return own.isPresent() ? own.get() : usual(profile);
+        return own;
     }
 
     private Optional<LifetimeChoice> own(Outcome outcome) {

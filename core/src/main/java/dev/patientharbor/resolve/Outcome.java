@@ -158,6 +158,12 @@ public final class Outcome {
         return new Outcome(kind, binding, blueprint, layers, Optional.of(core), aim);
     }
 
+    /** The same, where a class of the code fills a slot which nothing binds. */
+    Outcome filledIn(FillIn by) {
+        Aim filled = new Aim(aim.next(), aim.several(), Optional.of(by));
+        return new Outcome(kind, binding, blueprint, decorators, core, filled);
+    }
+
     static Outcome alias(Optional<ResolvedBinding> binding, int next) {
         return pointing(Kind.ALIAS, binding, Aim.at(next));
     }

@@ -56,7 +56,7 @@ public final class ResolvedBinding {
     }
 
     /** What fills the slot by it where nothing decorates it: the same in every profile. */
-    Outcome bareOutcome() {
+    public Outcome bareOutcome() {
         return bareOutcome;
     }
 

@@ -23,6 +23,7 @@ public final class ResolvedProfile {
     private final List<ResolvedBinding> own;
     private final List<ResolvedDecoration> ownDecorations;
     private final List<ResolvedReach> reaches = new ArrayList<>();
+    private final List<ResolvedReach> ownReaches;
     private final List<Integer> lineInOrder = new ArrayList<>();
     private final BitSet speaksAt = new BitSet();
     private final boolean plain;
@@ -100,7 +101,8 @@ public final class ResolvedProfile {
                         levels);
         lifetime = term(declared.terms().lifetime(), parents, one -> one.lifetime);
         eager = term(declared.terms().eager(), parents, one -> one.eager);
-        reaches.addAll(words.reaches());
+        ownReaches = List.copyOf(words.reaches());
+        reaches.addAll(ownReaches);
         expectations = words.expectations();
         for (ResolvedProfile parent : parents) {
             parent.demands.stream().filter(one -> !demands.contains(one)).forEach(demands::add);
@@ -227,6 +229,11 @@ public final class ResolvedProfile {
 
     public List<ResolvedDecoration> ownDecorations() {
         return ownDecorations;
+    }
+
+    /** What it says itself of how far needs may look. */
+    public List<ResolvedReach> ownReaches() {
+        return ownReaches;
     }
 
     /** The binding that holds for a slot at its level, its own or inherited. */

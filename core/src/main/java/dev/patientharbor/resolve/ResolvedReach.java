@@ -11,4 +11,5 @@ import java.util.Optional;
  * @param slot the number of the slot, if it names one
  * @param upTo the level of the outermost area that is looked at, for that range
  */
-record ResolvedReach(Reach declared, int level, Optional<Integer> slot, Optional<Integer> upTo) {}
+public record ResolvedReach(
+        Reach declared, int level, Optional<Integer> slot, Optional<Integer> upTo) {}

@@ -30,6 +30,7 @@ import java.util.Set;
  * @param areas the areas and their members
  * @param filledIn what may fill slots that nothing binds
  * @param lifetimes how long what fills a slot lives
+ * @param blueprints how objects are made, class by class
  * @param unknownPlaces names under {@code within} that are no area and no class, looked up
  * @param areasLikeClasses names under {@code within} that are an area and a class
  * @param otherNames the class names that stand in no profile, area or consumer, looked up
@@ -52,6 +53,7 @@ public record ResolvedSet(
         Areas areas,
         FilledIn filledIn,
         Lifetimes lifetimes,
+        Blueprints blueprints,
         List<Lookup> unknownPlaces,
         List<Lookup> areasLikeClasses,
         List<Lookup> otherNames,
@@ -113,14 +115,23 @@ public record ResolvedSet(
 
     /** The classes of the code that would fill a slot if nothing bound it, by name. */
     public List<String> fillers(int slot) {
-        return filledIn.of(slots.slot(slot)).stream().map(one -> one.facts().name()).toList();
+        return names(filledIn.of(slots.slot(slot)).fit());
+    }
+
+    /** The classes that would, but ask for the very slot themselves, by name. */
+    public List<String> leftOut(int slot) {
+        return names(filledIn.of(slots.slot(slot)).leftOut());
+    }
+
+    private static List<String> names(List<FilledIn.Candidate> candidates) {
+        return candidates.stream().map(one -> one.facts().name()).toList();
     }
 
     /** The slots of a contract, with whatever key, that classes of the code fill by themselves. */
     public List<String> filledUnder(int slot) {
-        Slot any = new Slot(slots.slot(slot).contract(), Optional.empty());
-        return filledIn.members(any).stream()
-                .map(one -> text(new Slot(any.contract(), one.key())))
+        TypeRef contract = slots.slot(slot).contract();
+        return filledIn.members(contract).stream()
+                .map(one -> text(one.fills()))
                 .distinct()
                 .toList();
     }
@@ -128,6 +139,42 @@ public record ResolvedSet(
     /** Whether a type fits a contract. */
     public Fit fit(ClassType type, TypeRef contract) {
         return new Fitting(new Generics(code())).fit(type, contract);
+    }
+
+    /**
+     * What the consumer asks for of which a level speaks: a class, or what the set states; empty
+     * where it is not known which constructor makes it.
+     */
+    public Optional<List<Need>> needs(int consumerLevel) {
+        String name = levels.name(consumerLevel).orElseThrow();
+        Optional<Blueprint> stated =
+                consumers.stream()
+                        .filter(one -> one.blueprint().isPresent() && one.entryName().equals(name))
+                        .flatMap(one -> one.blueprint().stream())
+                        .findFirst();
+        return stated.or(() -> code().find(name).map(it -> blueprints.of(it, it.asType().raw())))
+                .filter(one -> one.fault().isEmpty())
+                .map(Blueprint::needs);
+    }
+
+    /** Whether an area encloses the class of a consumer, or what some profile binds of it. */
+    public boolean encloses(int area, int consumerLevel) {
+        String name = levels.name(consumerLevel).orElseThrow();
+        boolean asMember = code().find(name).filter(it -> isAt(area, areas.of(it))).isPresent();
+        return asMember
+                || profiles.stream()
+                        .flatMap(profile -> profile.own().stream())
+                        .filter(binding -> binding.slot().isPresent())
+                        .filter(binding -> isOf(binding, name))
+                        .anyMatch(one -> isAt(area, slots.level(one.slot().orElseThrow())));
+    }
+
+    private static boolean isOf(ResolvedBinding binding, String className) {
+        return binding.blueprint().filter(it -> it.className().equals(className)).isPresent();
+    }
+
+    private boolean isAt(int area, int level) {
+        return area == level || levels.encloses(area, level);
     }
 
     /** The levels at which a need that starts at a level looks, nearest first, in words. */
@@ -177,6 +224,11 @@ public record ResolvedSet(
     /** A type, all wrappings taken off. */
     public static TypeRef unwrapped(TypeRef type) {
         return Carrier.innermost(type);
+    }
+
+    /** Whether the contract of a slot is a map of its members by their keys. */
+    public boolean isMap(int slot) {
+        return Carrier.of(slots.slot(slot).contract()).flatMap(Carrier::key).isPresent();
     }
 
     /** The constants that are the keys of a map by an enum; empty for what is no such map. */

@@ -6,7 +6,6 @@ import dev.patientharbor.model.Profile;
 import dev.patientharbor.model.Settings;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.TypeRef;
-import dev.patientharbor.model.Words;
 import dev.patientharbor.names.ClassNames;
 import dev.patientharbor.names.Lookup;
 import dev.patientharbor.types.Generics;
@@ -15,7 +14,6 @@ import dev.patientharbor.values.AnswerCheck;
 import dev.patientharbor.values.Conversion;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
@@ -33,6 +31,8 @@ public final class Resolver {
     private final Levels levels = new Levels();
     private final Areas areas;
     private final Marks marks;
+    private final Lifetimes lifetimes;
+    private final Blueprints blueprints;
     private final SlotFiller filler;
     private final FilledIn filledIn;
     private final List<Lookup> otherNames = new ArrayList<>();
@@ -49,16 +49,16 @@ public final class Resolver {
         names = new ClassNames(code, set);
         Generics generics = new Generics(code);
         marks = new Marks(set.marks(), names);
+        lifetimes = new Lifetimes(code, marks, set.defaultLifetime());
         NeedReader needs = new NeedReader(code, generics, marks, slots);
-        Blueprints blueprints = new Blueprints(needs, marks);
+        blueprints = new Blueprints(needs, marks);
         FactoryReader factories = new FactoryReader(needs, slots);
         areas = new Areas(set.areas(), names, code, levels);
         SlotFinder finder = new SlotFinder(slots, levels, areas, generics);
-        filledIn =
-                new FilledIn(code, generics, marks, Set.copyOf(set.fillIn()), listedDecorators());
+        filledIn = new FilledIn(code, generics, marks, Set.copyOf(set.fillIn()), blueprints, slots);
         filler =
                 new SlotFiller(
-                        code, slots, levels, finder, generics, blueprints, factories, filledIn);
+                        code, slots, levels, finder, blueprints, factories, filledIn, lifetimes);
         Conversion conversion = new Conversion(code, settings);
         BindingResolver bindings =
                 new BindingResolver(
@@ -110,7 +110,9 @@ public final class Resolver {
             Optional<Wiring> wiring =
                     profile.declared().partial() || elsewhere
                             ? Optional.empty()
-                            : Optional.of(new Wiring(profile, slots, filler, entrySlots, first));
+                            : Optional.of(
+                                    new Wiring(
+                                            profile, slots, filler, entrySlots, List.of(), first));
             wirings.add(wiring);
             first = first.or(() -> wiring);
         }
@@ -124,7 +126,8 @@ public final class Resolver {
                 levels,
                 areas,
                 filledIn,
-                new Lifetimes(code, marks, set.defaultLifetime()),
+                lifetimes,
+                blueprints,
                 words.unknownPlaces(),
                 words.areasLikeClasses(),
                 otherNames,
@@ -148,23 +151,6 @@ public final class Resolver {
                 words.resolve(declared, number),
                 slots,
                 levels);
-    }
-
-    /** The classes that the file lists as decorators somewhere. */
-    private Set<String> listedDecorators() {
-        Set<String> listed = new HashSet<>();
-        for (Profile profile : set.profiles()) {
-            List<Words> all = new ArrayList<>(List.of(profile.words()));
-            profile.within().forEach(within -> all.add(within.words()));
-            all.stream()
-                    .flatMap(one -> one.decorations().stream())
-                    .flatMap(one -> one.added().stream())
-                    .filter(one -> one.builtIn().isEmpty())
-                    .map(one -> names.lookup(one.name()))
-                    .flatMap(lookup -> lookup.facts().stream())
-                    .forEach(facts -> listed.add(facts.name()));
-        }
-        return listed;
     }
 
     private Set<TypeRef> emptyAllowed() {

@@ -4,6 +4,7 @@ import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.Supply;
+import dev.patientharbor.model.TypeRef.ClassType;
 import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.Answer.Behind;
 import dev.patientharbor.plan.Answer.Element;
@@ -94,6 +95,7 @@ public final class RosterMaker {
                 outcome.isMet()
                         ? Optional.of(set.lifetimes().of(outcome, wiring.profile()))
                         : Optional.empty();
+        Optional<Integer> filled = wiring.filledAt(asked);
         return new Answer(
                 outcome.answer(),
                 outcome.blueprint().map(Blueprint::maker).or(() -> handedIn(outcome)),
@@ -102,7 +104,8 @@ public final class RosterMaker {
                 lifetime.map(choice -> identity(choice, end.orElseThrow(), outcome)),
                 origin(asked, outcome),
                 end.map(this::hidden).orElse(List.of()),
-                wiring.filledBy(asked),
+                filled.map(wiring::outcome).flatMap(Outcome::filledBy),
+                filled.map(set::leftOut).orElse(List.of()),
                 outcome.kind() == Kind.COLLECTION ? elements(outcome) : List.of(),
                 end.filter(seat -> outcome.isMet()).flatMap(this::behind),
                 given(outcome),
@@ -146,7 +149,7 @@ public final class RosterMaker {
     private Optional<Behind> behind(int seat) {
         Outcome first = wiring.outcome(seat);
         String contract = SlotTable.className(set.slots().slot(seat).contract());
-        Optional<String> makes = first.blueprint().flatMap(Blueprint::makes);
+        Optional<String> makes = first.blueprint().flatMap(Blueprint::makes).map(ClassType::name);
         if (makes.isPresent()) {
             return makes.filter(one -> !one.equals(contract))
                     .map(one -> new Behind(first.answer(), Optional.of(one)));
@@ -191,14 +194,14 @@ public final class RosterMaker {
     }
 
     /**
-     * What equal instances have in common: the class if its mark says so, else the seat; nothing
-     * for a fresh one, whose name is empty.
+     * What equal instances have in common: the class if its mark says so and nothing is around it,
+     * else the seat; nothing for a fresh one, whose name is empty.
      */
     private static String identity(LifetimeChoice choice, int seat, Outcome outcome) {
         if (choice.lifetime() == Lifetime.FRESH) {
             return "";
         }
-        return choice.by() == By.MARK
+        return choice.by() == By.MARK && outcome.decorators().isEmpty()
                 ? outcome.blueprint().map(Blueprint::className).orElseThrow()
                 : Integer.toString(seat);
     }

@@ -2,20 +2,22 @@ package dev.patientharbor.resolve;
 
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.CodeIndex;
+import dev.patientharbor.model.FillIn;
+import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.Supply;
 import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.TypeRef.ClassType;
 import dev.patientharbor.resolve.SlotFinder.Found;
 import dev.patientharbor.types.Carrier;
-import dev.patientharbor.types.Generics;
 import dev.patientharbor.types.ValueTypes;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * Decides what fills a slot at a level: its binding, a wrapping around other slots, one that fits,
@@ -23,16 +25,18 @@ import java.util.Optional;
  */
 final class SlotFiller {
 
+    private static final String SET = "java.util.Set";
+
     private final CodeIndex code;
     private final SlotTable slots;
     private final Levels levels;
     private final SlotFinder finder;
-    private final Generics generics;
     private final Blueprints blueprints;
     private final ValueTypes values;
     private final Variants variants;
     private final FactoryReader factories;
     private final FilledIn filledIn;
+    private final Lifetimes lifetimes;
 
     /** What the stated consumers ask for, by their names. */
     private final Map<String, Blueprint> stated = new HashMap<>();
@@ -45,17 +49,17 @@ final class SlotFiller {
             SlotTable slots,
             Levels levels,
             SlotFinder finder,
-            Generics generics,
             Blueprints blueprints,
             FactoryReader factories,
-            FilledIn filledIn) {
+            FilledIn filledIn,
+            Lifetimes lifetimes) {
+        this.lifetimes = lifetimes;
         this.factories = factories;
         this.filledIn = filledIn;
         this.code = code;
         this.slots = slots;
         this.levels = levels;
         this.finder = finder;
-        this.generics = generics;
         this.blueprints = blueprints;
         values = new ValueTypes(code);
         variants = new Variants(slots, levels, finder, filledIn, code);
@@ -70,6 +74,10 @@ final class SlotFiller {
         return finder;
     }
 
+    Lifetimes lifetimes() {
+        return lifetimes;
+    }
+
     Blueprints blueprints() {
         return blueprints;
     }
@@ -82,6 +90,10 @@ final class SlotFiller {
                     .map(ResolvedBinding::bareOutcome)
                     .orElseThrow();
         }
+        Optional<Integer> variant = levels.variant(level);
+        if (variant.isPresent() && Carrier.of(slots.slot(seat).contract()).isEmpty()) {
+            return variant(seat, variant.get(), profile);
+        }
         if (level == Levels.WHOLE && profile.isUndecorated()) {
             // The usual case, once for each slot of each profile: nothing is made anew.
             Optional<ResolvedBinding> binding = profile.binding(seat);
@@ -90,7 +102,9 @@ final class SlotFiller {
             }
             if (binding.isEmpty() && slots.standsAlone(seat)) {
                 Outcome bare = bare(seat);
-                if (bare.kind() != Outcome.Kind.UNMET || !filledIn.isAllowed()) {
+                if (!filledIn.isAllowed()
+                        || bare.kind() != Outcome.Kind.UNMET
+                                && !filledIn.isMade(slots.slot(seat))) {
                     return bare;
                 }
             }
@@ -106,7 +120,10 @@ final class SlotFiller {
         if (carrier.isPresent()) {
             return wrapping(seat, carrier.get(), profile);
         }
-        List<Integer> fitting = fitting(seat, profile);
+        List<Integer> fitting =
+                finder.fitting(seat, level, profile).stream()
+                        .map(other -> finder.ask(other, level, profile))
+                        .toList();
         if (!fitting.isEmpty()) {
             return fitting.size() == 1
                     ? Outcome.alias(Optional.empty(), fitting.get(0))
@@ -120,38 +137,57 @@ final class SlotFiller {
                 decorators.isEmpty()
                         ? bare(slots.plain(seat))
                         : unbound(slots.slot(seat), decorators);
-        return outcome.kind() == Outcome.Kind.UNMET && filledIn.isAllowed()
-                ? filledIn(seat, outcome, decorators)
+        if (!filledIn.isAllowed()) {
+            return outcome;
+        }
+        Slot slot = slots.slot(seat);
+        if (outcome.kind() == Outcome.Kind.UNMET) {
+            return filledIn(filledIn.of(slot).fit(), outcome, decorators);
+        }
+        return filledIn.isMade(slot)
+                ? filledIn(filledIn.of(slot).makers().fit(), outcome, decorators)
                 : outcome;
     }
 
-    /** What a class of the code gives to a slot that nothing binds. */
-    private Outcome filledIn(int seat, Outcome otherwise, List<ResolvedDecorator> decorators) {
-        List<FilledIn.Candidate> candidates = filledIn.of(slots.slot(seat));
+    /** What classes of the code give to a slot that nothing binds. */
+    private Outcome filledIn(
+            List<FilledIn.Candidate> fit, Outcome otherwise, List<ResolvedDecorator> decorators) {
+        List<FilledIn.Candidate> candidates =
+                fit.stream().filter(one -> !one.isAmong(decorators)).toList();
         if (candidates.isEmpty()) {
             return otherwise;
         }
-        List<Integer> seats =
-                candidates.stream().map(one -> slots.number(Slot.of(one.facts().name()))).toList();
+        List<Integer> seats = candidates.stream().map(one -> slots.number(one.own())).toList();
         if (seats.size() > 1) {
             return Outcome.several(seats);
         }
-        if (candidates.get(0).isMaker()) {
-            ClassFacts maker = candidates.get(0).facts();
+        FilledIn.Candidate only = candidates.get(0);
+        if (only.isMaker()) {
+            ClassFacts maker = only.facts();
             return Outcome.object(
-                    Optional.empty(),
-                    Blueprint.byMethod(
-                            maker,
-                            "get",
                             Optional.empty(),
-                            List.of(factories.object(maker)),
-                            Optional.empty()),
-                    decorators);
+                            Blueprint.byMethod(
+                                    maker,
+                                    "get",
+                                    Optional.empty(),
+                                    List.of(factories.object(maker)),
+                                    Optional.empty()),
+                            decorators)
+                    .filledIn(only.by());
         }
         if (decorators.isEmpty()) {
-            return Outcome.filledIn(candidates.get(0).by(), seats.get(0));
+            return Outcome.filledIn(only.by(), seats.get(0));
         }
-        return bare(seats.get(0)).inLayers(seats.get(0), decorators);
+        return bare(seats.get(0)).inLayers(seats.get(0), decorators).filledIn(only.by());
+    }
+
+    /** One of several classes that fill a slot as members of a collection. */
+    private Outcome variant(int seat, int own, ResolvedProfile profile) {
+        int level = levels.parent(slots.level(seat));
+        List<ResolvedDecorator> decorators = usable(slots.at(seat, level), profile);
+        return decorators.isEmpty()
+                ? Outcome.filledIn(FillIn.MARKED, own)
+                : bare(own).inLayers(own, decorators).filledIn(FillIn.MARKED);
     }
 
     private Outcome bare(int slot) {
@@ -177,7 +213,10 @@ final class SlotFiller {
             return Outcome.alias(Optional.of(binding), aim(seat, found, profile));
         }
         if (binding.declared().supply() instanceof Supply.Members && !binding.isBroken()) {
-            return Outcome.collection(Optional.of(binding), members(seat, binding, profile));
+            List<Integer> members = members(seat, binding, profile);
+            boolean isSet = SlotTable.className(slots.slot(seat).contract()).equals(SET);
+            return Outcome.collection(
+                    Optional.of(binding), isSet ? eachOnce(members, profile) : members);
         }
         List<ResolvedDecorator> decorators = usable(seat, profile);
         Outcome outcome = decorators.isEmpty() ? binding.bareOutcome() : bound(binding, decorators);
@@ -206,8 +245,8 @@ final class SlotFiller {
         if (itself && found.level() == Levels.WHOLE) {
             return seat;
         }
-        return finder.ask(
-                target, itself ? levels.parent(found.level()) : slots.level(seat), profile);
+        int level = slots.level(seat);
+        return finder.ask(target, itself ? levels.outside(level, found.level()) : level, profile);
     }
 
     /** What a binding makes of its slot, with the given decorators around it. */
@@ -254,6 +293,9 @@ final class SlotFiller {
             case MAP:
             default:
                 List<Integer> members = variants.of(carrier, slot.key(), level, profile);
+                if (carrier.kind() == Carrier.Kind.COLLECTION) {
+                    members = eachOnce(members, profile);
+                }
                 boolean ofValues = members.isEmpty() && values.isValue(slot.contract());
                 return ofValues || carrier.content() instanceof TypeRef.Primitive
                         ? Outcome.nothing(Outcome.Kind.VALUE_MISSING)
@@ -261,44 +303,42 @@ final class SlotFiller {
         }
     }
 
-    /** Whether nothing stands in a seat, or in the one that stands in for it. */
+    /** The members without those that are an instance which another one is already. */
+    private List<Integer> eachOnce(List<Integer> members, ResolvedProfile profile) {
+        Set<Object> instances = new HashSet<>();
+        return members.stream().filter(one -> instances.add(instance(one, profile))).toList();
+    }
+
+    /** What two seats have in common that hand out one instance. */
+    private Object instance(int seat, ResolvedProfile profile) {
+        int at = seat;
+        for (int steps = 0; steps < slots.size(); steps++) {
+            Outcome outcome = fill(at, profile);
+            if (outcome.next().isEmpty()) {
+                boolean isOne =
+                        outcome.isMet()
+                                && lifetimes.of(outcome, profile).lifetime() != Lifetime.FRESH;
+                Object own = isOne ? at : "alone " + seat;
+                return outcome.decorators().isEmpty()
+                        ? lifetimes.oneOfClass(outcome).map(Object.class::cast).orElse(own)
+                        : own;
+            }
+            at = outcome.next().get();
+        }
+        return seat;
+    }
+
+    /** Whether nothing stands in a seat, or in the one that stands in for it or is in it. */
     private boolean isNothing(int seat, ResolvedProfile profile) {
         int at = seat;
         for (int steps = 0; steps < slots.size(); steps++) {
             Outcome outcome = fill(at, profile);
-            if (outcome.kind() != Outcome.Kind.ALIAS || outcome.next().isEmpty()) {
+            if (outcome.next().isEmpty()) {
                 return outcome.isNothing();
             }
             at = outcome.next().get();
         }
         return false;
-    }
-
-    /** The bound slots of the same class and key that fit, where none is bound exactly. */
-    private List<Integer> fitting(int seat, ResolvedProfile profile) {
-        Slot slot = slots.slot(seat);
-        List<Integer> sameClass = slots.ofSameClass(seat);
-        if (sameClass.size() == 1 || !(slot.contract() instanceof ClassType wanted)) {
-            return List.of();
-        }
-        int level = slots.level(seat);
-        List<Integer> fitting = new ArrayList<>(0);
-        for (int other : List.copyOf(sameClass)) {
-            Slot candidate = slots.slot(other);
-            if (other != slots.plain(seat)
-                    && candidate.key().equals(slot.key())
-                    && finder.find(other, level, profile).isPresent()) {
-                boolean raw =
-                        candidate.contract() instanceof ClassType type
-                                && type.arguments().isEmpty();
-                if (raw
-                        || SlotFinder.isOpen(wanted)
-                                && generics.allows(wanted, candidate.contract())) {
-                    fitting.add(finder.ask(other, level, profile));
-                }
-            }
-        }
-        return fitting;
     }
 
     private Outcome unbound(Slot slot, List<ResolvedDecorator> decorators) {

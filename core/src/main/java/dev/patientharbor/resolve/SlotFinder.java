@@ -67,7 +67,8 @@ final class SlotFinder {
      */
     private int start(int seat, ClassFacts consumer, ResolvedProfile profile) {
         int level = slots.level(seat);
-        int bound = levels.isCore(level) ? levels.parent(level) : level;
+        boolean isBeside = levels.isCore(level) || levels.variant(level).isPresent();
+        int bound = isBeside ? levels.parent(level) : level;
         int own = areas.of(consumer);
         int area = levels.encloses(bound, own) ? own : bound;
         int words = levels.consumer(consumer.name());
@@ -85,7 +86,8 @@ final class SlotFinder {
                 if (byName) {
                     return limited(start, one);
                 }
-                if (reach.isEmpty() && one.slot().filter(slot -> slot == need.slot()).isPresent()) {
+                if (reach.isEmpty()
+                        && one.slot().filter(slot -> slots.isFor(need.slot(), slot)).isPresent()) {
                     reach = Optional.of(one);
                 }
             }
@@ -112,11 +114,18 @@ final class SlotFinder {
                 way.add(level);
             }
         }
-        return reach.declared().range() == Reach.Range.NEAREST ? start : levels.limited(start, way);
+        // An area that does not enclose the consumer is told, and limits nothing.
+        boolean isUnlimited =
+                reach.declared().range() == Reach.Range.NEAREST
+                        || reach.declared().range() == Reach.Range.UP_TO && way.isEmpty();
+        return isUnlimited ? start : levels.limited(start, way);
     }
 
     /** The seat of what a slot gives to those who look from a level. */
     int ask(int slot, int level, ResolvedProfile profile) {
+        if (levels.variant(level).isPresent()) {
+            return slots.at(slot, level);
+        }
         if (levels.leftOut(level).isPresent()) {
             int whole = levels.parent(level);
             boolean isCollected = slots.holdsMany(slot) && find(slot, whole, profile).isEmpty();
@@ -143,19 +152,70 @@ final class SlotFinder {
                 layered = at;
             }
         }
-        return unbound(slot, from, layered);
+        return unbound(slot, from, layered, profile);
     }
 
     /** What nothing binds depends on who asks, if it is found by way of other slots. */
-    private int unbound(int slot, int from, int layered) {
+    private int unbound(int slot, int from, int layered, ResolvedProfile profile) {
         boolean byOthers =
-                slots.ofSameClass(slot).size() > 1
-                        || Carrier.of(slots.slot(slot).contract()).isPresent()
-                        || !levels.reachesWhole(from);
+                Carrier.of(slots.slot(slot).contract()).isPresent()
+                        || !levels.reachesWhole(from)
+                        || !fitting(slot, from, profile).isEmpty();
         if (byOthers) {
             return slots.at(slot, from);
         }
         return slots.at(slot, Math.max(layered, Levels.WHOLE));
+    }
+
+    /** The level at which what fills a slot stands that nothing binds, seen from a level. */
+    int layeredAt(int slot, int level, ResolvedProfile profile) {
+        for (int at : levels.search(level)) {
+            int words = levels.words(at);
+            if (at != Levels.WHOLE
+                    && profile.speaksAt(words)
+                    && profile.decoratesAt(slots.at(slot, words))) {
+                return at;
+            }
+        }
+        return Levels.WHOLE;
+    }
+
+    /**
+     * The bound slots of the same class and key that fit a slot which is not bound exactly: raw
+     * ones, and those that a raw or open one allows.
+     */
+    List<Integer> fitting(int slot, int level, ResolvedProfile profile) {
+        List<Integer> alike = slots.ofSameClassAndKey(slot);
+        if (alike.size() == 1 || !(slots.slot(slot).contract() instanceof ClassType wanted)) {
+            return List.of();
+        }
+        List<Integer> fitting = new ArrayList<>(0);
+        for (int other : List.copyOf(alike)) {
+            if (other != slots.plain(slot)
+                    && isServedBy(wanted, slots.slot(other).contract())
+                    && find(other, level, profile).isPresent()) {
+                fitting.add(other);
+            }
+        }
+        return fitting;
+    }
+
+    /** Whether a slot of one contract may serve who asks for another one of the same class. */
+    private boolean isServedBy(ClassType wanted, TypeRef offered) {
+        boolean raw = offered instanceof ClassType type && type.arguments().isEmpty();
+        return raw || isOpen(wanted) && generics.allows(wanted, offered);
+    }
+
+    /**
+     * Whether a slot is one of the variants of a contract: a slot of that contract, or one that a
+     * raw or open one allows.
+     */
+    boolean isVariant(int slot, TypeRef contract) {
+        TypeRef of = slots.slot(slot).contract();
+        return of.equals(contract)
+                || contract instanceof ClassType wanted
+                        && isOpen(wanted)
+                        && generics.allows(wanted, of);
     }
 
     /** The binding of a slot that holds for those who look from a level, and where it stands. */
@@ -174,7 +234,7 @@ final class SlotFinder {
     record Found(ResolvedBinding binding, int level) {}
 
     /** Whether a slot is of a class, with whatever arguments. */
-    static boolean isOpen(ClassType type) {
+    private static boolean isOpen(ClassType type) {
         return type.arguments().isEmpty() || !type.isExact();
     }
 }

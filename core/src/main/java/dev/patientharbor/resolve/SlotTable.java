@@ -26,6 +26,8 @@ public final class SlotTable {
     private int[] level = new int[64];
     private final Map<String, List<Integer>> byContractClass = new HashMap<>();
     private final List<List<Integer>> ofSameClass = new ArrayList<>();
+    private final Map<Slot, List<Integer>> byClassAndKey = new HashMap<>();
+    private final List<List<Integer>> ofSameClassAndKey = new ArrayList<>();
 
     /** The number of a slot in the whole profile, a new one if it is new. */
     int number(Slot slot) {
@@ -42,6 +44,10 @@ public final class SlotTable {
                         className(slot.contract()), name -> new ArrayList<>(1));
         same.add(number);
         ofSameClass.add(same);
+        Slot raw = new Slot(TypeRef.of(className(slot.contract())), slot.key());
+        List<Integer> alike = byClassAndKey.computeIfAbsent(raw, one -> new ArrayList<>(1));
+        alike.add(number);
+        ofSameClassAndKey.add(alike);
         return number;
     }
 
@@ -58,6 +64,7 @@ public final class SlotTable {
         }
         int added = add(slots.get(whole), whole, wanted);
         ofSameClass.add(ofSameClass.get(whole));
+        ofSameClassAndKey.add(ofSameClassAndKey.get(whole));
         atLevels.put(key, added);
         return added;
     }
@@ -82,6 +89,17 @@ public final class SlotTable {
     /** Whether what fills a slot that nothing binds depends on no other slot. */
     boolean standsAlone(int number) {
         return !wrapping.get(plain[number]) && ofSameClass.get(number).size() == 1;
+    }
+
+    /** Whether who asks for one slot asks for another one, in whatever it is wrapped. */
+    public boolean isFor(int asked, int other) {
+        if (plain[asked] == plain[other]) {
+            return true;
+        }
+        Slot wrapped = slots.get(asked);
+        return wrapping.get(plain[asked])
+                && new Slot(Carrier.innermost(wrapped.contract()), wrapped.key())
+                        .equals(slots.get(other));
     }
 
     /** The slot, whatever the level. */
@@ -109,6 +127,11 @@ public final class SlotTable {
      */
     public List<Integer> ofSameClass(int number) {
         return ofSameClass.get(number);
+    }
+
+    /** The slots of the same class and key, with whatever type arguments, in the same way. */
+    List<Integer> ofSameClassAndKey(int number) {
+        return ofSameClassAndKey.get(number);
     }
 
     /** The class behind a contract; for what is no class, its text. */

@@ -8,15 +8,19 @@ import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.resolve.SlotFinder.Found;
 import dev.patientharbor.types.Carrier;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
 /**
  * Finds the members of a collection: every variant of a contract that is bound at a visible level,
- * the nearest binding of each.
+ * the nearest binding of each; then classes that say so themselves.
  */
 final class Variants {
 
@@ -43,9 +47,31 @@ final class Variants {
      */
     private record Variant(int slot, ResolvedBinding binding, long[] rank) {}
 
-    /** A collection that is asked for by a key has what is bound under that key alone. */
-    private static boolean isOtherKey(Optional<Key> wanted, Optional<Key> key) {
-        return wanted.isPresent() && !wanted.equals(key);
+    /**
+     * One collection, as it is asked for.
+     *
+     * @param content the type of its members, in whatever they are wrapped
+     * @param contract the contract of its members
+     * @param key the enum or the text by which it maps; empty for what is no map
+     * @param wanted the key by which the collection itself is asked for, if it is
+     * @param level where the asker looks
+     */
+    private record Asked(
+            TypeRef content,
+            TypeRef contract,
+            Optional<TypeRef> key,
+            Optional<Key> wanted,
+            int level,
+            ResolvedProfile profile) {
+
+        boolean isMap() {
+            return key.isPresent();
+        }
+
+        /** A collection that is asked for by a key has what is bound under that key alone. */
+        boolean takes(Optional<Key> itsKey) {
+            return (wanted.isEmpty() || wanted.equals(itsKey)) && (itsKey.isPresent() || !isMap());
+        }
     }
 
     /**
@@ -54,85 +80,110 @@ final class Variants {
      * @param wanted the key of the collection, if it has one
      */
     List<Integer> of(Carrier carrier, Optional<Key> wanted, int level, ResolvedProfile profile) {
-        boolean map = carrier.kind() == Carrier.Kind.MAP;
         TypeRef contract = Carrier.innermost(carrier.content());
-        List<Variant> all = new ArrayList<>();
-        int any = slots.number(new Slot(contract, Optional.empty()));
-        for (int slot : List.copyOf(slots.ofSameClass(any))) {
-            boolean keyed = slots.slot(slot).key().isPresent();
-            boolean leftOut =
-                    levels.leftOut(level).filter(one -> one == slot).isPresent()
-                            || isOtherKey(wanted, slots.slot(slot).key());
-            if (!leftOut && slots.slot(slot).contract().equals(contract) && (keyed || !map)) {
-                finder.find(slot, level, profile)
-                        .filter(
-                                found ->
-                                        !(found.binding().declared().supply()
-                                                instanceof Supply.None))
-                        .ifPresent(found -> all.add(variant(slot, found, level, profile)));
-            }
-        }
-        all.sort(Comparator.comparing(Variant::rank, java.util.Arrays::compare));
+        Asked asked = new Asked(carrier.content(), contract, carrier.key(), wanted, level, profile);
+        List<Variant> all = listed(asked);
         Set<Integer> direct = new HashSet<>();
         for (Variant one : all) {
             if (one.binding().target().isEmpty()) {
                 direct.add(one.slot());
             }
         }
-        List<Integer> members = new ArrayList<>();
+        Set<Integer> members = new LinkedHashSet<>();
         for (Variant one : all) {
             boolean again =
-                    !map
+                    !asked.isMap()
                             && one.binding()
                                     .target()
-                                    .filter(aim -> isAmong(aim, direct, level, profile))
+                                    .filter(aim -> isAmong(aim, direct, asked))
                                     .isPresent();
-            if (!again && fitsKey(carrier, one.slot())) {
-                members.add(member(carrier, one.slot(), level, profile));
+            if (!again) {
+                members.add(member(asked, one.slot()));
             }
         }
-        addFilledIn(carrier, contract, wanted, direct, level, profile, members);
-        return members;
+        addFilledIn(asked, members);
+        return List.copyOf(members);
+    }
+
+    /** What is bound and seen, but for what stands for nothing and what the asker itself is. */
+    private List<Variant> listed(Asked asked) {
+        List<Variant> all = new ArrayList<>();
+        int any = slots.number(new Slot(asked.contract(), Optional.empty()));
+        for (int slot : List.copyOf(slots.ofSameClass(any))) {
+            if (asked.takes(slots.slot(slot).key())
+                    && finder.isVariant(slot, asked.contract())
+                    && fitsKey(asked, slot)
+                    && !isLeftOut(asked, slot)) {
+                finder.find(slot, asked.level(), asked.profile())
+                        .filter(
+                                found ->
+                                        !(found.binding().declared().supply()
+                                                instanceof Supply.None))
+                        .ifPresent(found -> all.add(variant(slot, found, asked)));
+            }
+        }
+        all.sort(Comparator.comparing(Variant::rank, Arrays::compare));
+        return all;
     }
 
     /** Classes that say so themselves come after what is listed, by name. */
-    private void addFilledIn(
-            Carrier carrier,
-            TypeRef contract,
-            Optional<Key> wanted,
-            Set<Integer> listed,
-            int level,
-            ResolvedProfile profile,
-            List<Integer> members) {
-        boolean map = carrier.kind() == Carrier.Kind.MAP;
-        for (FilledIn.Candidate one : filledIn.members(new Slot(contract, Optional.empty()))) {
-            if (isOtherKey(wanted, one.key())) {
-                continue;
+    private void addFilledIn(Asked asked, Set<Integer> members) {
+        if (!levels.reachesWhole(asked.level())) {
+            return;
+        }
+        Map<Integer, List<FilledIn.Candidate>> bySlot = new HashMap<>();
+        for (FilledIn.Candidate one : filledIn.members(asked.contract())) {
+            int slot = slots.number(one.fills());
+            boolean isListed = finder.find(slot, asked.level(), asked.profile()).isPresent();
+            if (!isListed
+                    && asked.takes(one.fills().key())
+                    && fitsKey(asked, slot)
+                    && !isLeftOut(asked, slot)
+                    && !one.isAmong(decorators(asked, slot))) {
+                bySlot.computeIfAbsent(slot, it -> new ArrayList<>(1)).add(one);
             }
-            Slot slot = new Slot(contract, one.key());
-            int number = slots.number(slot);
-            boolean isListed = finder.find(number, level, profile).isPresent();
-            if (!isListed && one.key().isPresent() && fitsKey(carrier, number)) {
-                members.add(member(carrier, number, level, profile));
-            } else if (one.key().isEmpty() && !map) {
-                int own = slots.number(Slot.of(one.facts().name()));
-                boolean leftOut = levels.leftOut(level).filter(it -> it == own).isPresent();
-                if (!leftOut && (!listed.contains(number) || !isListed)) {
-                    members.add(own);
-                }
+        }
+        for (FilledIn.Candidate one : filledIn.members(asked.contract())) {
+            int slot = slots.number(one.fills());
+            List<FilledIn.Candidate> all = bySlot.getOrDefault(slot, List.of());
+            int own = slots.number(one.own());
+            boolean isAsker = levels.leftOut(asked.level()).filter(it -> it == own).isPresent();
+            if (all.contains(one) && !isAsker) {
+                members.add(filledIn(asked, slot, own, all.size() > 1));
             }
         }
     }
 
-    /** The same instance once: what stands in for a member is none. */
-    private boolean isAmong(int aim, Set<Integer> direct, int level, ResolvedProfile profile) {
+    private List<ResolvedDecorator> decorators(Asked asked, int slot) {
+        int level = finder.layeredAt(slot, asked.level(), asked.profile());
+        return asked.profile().decorators(slots.at(slot, level));
+    }
+
+    /** One fills its slot; several that have no key are members each, in the layers of the slot. */
+    private int filledIn(Asked asked, int slot, int own, boolean isOneOfSeveral) {
+        if (!isOneOfSeveral || slots.slot(slot).key().isPresent()) {
+            return member(asked, slot);
+        }
+        int level = finder.layeredAt(slot, asked.level(), asked.profile());
+        return slots.at(content(asked, slot), levels.variant(level, own));
+    }
+
+    /** Whether a slot is the asker's own, or stands in for it. */
+    private boolean isLeftOut(Asked asked, int slot) {
+        Optional<Integer> leftOut = levels.leftOut(asked.level());
+        return leftOut.isPresent() && isAmong(slot, Set.of(leftOut.get()), asked);
+    }
+
+    /** Whether a slot is one of some, or is the same as one of them. */
+    private boolean isAmong(int aim, Set<Integer> some, Asked asked) {
         int at = aim;
         for (int steps = 0; steps < slots.size(); steps++) {
-            if (direct.contains(at)) {
+            if (some.contains(at)) {
                 return true;
             }
             Optional<Integer> next =
-                    finder.find(at, level, profile).flatMap(found -> found.binding().target());
+                    finder.find(at, asked.level(), asked.profile())
+                            .flatMap(found -> found.binding().target());
             if (next.isEmpty()) {
                 return false;
             }
@@ -142,17 +193,22 @@ final class Variants {
     }
 
     /** A member, wrapped as the collection wraps its members. */
-    private int member(Carrier carrier, int slot, int level, ResolvedProfile profile) {
+    private int member(Asked asked, int slot) {
+        return finder.ask(content(asked, slot), asked.level(), asked.profile());
+    }
+
+    private int content(Asked asked, int slot) {
         Slot variant = slots.slot(slot);
-        return finder.ask(slots.number(new Slot(carrier.content(), variant.key())), level, profile);
+        TypeRef content = Carrier.around(asked.content(), variant.contract());
+        return slots.number(new Slot(content, variant.key()));
     }
 
     /** A map by an enum has the keys that are constants of it. */
-    private boolean fitsKey(Carrier carrier, int slot) {
-        if (carrier.key().isEmpty()) {
+    private boolean fitsKey(Asked asked, int slot) {
+        if (asked.key().isEmpty()) {
             return true;
         }
-        String type = SlotTable.className(carrier.key().get());
+        String type = SlotTable.className(asked.key().get());
         return code.find(type)
                 .filter(facts -> facts.isEnum())
                 .map(
@@ -164,12 +220,12 @@ final class Variants {
                 .orElse(true);
     }
 
-    private Variant variant(int slot, Found found, int level, ResolvedProfile profile) {
-        int[] search = levels.search(level);
+    private Variant variant(int slot, Found found, Asked asked) {
+        int[] search = levels.search(asked.level());
         for (int i = search.length - 1; i >= 0; i--) {
             int said = slots.at(slot, levels.words(search[i]));
-            if (profile.binding(said).isPresent()) {
-                long[] rank = {search.length - i, profile.placeOf(said)};
+            if (asked.profile().binding(said).isPresent()) {
+                long[] rank = {search.length - i, asked.profile().placeOf(said)};
                 return new Variant(slot, found.binding(), rank);
             }
         }

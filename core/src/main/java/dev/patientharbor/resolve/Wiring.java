@@ -1,12 +1,12 @@
 package dev.patientharbor.resolve;
 
-import dev.patientharbor.model.FillIn;
 import dev.patientharbor.plan.AnswerKind;
 import dev.patientharbor.resolve.Outcome.Kind;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -24,6 +24,10 @@ public final class Wiring {
     private final SlotTable slots;
     private final SlotFiller filler;
     private final List<Integer> entries;
+
+    /** The seat in which the one object of each class stands, where a mark says that it is one. */
+    private final Map<String, Integer> oneOfClass = new HashMap<>();
+
     private int[] reached = new int[16];
     private int count;
     private final List<Integer> unsound = new ArrayList<>(0);
@@ -43,6 +47,8 @@ public final class Wiring {
     }
 
     /**
+     * @param besides slots that are asked for in the whole profile too, after all that the entry
+     *     consumers lead to
      * @param like an earlier profile of the same set: what both say in the same words is not worked
      *     out again
      */
@@ -51,24 +57,27 @@ public final class Wiring {
             SlotTable slots,
             SlotFiller filler,
             List<Integer> entries,
+            List<Integer> besides,
             Optional<Wiring> like) {
         this.profile = profile;
         this.slots = slots;
         this.filler = filler;
         outcomes = new Outcome[slots.size()];
         reachedFrom = new int[slots.size()];
-        this.entries =
-                entries.stream()
-                        .map(slot -> filler.finder().ask(slot, Levels.WHOLE, profile))
-                        .toList();
-        follow(like.filter(one -> one.saysPlainly() && saysPlainly()));
+        this.entries = asked(entries);
+        Optional<Wiring> alike = like.filter(one -> one.saysPlainly() && saysPlainly());
+        BitSet seen = new BitSet(slots.size());
+        follow(this.entries, alike, seen);
+        follow(asked(besides), alike, seen);
+    }
+
+    private List<Integer> asked(List<Integer> all) {
+        return all.stream().map(slot -> filler.finder().ask(slot, Levels.WHOLE, profile)).toList();
     }
 
     /** The same profile, and what these slots lead to as well. */
     Wiring withAlso(List<Integer> more) {
-        List<Integer> all = new ArrayList<>(entries);
-        all.addAll(more);
-        return new Wiring(profile, slots, filler, all, Optional.empty());
+        return new Wiring(profile, slots, filler, entries, more, Optional.empty());
     }
 
     /** The marked members of a class that is built. */
@@ -182,13 +191,19 @@ public final class Wiring {
         return end == NONE ? Optional.empty() : Optional.of(end);
     }
 
-    /** What allowed a class to fill a seat that nothing binds, on the way to what is received. */
-    public Optional<FillIn> filledBy(int seat) {
+    /**
+     * The seat that nothing binds and a class fills, on the way to what is received; its outcome
+     * says what allowed it.
+     */
+    public Optional<Integer> filledAt(int seat) {
         int at = seat;
         for (int steps = 0; steps <= count; steps++) {
             Outcome outcome = outcome(at);
-            if (outcome.filledBy().isPresent() || outcome.next().isEmpty()) {
-                return outcome.filledBy();
+            if (outcome.filledBy().isPresent()) {
+                return Optional.of(at);
+            }
+            if (outcome.next().isEmpty()) {
+                return Optional.empty();
             }
             at = outcome.next().get();
         }
@@ -242,6 +257,27 @@ public final class Wiring {
                         asked[next[0]++] =
                                 filler.finder().seatFor(seat, consumer.facts(), need, profile));
         return asked;
+    }
+
+    /**
+     * Whether the object of a seat, of whose class there is one that stands in another seat, would
+     * be made in another way here: by another constructor, of other values, or of other objects.
+     */
+    public boolean isMadeOtherwise(int seat, int one) {
+        Blueprint here = outcomes[seat].blueprint().orElseThrow();
+        Blueprint there = outcomes[one].blueprint().orElseThrow();
+        if (!here.values().equals(there.values())
+                || !here.executable().equals(there.executable())) {
+            return true;
+        }
+        for (Need need : here.needs()) {
+            int mine = filler.finder().seatFor(seat, here.facts(), need, profile);
+            int its = filler.finder().seatFor(one, there.facts(), need, profile);
+            if (mine != its && !received(mine).equals(received(its))) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private boolean asksForMany(Outcome outcome) {
@@ -304,18 +340,19 @@ public final class Wiring {
         return answers;
     }
 
-    private void follow(Optional<Wiring> like) {
+    private void follow(List<Integer> from, Optional<Wiring> like, BitSet seen) {
         Wiring other = like.orElse(null);
-        BitSet seen = new BitSet(slots.size());
-        for (int entry : entries) {
-            enter(entry, NONE, seen);
+        int first = count;
+        for (int one : from) {
+            enter(one, NONE, seen);
         }
-        for (int i = 0; i < count; i++) {
+        for (int i = first; i < count; i++) {
             int seat = reached[i];
             Outcome outcome =
                     other != null && other.fillsAlone(seat, profile)
                             ? other.outcomes[seat]
                             : filler.fill(seat, profile);
+            outcome = oneOfClass(seat, outcome);
             outcomes[seat] = outcome;
             if (!outcome.isSound()) {
                 unsound.add(seat);
@@ -327,6 +364,19 @@ public final class Wiring {
                 enter(to, seat, seen);
             }
         }
+    }
+
+    /** Where a mark says that there is one object of a class, it is the one that was met first. */
+    private Outcome oneOfClass(int seat, Outcome outcome) {
+        Optional<String> name =
+                outcome.core().isEmpty()
+                        ? filler.lifetimes().oneOfClass(outcome)
+                        : Optional.empty();
+        if (name.isEmpty()) {
+            return outcome;
+        }
+        int first = oneOfClass.computeIfAbsent(name.get(), one -> seat);
+        return first == seat ? outcome : outcome.inLayers(first, outcome.decorators());
     }
 
     /** Whether another profile, saying the same of a seat, fills it in the same way. */

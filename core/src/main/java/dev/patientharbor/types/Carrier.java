@@ -128,6 +128,20 @@ public record Carrier(Kind kind, TypeRef content, Optional<TypeRef> key, String 
         return false;
     }
 
+    /**
+     * What is in a type that holds at most one of something, now or later; else the type itself.
+     */
+    public static TypeRef single(TypeRef type) {
+        TypeRef at = type;
+        for (Optional<Carrier> one = of(at); one.isPresent(); one = of(at)) {
+            if (one.get().kind() != Kind.OPTIONAL && one.get().kind() != Kind.DEFERRED) {
+                return type;
+            }
+            at = one.get().content();
+        }
+        return at;
+    }
+
     /** The innermost type, all wrappings taken off. */
     public static TypeRef innermost(TypeRef type) {
         TypeRef at = type;

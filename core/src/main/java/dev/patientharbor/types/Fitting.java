@@ -33,9 +33,13 @@ public final class Fitting {
             return new Fit(Optional.empty(), reversed, seen.missing());
         }
         Map<String, TypeRef> variables = new HashMap<>();
-        boolean fits =
+        boolean exactly =
                 wanted.arguments().isEmpty()
                         || Generics.unify(seen.type().get(), wanted, variables);
+        if (!exactly) {
+            variables.clear();
+        }
+        boolean fits = exactly || !wanted.isExact() && generics.allows(wanted, seen.type().get());
         return fits
                 ? new Fit(Optional.of(withKnown(own, variables)), false, Set.of())
                 : new Fit(Optional.empty(), false, Set.of());

@@ -16,7 +16,12 @@ public final class MadeUpCode {
     }
 
     public static ClassFacts contract(String name) {
-        return facts(name, Opcodes.ACC_INTERFACE | Opcodes.ACC_ABSTRACT, List.of(), List.of());
+        return facts(
+                name,
+                Opcodes.ACC_INTERFACE | Opcodes.ACC_ABSTRACT,
+                List.of(),
+                List.of(),
+                List.of());
     }
 
     /**
@@ -33,6 +38,17 @@ public final class MadeUpCode {
             List<String> parameters,
             List<String> erased,
             List<String> keys) {
+        return classOf(name, implemented, parameters, erased, keys, List.of());
+    }
+
+    /** The same with marks on the class. */
+    public static ClassFacts classOf(
+            String name,
+            List<String> implemented,
+            List<String> parameters,
+            List<String> erased,
+            List<String> keys,
+            List<AnnotationFacts> onTheClass) {
         List<List<AnnotationFacts>> marks =
                 keys.stream()
                         .map(
@@ -56,18 +72,22 @@ public final class MadeUpCode {
                         List.of(),
                         marks,
                         List.of());
-        return facts(name, Opcodes.ACC_PUBLIC, implemented, List.of(made));
+        return facts(name, Opcodes.ACC_PUBLIC, implemented, onTheClass, List.of(made));
     }
 
     private static ClassFacts facts(
-            String name, int access, List<String> implemented, List<ExecutableFacts> made) {
+            String name,
+            int access,
+            List<String> implemented,
+            List<AnnotationFacts> onTheClass,
+            List<ExecutableFacts> made) {
         return new ClassFacts(
                 name,
                 access,
                 Optional.empty(),
                 Optional.of("java.lang.Object"),
                 implemented,
-                List.of(),
+                onTheClass,
                 made,
                 List.of(),
                 List.of(),

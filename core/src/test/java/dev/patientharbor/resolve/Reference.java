@@ -1,5 +1,6 @@
 package dev.patientharbor.resolve;
 
+import dev.patientharbor.model.FillIn;
 import dev.patientharbor.resolve.World.Asks;
 import dev.patientharbor.resolve.World.Said;
 import java.util.ArrayList;
@@ -10,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.TreeSet;
 
 /**
@@ -38,7 +40,7 @@ final class Reference {
         this.profile = profile;
         for (String name : world.needs.keySet()) {
             if (name.startsWith("p.D")) {
-                follow(name, name, List.of(""), true);
+                follow(name, name, List.of(""), true, false);
             }
         }
     }
@@ -47,21 +49,22 @@ final class Reference {
         return rows;
     }
 
-    private void follow(String className, String slot, List<String> bound, boolean entry) {
-        if (!done.add(className + slot + bound)) {
+    private void follow(
+            String className, String slot, List<String> bound, boolean entry, boolean wraps) {
+        if (!done.add(className + slot + bound + wraps)) {
             return;
         }
         List<String> way = start(className, bound);
         List<Asks> needs = world.needs.get(className);
-        boolean wraps = className.startsWith("p.W");
         for (int i = wraps ? 1 : 0; i < needs.size(); i++) {
-            String asked = describe(needs.get(i), entry ? "" : slot, way);
+            Asks one = needs.get(i);
+            String asked = describe(one, entry ? "" : slot, limited(one, className, way));
             rows.add(
                     className
                             + " "
                             + i
                             + " as "
-                            + (entry ? "entry" : slot)
+                            + (entry ? "entry" : world.isSingle(className) ? "one" : slot)
                             + " within "
                             + bound.get(0)
                             + ": "
@@ -90,32 +93,61 @@ final class Reference {
 
     private boolean speaksAt(String at, String level) {
         Said said = world.said.get(at).get(level);
-        boolean here = said != null && !(said.bindings().isEmpty() && said.layers().isEmpty());
+        boolean here =
+                said != null
+                        && !(said.bindings().isEmpty()
+                                && said.layers().isEmpty()
+                                && said.reaches().isEmpty());
         return here || world.parents.get(at).stream().anyMatch(one -> speaksAt(one, level));
+    }
+
+    /** The levels that a need may look at: its slot's reach, the profile's own word first. */
+    private List<String> limited(Asks asks, String className, List<String> way) {
+        String slot = asks.contract() + (asks.key().isEmpty() ? "" : "@" + asks.key());
+        Optional<String> reach = reach(profile, className, slot);
+        if (reach.isEmpty()) {
+            return way;
+        }
+        int own = way.get(0).equals(className) ? 2 : 1;
+        boolean inArea = own == 1 ? !way.get(0).isEmpty() : !way.get(1).isEmpty();
+        if (reach.get().equals("own")) {
+            return way.subList(0, Math.min(own, way.size()));
+        }
+        return inArea ? way.subList(own, way.size()) : List.of("");
+    }
+
+    private Optional<String> reach(String at, String className, String slot) {
+        Said said = world.said.get(at).get(className);
+        if (said != null && said.reaches().containsKey(slot)) {
+            return Optional.of(said.reaches().get(slot));
+        }
+        return world.parents.get(at).stream()
+                .flatMap(one -> reach(one, className, slot).stream())
+                .findFirst();
     }
 
     private String describe(Asks asks, String asker, List<String> way) {
         String slot = asks.contract() + (asks.key().isEmpty() ? "" : "@" + asks.key());
-        return switch (asks.carrier()) {
-            case "", "Supplier" -> answer(slot, way);
-            case "Optional" -> isNothing(slot, way) ? "absent" : answer(slot, way);
-            default -> collection(asks, asker, way);
-        };
+        List<String> carriers = List.of(asks.carrier().split(" "));
+        if (carriers.contains("List") || carriers.contains("Map")) {
+            List<String> members = collection(asks, carriers.contains("Map"), asker, way);
+            return carriers.contains("Optional") && members.isEmpty()
+                    ? "absent"
+                    : "collection " + members;
+        }
+        return carriers.contains("Optional") && isNothing(slot, way) ? "absent" : answer(slot, way);
     }
 
     /** Every variant, or those of the key that is asked for; what is made of them is none. */
-    private String collection(Asks asks, String asker, List<String> way) {
-        boolean map = asks.carrier().equals("Map");
+    private List<String> collection(Asks asks, boolean map, String asker, List<String> way) {
         Map<String, long[]> found = new LinkedHashMap<>();
         for (String key : List.of("", "@a", "@b")) {
             String slot = asks.contract() + key;
             Optional<Word<String>> word = nearest(slot, way);
-            boolean leftOut =
-                    slot.equals(asker) || !asks.key().isEmpty() && !key.equals("@" + asks.key());
-            if (!leftOut
+            if (takes(asks, map, key)
+                    && !leadsTo(slot, Set.of(asker), way)
                     && word.isPresent()
-                    && !word.get().what().equals("none")
-                    && !(map && key.isEmpty())) {
+                    && !word.get().what().equals("none")) {
                 found.put(slot, rank(slot, way));
             }
         }
@@ -126,11 +158,139 @@ final class Reference {
         List<String> members = new ArrayList<>();
         for (String slot : slots) {
             if (map || direct.contains(slot) || !leadsTo(slot, direct, way)) {
-                int at = slot.indexOf('@');
-                members.add((at < 0 ? "" : slot.substring(at)) + " " + answer(slot, way));
+                members.add(member(slot, answer(slot, way)));
             }
         }
-        return "collection " + members;
+        addFilledIn(asks, map, asker, way, members);
+        Set<String> instances = new HashSet<>();
+        members.removeIf(
+                one -> !map && one.contains(" is ") && !instances.add(one.split(" is ")[1]));
+        return members;
+    }
+
+    private static boolean takes(Asks asks, boolean map, String key) {
+        return (asks.key().isEmpty() || key.equals("@" + asks.key())) && !(map && key.isEmpty());
+    }
+
+    private static String member(String slot, String answer) {
+        int at = slot.indexOf('@');
+        return (at < 0 ? "" : slot.substring(at)) + " " + answer;
+    }
+
+    /** Marked classes whose slot nothing binds, by name; several in the plain slot are each one. */
+    private void addFilledIn(
+            Asks asks, boolean map, String asker, List<String> way, List<String> members) {
+        if (!world.fillIn.contains(FillIn.MARKED) || !way.contains("")) {
+            return;
+        }
+        Map<String, String> slotOf = new TreeMap<>();
+        for (String key : List.of("", "@a", "@b")) {
+            String slot = asks.contract() + key;
+            if (takes(asks, map, key) && nearest(slot, way).isEmpty() && !slot.equals(asker)) {
+                List<String> around = layers(slot, layeredSeat(slot, way));
+                marked(slot).stream()
+                        .filter(one -> !around.contains(one))
+                        .forEach(one -> slotOf.put(one, slot));
+            }
+        }
+        Set<String> told = new HashSet<>();
+        slotOf.forEach(
+                (one, slot) -> {
+                    boolean several = !slot.contains("@") && marked(slot).size() > 1;
+                    if (!one.equals(asker) && several) {
+                        members.add(member(slot, filled(slot, one, way, "/" + one)));
+                    } else if (!one.equals(asker) && told.add(slot)) {
+                        members.add(member(slot, answer(slot, way)));
+                    }
+                });
+    }
+
+    /** The classes that carry the mark of a slot, and do not ask for that very slot. */
+    private List<String> marked(String slot) {
+        int at = slot.indexOf('@');
+        String key = at < 0 ? "" : slot.substring(at + 1);
+        return implementations(slot, key).stream()
+                .filter(
+                        one ->
+                                world.marks.get(one).equals("@" + key)
+                                        || key.isEmpty() && world.isSingle(one))
+                .toList();
+    }
+
+    private List<String> implementations(String slot, String key) {
+        String contract = slot.substring(0, 4);
+        return world.needs.keySet().stream()
+                .filter(one -> !one.startsWith("p.D") && one.charAt(3) == contract.charAt(3))
+                .filter(
+                        one ->
+                                world.needs.get(one).stream()
+                                        .noneMatch(
+                                                asks ->
+                                                        asks.contract().equals(contract)
+                                                                && asks.key().equals(key)
+                                                                && !asks.carrier()
+                                                                        .contains("List")))
+                .sorted()
+                .toList();
+    }
+
+    /** What may fill a slot that nothing binds. */
+    private List<String> fillers(String slot, List<String> way) {
+        List<String> marked =
+                world.fillIn.contains(FillIn.MARKED) ? marked(slot) : List.<String>of();
+        boolean sole = world.fillIn.contains(FillIn.SOLE) && slot.indexOf('@') < 0;
+        List<String> all = marked.isEmpty() && sole ? implementations(slot, "") : marked;
+        List<String> around = layers(slot, layeredSeat(slot, way));
+        return all.stream().filter(one -> !around.contains(one)).toList();
+    }
+
+    /** Where what nothing binds stands: where its layers are spoken of, or the whole profile. */
+    private List<String> layeredSeat(String slot, List<String> way) {
+        return way.stream()
+                .filter(level -> !level.isEmpty())
+                .filter(level -> layersSaid(profile, level, slot).isPresent())
+                .findFirst()
+                .map(this::enclosing)
+                .orElse(List.of(""));
+    }
+
+    /** A class stands in its own slot; in layers, where the nearest word of them stands. */
+    private String filled(String slot, String className, List<String> way, String of) {
+        List<String> seat = layeredSeat(slot, way);
+        List<String> layers = layers(slot, seat);
+        new LinkedHashSet<>(layers).forEach(layer -> follow(layer, slot, seat, false, true));
+        follow(className, className, List.of(""), false, false);
+        if (layers.isEmpty()) {
+            return "real " + className + " is " + own(className, className + "/");
+        }
+        return String.join(" > ", layers)
+                + " > real "
+                + className
+                + " is "
+                + slot
+                + "/"
+                + String.join("/", seat)
+                + of;
+    }
+
+    private String own(String className, String otherwise) {
+        return world.isSingle(className) ? "one/" + className : otherwise;
+    }
+
+    /** A level and those around it: where an object looks that stands there. */
+    private List<String> enclosing(String level) {
+        List<String> all = new ArrayList<>();
+        String area = level;
+        if (level.startsWith("p.")) {
+            all.add(level);
+            area = world.areaOf.getOrDefault(level, "");
+        }
+        while (!area.isEmpty()) {
+            all.add(area);
+            area = world.areaInside.get(area);
+        }
+        all.add("");
+        return all;
     }
 
     private boolean leadsTo(String slot, Set<String> direct, List<String> way) {
@@ -202,7 +362,10 @@ final class Reference {
         List<String> from = way;
         while (seen.add(at + from)) {
             Optional<Word<String>> word = nearest(at, from);
-            if (word.isEmpty() || word.get().what().equals("none")) {
+            if (word.isEmpty()) {
+                return !from.contains("") || fillers(at, from).isEmpty();
+            }
+            if (word.get().what().equals("none")) {
                 return true;
             }
             if (!word.get().what().startsWith("same-as ")) {
@@ -212,7 +375,8 @@ final class Reference {
             if (target.equals(at)) {
                 List<String> outside = from.subList(level(at, from) + 1, from.size());
                 if (outside.isEmpty()) {
-                    return false;
+                    // A circle in the whole profile; nothing more that may be looked at elsewhere.
+                    return !from.get(level(at, from)).isEmpty();
                 }
                 from = outside;
             }
@@ -227,6 +391,9 @@ final class Reference {
         Set<String> seen = new HashSet<>();
         while (true) {
             Optional<Word<String>> word = nearest(at, from);
+            if (word.isEmpty() && from.contains("") && fillers(at, from).size() == 1) {
+                return filled(at, fillers(at, from).get(0), from, "");
+            }
             if (word.isEmpty() || word.get().what().equals("none") || !seen.add(at + from)) {
                 return "unmet";
             }
@@ -247,7 +414,7 @@ final class Reference {
 
     private String received(String slot, String what, List<String> way) {
         int bound = level(slot, way);
-        List<String> core = way.subList(bound, way.size());
+        List<String> core = enclosing(way.get(bound));
         int layered = bound;
         for (int i = 0; i < bound; i++) {
             if (layersSaid(profile, way.get(i), slot).isPresent()) {
@@ -255,21 +422,19 @@ final class Reference {
                 break;
             }
         }
-        List<String> seat = way.subList(layered, way.size());
+        List<String> seat = enclosing(way.get(layered));
         List<String> layers = layers(slot, seat);
-        String number = slot.substring(3, 4);
-        List<String> distinct = new ArrayList<>(new LinkedHashSet<>(layers));
-        distinct.forEach(layer -> follow(layer, slot, seat, false));
+        new LinkedHashSet<>(layers).forEach(layer -> follow(layer, slot, seat, false, true));
         if (!what.equals("mock")) {
-            follow(what, slot, core, false);
+            follow(what, slot, core, false, false);
         }
-        String instance = slot + "/" + String.join("/", seat);
+        String place = slot + "/" + String.join("/", seat);
+        String instance = layers.isEmpty() && !what.equals("mock") ? own(what, place) : place;
         return String.join(" > ", layers)
                 + (layers.isEmpty() ? "" : " > ")
                 + (what.equals("mock") ? "mock" : "real " + what)
                 + " is "
-                + instance
-                + (number.isEmpty() ? "?" : "");
+                + instance;
     }
 
     /** The layers of a slot: what is said at a level replaces what is said around it. */

@@ -1,5 +1,6 @@
 package dev.patientharbor.resolve;
 
+import dev.patientharbor.code.AnnotationFacts;
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.CodeIndex;
 import dev.patientharbor.code.MadeUpCode;
@@ -9,12 +10,14 @@ import dev.patientharbor.model.Binding;
 import dev.patientharbor.model.Declaration;
 import dev.patientharbor.model.Decoration;
 import dev.patientharbor.model.Decorator;
+import dev.patientharbor.model.FillIn;
 import dev.patientharbor.model.Grounds;
 import dev.patientharbor.model.HouseMarks;
 import dev.patientharbor.model.ImplementationKind;
 import dev.patientharbor.model.Key;
 import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.Profile;
+import dev.patientharbor.model.Reach;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.Strictness;
 import dev.patientharbor.model.Supply;
@@ -33,25 +36,52 @@ import java.util.Optional;
 import java.util.Random;
 
 /**
- * A random application with random profiles: contracts {@code p.C0…}, each with implementations and
- * a decorator; consumers {@code p.D0…}; areas in a line or side by side; profiles that extend
- * others.
+ * A random application with random profiles: contracts {@code p.C0…}, each with one or two
+ * implementations, a decorator and one that is made of all others; consumers {@code p.D0…}; marks
+ * on classes, and files that let these fill what nothing binds; areas in a line or side by side;
+ * profiles that extend others.
  */
 final class World {
 
     private static final int CONTRACTS = 4;
     private static final int CONSUMERS = 4;
     private static final List<String> KEYS = List.of("", "a", "b");
-    static final List<String> CARRIERS = List.of("", "", "", "Optional", "List", "Map", "Supplier");
+
+    /** What needs are wrapped in, outermost first. */
+    private static final List<String> CARRIERS =
+            List.of(
+                    "",
+                    "",
+                    "",
+                    "",
+                    "Optional",
+                    "List",
+                    "List",
+                    "Map",
+                    "Supplier",
+                    "Optional Supplier",
+                    "Supplier Optional",
+                    "List Supplier",
+                    "Map Supplier",
+                    "Optional List",
+                    "Supplier List");
 
     /** One need: a contract, a key, and a wrapping. */
     record Asks(String contract, String key, String carrier) {}
 
-    /** What one profile says at one level: a supply for each slot, and layers. */
-    record Said(Map<String, String> bindings, Map<String, List<String>> layers) {}
+    /** What one profile says at one level: a supply for each slot, layers, and how far to look. */
+    record Said(
+            Map<String, String> bindings,
+            Map<String, List<String>> layers,
+            Map<String, String> reaches) {}
 
     final Random random;
     final Map<String, List<Asks>> needs = new LinkedHashMap<>();
+
+    /** The marks on classes: {@code singleton}, or {@code @} and a key, which may be blank. */
+    final Map<String, String> marks = new HashMap<>();
+
+    final List<FillIn> fillIn;
     final Map<String, String> areaOf = new HashMap<>();
     final Map<String, String> areaInside = new LinkedHashMap<>();
     final List<String> profiles = new ArrayList<>();
@@ -59,6 +89,10 @@ final class World {
     final Map<String, Map<String, Said>> said = new HashMap<>();
     private final List<ClassFacts> classes = new ArrayList<>();
     private final boolean whole;
+
+    /** Whether nothing is said but for the profile as a whole; only then a class may be single. */
+    private final boolean plain;
+
     private int line = 10;
 
     World(long seed) {
@@ -72,14 +106,28 @@ final class World {
     World(long seed, boolean whole) {
         this.whole = whole;
         random = new Random(seed);
+        plain = random.nextInt(3) == 0;
+        fillIn =
+                pick(
+                        List.of(
+                                List.of(),
+                                List.of(),
+                                List.of(FillIn.MARKED),
+                                List.of(FillIn.SOLE),
+                                List.of(FillIn.SOLE, FillIn.MARKED)));
         for (int i = 0; i < CONTRACTS; i++) {
             classes.add(MadeUpCode.contract("p.C" + i));
             // Needs point to contracts of a higher number, so that objects end somewhere.
             addClass("p.I" + i + "x", "p.C" + i, asks(i + 1));
-            addClass("p.I" + i + "y", "p.C" + i, asks(i + 1));
+            if (random.nextInt(3) > 0) {
+                addClass("p.I" + i + "y", "p.C" + i, asks(i + 1));
+            }
             List<Asks> wraps = new ArrayList<>(List.of(new Asks("p.C" + i, "", "")));
             wraps.addAll(asks(i + 1));
             addClass("p.W" + i, "p.C" + i, wraps);
+            if (!whole && random.nextInt(4) == 0) {
+                addClass("p.A" + i, "p.C" + i, List.of(new Asks("p.C" + i, "", "List")));
+            }
         }
         for (int i = 0; i < CONSUMERS; i++) {
             addClass("p.D" + i, "", asks(0));
@@ -104,19 +152,54 @@ final class World {
         return list.get(random.nextInt(list.size()));
     }
 
+    private String mark(String name) {
+        if (name.startsWith("p.D") || random.nextInt(2) == 0) {
+            return "";
+        }
+        return plain && name.startsWith("p.I") && random.nextBoolean()
+                ? "singleton"
+                : "@" + pick(KEYS);
+    }
+
+    boolean isSingle(String className) {
+        return marks.get(className).equals("singleton");
+    }
+
+    private List<AnnotationFacts> annotations(String name) {
+        String mark = marks.get(name);
+        if (mark.isEmpty()) {
+            return List.of();
+        }
+        return List.of(
+                mark.startsWith("@")
+                        ? new AnnotationFacts(
+                                "jakarta.inject.Named", Map.of("value", mark.substring(1)))
+                        : new AnnotationFacts("jakarta.inject.Singleton", Map.of()));
+    }
+
+    private static String wrapped(String carriers, String type) {
+        String all = type;
+        List<String> outermostFirst = List.of(carriers.split(" "));
+        for (int i = outermostFirst.size() - 1; i >= 0; i--) {
+            all =
+                    switch (outermostFirst.get(i)) {
+                        case "" -> all;
+                        case "Map" -> "Ljava/util/Map<Ljava/lang/String;" + all + ">;";
+                        case "Supplier" -> "Ljava/util/function/Supplier<" + all + ">;";
+                        default -> "Ljava/util/" + outermostFirst.get(i) + "<" + all + ">;";
+                    };
+        }
+        return all;
+    }
+
     private void addClass(String name, String contract, List<Asks> asks) {
         needs.put(name, asks);
+        marks.put(name, mark(name));
         List<String> generic = new ArrayList<>();
         List<String> erased = new ArrayList<>();
         for (Asks one : asks) {
             String type = 'L' + one.contract().replace('.', '/') + ';';
-            String wrapped =
-                    switch (one.carrier()) {
-                        case "" -> type;
-                        case "Map" -> "Ljava/util/Map<Ljava/lang/String;" + type + ">;";
-                        case "Supplier" -> "Ljava/util/function/Supplier<" + type + ">;";
-                        default -> "Ljava/util/" + one.carrier() + "<" + type + ">;";
-                    };
+            String wrapped = wrapped(one.carrier(), type);
             generic.add(wrapped);
             erased.add(wrapped.replaceAll("<.*>", ""));
         }
@@ -126,11 +209,12 @@ final class World {
                         contract.isEmpty() ? List.of() : List.of(contract),
                         generic,
                         erased,
-                        asks.stream().map(Asks::key).toList()));
+                        asks.stream().map(Asks::key).toList(),
+                        annotations(name)));
     }
 
     private void areas() {
-        int count = random.nextInt(4);
+        int count = plain ? 0 : random.nextInt(4);
         for (int i = 0; i < count; i++) {
             areaInside.put("area" + i, i > 0 && random.nextBoolean() ? "area" + (i - 1) : "");
         }
@@ -152,12 +236,13 @@ final class World {
             extended.add(profiles.get(0));
         }
         Map<String, Said> levels = new LinkedHashMap<>();
-        levels.put("", words(whole ? 3 : 10));
+        levels.put("", words(whole ? 3 : 10, ""));
         if (whole && profiles.isEmpty()) {
             for (int i = 0; i < CONTRACTS; i++) {
                 for (String key : KEYS) {
-                    String usual = "p.I" + i + (random.nextBoolean() ? "x" : "y");
-                    levels.get("").bindings().put(slot(i, key), usual);
+                    if (fillIn.isEmpty() || random.nextInt(3) > 0) {
+                        levels.get("").bindings().put(slot(i, key), usual(i));
+                    }
                 }
             }
         }
@@ -165,18 +250,18 @@ final class World {
         parents.put(name, extended);
         for (String area : areaInside.keySet()) {
             if (random.nextBoolean()) {
-                levels.put(area, words(3));
+                levels.put(area, words(3, area));
             }
         }
         for (int i = 0; i < CONSUMERS; i++) {
-            if (random.nextInt(4) == 0) {
-                levels.put("p.D" + i, words(3));
+            if (!plain && random.nextInt(4) == 0) {
+                levels.put("p.D" + i, words(3, "p.D" + i));
             }
         }
         said.put(name, levels);
     }
 
-    private Said words(int most) {
+    private Said words(int most, String level) {
         Map<String, String> bindings = new LinkedHashMap<>();
         for (int n = random.nextInt(most + 1); n > 0; n--) {
             int contract = random.nextInt(CONTRACTS);
@@ -189,7 +274,22 @@ final class World {
                     slot(contract, pick(KEYS)),
                     random.nextInt(4) == 0 ? List.of() : List.of("p.W" + contract));
         }
-        return new Said(bindings, layers);
+        Map<String, String> reaches = new LinkedHashMap<>();
+        if (level.startsWith("p.") && random.nextInt(3) == 0) {
+            for (Asks one : needs.get(level)) {
+                if (random.nextBoolean()) {
+                    reaches.putIfAbsent(
+                            one.contract() + (one.key().isEmpty() ? "" : "@" + one.key()),
+                            random.nextBoolean() ? "own" : "outside");
+                }
+            }
+        }
+        return new Said(bindings, layers, reaches);
+    }
+
+    private String usual(int contract) {
+        String y = "p.I" + contract + "y";
+        return needs.containsKey(y) && random.nextBoolean() ? y : "p.I" + contract + "x";
     }
 
     private static String slot(int contract, String key) {
@@ -202,8 +302,8 @@ final class World {
             case 1 -> "none";
             case 2 -> "same-as " + slot(contract, pick(KEYS));
             case 3 -> "removed";
-            case 4, 5 -> "p.I" + contract + "y";
-            default -> "p.I" + contract + "x";
+            case 4 -> needs.containsKey("p.A" + contract) ? "p.A" + contract : usual(contract);
+            default -> usual(contract);
         };
     }
 
@@ -264,7 +364,7 @@ final class World {
                 Lifetime.SHARED,
                 HouseMarks.NONE,
                 List.of(),
-                List.of(),
+                fillIn,
                 Strictness.AS_IS,
                 areas,
                 all,
@@ -298,7 +398,18 @@ final class World {
                                                         .map(Decorator::ofClass)
                                                         .toList(),
                                                 next())));
-        return new Words(bindings, layers, List.of());
+        List<Reach> reaches = new ArrayList<>();
+        said.reaches()
+                .forEach(
+                        (slot, word) ->
+                                reaches.add(
+                                        new Reach(
+                                                written(slot),
+                                                word.equals("own")
+                                                        ? Reach.Range.OWN
+                                                        : Reach.Range.OUTSIDE,
+                                                Optional.empty())));
+        return new Words(bindings, layers, reaches);
     }
 
     private Optional<Lifetime> lifetime(String supply) {

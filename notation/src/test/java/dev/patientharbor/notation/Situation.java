@@ -123,6 +123,14 @@ final class Situation {
                 .orElse("none");
     }
 
+    /** The members of a collection: their classes, or all that is around them too. */
+    List<String> members(String profile, String consumerAndNeed) {
+        return row(profile, consumerAndNeed).answer().elements().stream()
+                .map(one -> describe(one.answer()))
+                .map(text -> text.replaceFirst("^(real|factory) ", ""))
+                .toList();
+    }
+
     /** The label of the instance. */
     String instance(String profile, String consumerAndNeed) {
         return row(profile, consumerAndNeed).answer().instance().orElse("none");

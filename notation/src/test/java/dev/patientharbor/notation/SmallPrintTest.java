@@ -114,6 +114,7 @@ class SmallPrintTest {
                         "scope-unmapped",
                         "pointless-mark",
                         "two-kinds",
+                        "made-two-ways",
                         "overdue",
                         "suppresses-nothing"),
                 warnings);

@@ -239,6 +239,12 @@ public final class RosterText {
                 .ifPresent(level -> about.append(", within ").append(verdict.shortName(level)));
         answer.filledBy()
                 .ifPresent(by -> about.append(" · filled in (").append(by.word()).append(')'));
+        if (!answer.leftOut().isEmpty()) {
+            about.append(", not ")
+                    .append(Words.classes(verdict, answer.leftOut()))
+                    .append(answer.leftOut().size() == 1 ? ", which asks" : ", which ask")
+                    .append(" for it");
+        }
         if (answer.filledBy().isEmpty()) {
             answer.origin().ifPresent(at -> about.append(" · ").append(place(at)));
         }

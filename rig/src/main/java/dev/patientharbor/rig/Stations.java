@@ -3,6 +3,7 @@ package dev.patientharbor.rig;
 import dev.patientharbor.live.Classes;
 import dev.patientharbor.live.Values;
 import dev.patientharbor.plan.Assembly;
+import dev.patientharbor.plan.Making;
 import dev.patientharbor.plan.Part;
 import dev.patientharbor.standins.StandInMaker;
 import java.util.ArrayDeque;
@@ -53,13 +54,12 @@ final class Stations {
         List<Part> parts = assembly.parts();
         stations = new Station[parts.size()];
         for (int i = 0; i < stations.length; i++) {
-            if (parts.get(i) instanceof Part.Made made && made.oneOfClass().isPresent()) {
-                String name = made.oneOfClass().get();
-                if (!ofClass.containsKey(name)) {
-                    MadeStation bare = core.bare(made, eachOfClass.size());
-                    ofClass.put(name, bare);
-                    eachOfClass.add(bare);
-                }
+            if (parts.get(i) instanceof Part.Made made
+                    && made.oneOfClass().isPresent()
+                    && !(made.making() instanceof Making.SameCore)) {
+                MadeStation bare = core.bare(made, eachOfClass.size());
+                ofClass.put(made.oneOfClass().get(), bare);
+                eachOfClass.add(bare);
             }
         }
         numbers = new Numbers(parts, eachOfClass.size());

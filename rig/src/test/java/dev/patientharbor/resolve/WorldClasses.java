@@ -83,10 +83,11 @@ final class WorldClasses extends ClassLoader {
     }
 
     private static String erased(Asks one) {
-        return switch (one.carrier()) {
+        String outermost = one.carrier().split(" ")[0];
+        return switch (outermost) {
             case "" -> one.contract().replace('.', '/');
             case "Supplier" -> "java/util/function/Supplier";
-            default -> "java/util/" + one.carrier();
+            default -> "java/util/" + outermost;
         };
     }
 }
