@@ -34,12 +34,28 @@ public final class Wanted {
             boolean contracts,
             Set<String> calls,
             Set<String> standIns) {
-        this.methodsOf = new NameSet(methodsOf);
-        this.lookups = new NameSet(lookups);
-        this.constants = Set.copyOf(constants);
+        this(
+                new NameSet(methodsOf),
+                new NameSet(lookups),
+                Set.copyOf(constants),
+                contracts,
+                new NameSet(calls),
+                new NameSet(standIns));
+    }
+
+    private Wanted(
+            NameSet methodsOf,
+            NameSet lookups,
+            Set<String> constants,
+            boolean contracts,
+            NameSet calls,
+            NameSet standIns) {
+        this.methodsOf = methodsOf;
+        this.lookups = lookups;
+        this.constants = constants;
         this.contracts = contracts;
-        this.calls = new NameSet(calls);
-        this.standIns = new NameSet(standIns);
+        this.calls = calls;
+        this.standIns = standIns;
     }
 
     /** The methods of contracts, or the calls of some lookup methods, and nothing more. */
@@ -60,7 +76,8 @@ public final class Wanted {
 
     /** What of this concerns classes that are no user's. */
     Wanted ofJdk() {
-        return of(contracts, Set.of());
+        NameSet none = new NameSet(Set.of());
+        return new Wanted(methodsOf, none, Set.of(), contracts, none, none);
     }
 
     boolean wantsMethodsOf(String binaryName, boolean isAbstract) {

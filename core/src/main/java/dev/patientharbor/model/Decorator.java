@@ -1,5 +1,6 @@
 package dev.patientharbor.model;
 
+import java.util.List;
 import java.util.Optional;
 
 /**
@@ -7,11 +8,22 @@ import java.util.Optional;
  *
  * @param name the class, or the word of the built-in one
  * @param builtIn what is built in, if it is
+ * @param with values for the constructor of the class
+ * @param constructor the parameter types of the constructor to use, if that is said
  */
-public record Decorator(Written name, Optional<BuiltIn> builtIn) {
+public record Decorator(
+        Written name, Optional<BuiltIn> builtIn, With with, Optional<List<String>> constructor) {
+    public Decorator {
+        constructor = constructor.map(List::copyOf);
+    }
 
     /** A class. */
     public static Decorator ofClass(Written name) {
-        return new Decorator(name, Optional.empty());
+        return new Decorator(name, Optional.empty(), With.NOTHING, Optional.empty());
+    }
+
+    /** One that is built in. */
+    public static Decorator builtIn(Written name, BuiltIn one) {
+        return new Decorator(name, Optional.of(one), With.NOTHING, Optional.empty());
     }
 }

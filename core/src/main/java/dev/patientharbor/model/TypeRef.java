@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.UnaryOperator;
 
 /**
@@ -209,6 +210,14 @@ public sealed interface TypeRef {
 
     /** A primitive type, such as {@code int}. */
     record Primitive(String name) implements TypeRef {
+        private static final Set<String> NAMES =
+                Set.of("boolean", "byte", "char", "short", "int", "long", "float", "double");
+
+        /** Whether it is the name of a primitive type. */
+        public static boolean isName(String text) {
+            return NAMES.contains(text);
+        }
+
         @Override
         public String text(UnaryOperator<String> className) {
             return name;

@@ -90,13 +90,12 @@ public final class Wrapping {
                 (names, at) -> {
                     BuiltIn fail =
                             new BuiltIn.Fail(when, names.written(with, at), Optional.of(saying));
-                    return new Decorator(new Written(fail.name(), at), Optional.of(fail));
+                    return Decorator.builtIn(new Written(fail.name(), at), fail);
                 });
     }
 
     private static Wrapping builtIn(BuiltIn one) {
-        return new Wrapping(
-                (names, at) -> new Decorator(new Written(one.name(), at), Optional.of(one)));
+        return new Wrapping((names, at) -> Decorator.builtIn(new Written(one.name(), at), one));
     }
 
     static Wrapping[] of(Class<?>... types) {

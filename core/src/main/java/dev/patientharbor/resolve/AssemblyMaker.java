@@ -231,17 +231,20 @@ public final class AssemblyMaker {
 
     private Making called(Blueprint blueprint, Arguments asked) {
         Optional<Integer> on = Optional.empty();
-        List<Argument> arguments = new ArrayList<>();
+        List<Argument> arguments = values(blueprint);
+        List<Argument> fromParts = new ArrayList<>();
         for (Need need : blueprint.needs()) {
             int part = asked.part(blueprint, need);
             if (need.place().kind() == NeedPlace.Kind.DECLARED) {
                 on = Optional.of(part);
             } else {
-                arguments.add(new Argument.FromPart(part, need.name()));
+                Argument argument = new Argument.FromPart(part, need.name());
+                fromParts.add(argument);
+                arguments.set(need.place().index(), argument);
             }
         }
         return isHandler(blueprint)
-                ? new Making.NoObject(arguments)
+                ? new Making.NoObject(fromParts)
                 : new Making.Called(
                         blueprint.className(),
                         blueprint.method().orElseThrow(),
@@ -270,17 +273,8 @@ public final class AssemblyMaker {
 
     private Making.Constructed constructed(
             Blueprint blueprint, Arguments asked, Optional<Need> inner) {
-        List<Argument> arguments = new ArrayList<>();
+        List<Argument> arguments = values(blueprint);
         List<Argument> ofMembers = new ArrayList<>();
-        ExecutableFacts executable = blueprint.executable().orElseThrow();
-        int parameters = executable.parameterTypes().size();
-        for (int i = 0; i < parameters; i++) {
-            arguments.add(
-                    blueprint.values().containsKey(i)
-                            ? new Argument.OfValue(
-                                    executable.parameterName(i), blueprint.values().get(i))
-                            : new Argument.Wrapped(""));
-        }
         for (Need need : blueprint.needs()) {
             Argument argument =
                     inner.filter(one -> one == need).isPresent()
@@ -303,6 +297,25 @@ public final class AssemblyMaker {
         }
         return new Making.Constructed(
                 blueprint.className(), descriptor(blueprint), arguments, sites);
+    }
+
+    /** The arguments of what makes an object that are values; those between are still blank. */
+    private static List<Argument> values(Blueprint blueprint) {
+        List<Argument> arguments = new ArrayList<>();
+        blueprint
+                .executable()
+                .ifPresent(
+                        one -> {
+                            for (int i = 0; i < one.parameterTypes().size(); i++) {
+                                arguments.add(
+                                        blueprint.values().containsKey(i)
+                                                ? new Argument.OfValue(
+                                                        one.parameterName(i),
+                                                        blueprint.values().get(i))
+                                                : new Argument.Wrapped(""));
+                            }
+                        });
+        return arguments;
     }
 
     private Argument wrapped(Need need) {

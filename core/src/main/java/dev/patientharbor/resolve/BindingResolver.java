@@ -11,6 +11,7 @@ import dev.patientharbor.model.Supply;
 import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.TypeRef.ArrayType;
 import dev.patientharbor.model.TypeRef.ClassType;
+import dev.patientharbor.model.TypeRef.Primitive;
 import dev.patientharbor.model.TypeRef.Wildcard;
 import dev.patientharbor.model.With;
 import dev.patientharbor.model.Written;
@@ -20,7 +21,6 @@ import dev.patientharbor.types.Carrier;
 import dev.patientharbor.types.Fit;
 import dev.patientharbor.types.Fitting;
 import dev.patientharbor.types.Generics;
-import dev.patientharbor.types.ValueTypes;
 import dev.patientharbor.values.AnswerCheck;
 import dev.patientharbor.values.AnswerFault;
 import dev.patientharbor.values.Conversion;
@@ -37,9 +37,8 @@ final class BindingResolver {
     private final ClassNames names;
     private final SlotTable slots;
     private final Fitting fitting;
-    private final Blueprints blueprints;
+    private final ValuedBlueprints blueprints;
     private final FactoryReader factories;
-    private final ValueTypes types;
     private final Conversion conversion;
     private final AnswerCheck answers;
 
@@ -47,14 +46,12 @@ final class BindingResolver {
             ClassNames names,
             SlotTable slots,
             Generics generics,
-            Blueprints blueprints,
+            ValuedBlueprints blueprints,
             FactoryReader factories,
-            ValueTypes types,
             Conversion conversion,
             AnswerCheck answers) {
         this.answers = answers;
         this.factories = factories;
-        this.types = types;
         this.conversion = conversion;
         this.names = names;
         this.slots = slots;
@@ -80,12 +77,7 @@ final class BindingResolver {
                                 facts.flatMap(one -> fit(binding.supply(), one, known))
                                         .or(() -> fitOfMembers(binding.supply(), members, known))
                                         .or(() -> fitOfObject(binding.supply(), known)));
-        Optional<Blueprint> blueprint = blueprint(binding, facts, fit);
-        With with = binding.with();
-        Optional<ValuedBlueprint> valued =
-                blueprint
-                        .filter(one -> !with.isEmpty())
-                        .map(one -> ValuedBlueprint.of(one, with, slots, types, conversion));
+        Optional<ValuedBlueprint> valued = blueprint(binding, facts, fit);
         List<ValueFault> faults =
                 new ArrayList<>(valued.map(ValuedBlueprint::faults).orElse(List.of()));
         if (binding.supply() instanceof Supply.OfValue value) {
@@ -103,7 +95,7 @@ final class BindingResolver {
                 target.map(slots::number),
                 implementation,
                 fit,
-                valued.map(ValuedBlueprint::blueprint).or(() -> blueprint),
+                valued.map(ValuedBlueprint::blueprint),
                 members.stream().map(slots::number).toList(),
                 faults,
                 answerFaults(binding.supply(), slot));
@@ -187,27 +179,15 @@ final class BindingResolver {
                 : Optional.of(fitting.fit(facts, slot.contract()));
     }
 
-    private Optional<Blueprint> blueprint(
+    private Optional<ValuedBlueprint> blueprint(
             Binding binding, Optional<ClassFacts> facts, Optional<Fit> fit) {
+        With with = binding.with();
         if (binding.supply() instanceof Supply.Factory factory) {
-            return facts.map(holder -> factories.of(holder, factory.method()));
+            return facts.map(it -> blueprints.given(factories.of(it, factory.method()), with));
         }
         return fit.flatMap(Fit::type)
                 .filter(type -> facts.isPresent())
-                .map(
-                        type ->
-                                binding.constructor().isPresent()
-                                        ? blueprints.of(
-                                                facts.orElseThrow(),
-                                                type,
-                                                binding.constructor().map(this::full))
-                                        : blueprints.of(facts.orElseThrow(), type));
-    }
-
-    private List<String> full(List<String> parameterTypes) {
-        return parameterTypes.stream()
-                .map(name -> names.full(new Written(name, Where.classNamed(name))).text())
-                .toList();
+                .map(type -> blueprints.of(facts.orElseThrow(), type, binding.constructor(), with));
     }
 
     /** Resolves what stands in place of a binding: its slot at its level, but other words. */
@@ -244,6 +224,9 @@ final class BindingResolver {
     }
 
     private TypeRef type(TypeRef written, Where at, List<Lookup> lookups) {
+        if (written instanceof ClassType type && Primitive.isName(type.name())) {
+            return new Primitive(type.name());
+        }
         if (written instanceof ClassType type) {
             Lookup lookup = names.lookup(new Written(type.name(), at));
             lookups.add(lookup);

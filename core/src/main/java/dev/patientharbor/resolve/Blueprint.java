@@ -92,6 +92,11 @@ public record Blueprint(
         return new Blueprint(facts, type, method, returned, executable, values, needs, fault);
     }
 
+    /** Whether there are several constructors without a mark, and nothing chooses one. */
+    boolean isUndecided() {
+        return fault.filter(one -> one.reason() == Reason.SEVERAL_UNMARKED).isPresent();
+    }
+
     /** The type of the object that comes of it; empty where a method does not say it. */
     public Optional<ClassType> handsOut() {
         return method.isPresent() ? makes : Optional.of(type);

@@ -34,11 +34,14 @@ final class Blueprints {
         return needs.marked(blueprint.facts(), blueprint.type());
     }
 
-    /** The blueprint of a class, the constructor chosen by its erased parameter types. */
+    /**
+     * The blueprint of a class, the constructor chosen by its erased parameter types. Where nothing
+     * chooses one, what its marked members ask for is known all the same.
+     */
     Blueprint of(ClassFacts facts, ClassType type, Optional<List<String>> constructor) {
         ConstructorChoice choice = ConstructorChoice.of(facts, constructor, marks);
-        List<Need> all =
-                choice.constructor().map(one -> needs.needs(facts, type, one)).orElse(List.of());
+        boolean isKnown = choice.fault().isEmpty() || choice.fault().get().isOfChoice();
+        List<Need> all = isKnown ? needs.needs(facts, type, choice.constructor()) : List.of();
         return Blueprint.byConstructor(facts, type, choice.constructor(), all, choice.fault());
     }
 }

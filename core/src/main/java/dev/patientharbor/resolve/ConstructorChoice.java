@@ -2,6 +2,7 @@ package dev.patientharbor.resolve;
 
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.ExecutableFacts;
+import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.resolve.BuildFault.Reason;
 import java.util.List;
 import java.util.Optional;
@@ -33,9 +34,7 @@ record ConstructorChoice(Optional<ExecutableFacts> constructor, Optional<BuildFa
         List<ExecutableFacts> all = facts.constructors();
         if (wanted.isPresent()) {
             List<ExecutableFacts> named =
-                    all.stream()
-                            .filter(one -> one.erasedParameterTypes().equals(wanted.get()))
-                            .toList();
+                    all.stream().filter(one -> isMeant(one, wanted.get())).toList();
             return named.isEmpty() ? fault(Reason.NO_SUCH_CONSTRUCTOR, all) : of(named.get(0));
         }
         if (all.isEmpty()) {
@@ -51,6 +50,22 @@ record ConstructorChoice(Optional<ExecutableFacts> constructor, Optional<BuildFa
             return fault(Reason.ONLY_PRIVATE, all);
         }
         return open.size() == 1 ? of(open.get(0)) : fault(Reason.SEVERAL_UNMARKED, open);
+    }
+
+    /** Whether the types are those of a constructor; a type variable is written by its name. */
+    private static boolean isMeant(ExecutableFacts constructor, List<String> types) {
+        List<String> erased = constructor.erasedParameterTypes();
+        List<TypeRef> generic = constructor.parameterTypes();
+        if (erased.size() != types.size()) {
+            return false;
+        }
+        for (int i = 0; i < types.size(); i++) {
+            String type = types.get(i);
+            if (!erased.get(i).equals(type) && !generic.get(i).text().equals(type)) {
+                return false;
+            }
+        }
+        return true;
     }
 
     /** Whether there is a constructor to use, be it that several are and none is chosen. */

@@ -27,7 +27,7 @@ final class DecorationResolver {
     private final SlotTable slots;
     private final Generics generics;
     private final Fitting fitting;
-    private final Blueprints blueprints;
+    private final ValuedBlueprints blueprints;
 
     /**
      * @param bindings looks up slots
@@ -37,7 +37,7 @@ final class DecorationResolver {
             ClassNames names,
             SlotTable slots,
             Generics generics,
-            Blueprints blueprints) {
+            ValuedBlueprints blueprints) {
         this.bindings = bindings;
         this.names = names;
         this.slots = slots;
@@ -71,7 +71,7 @@ final class DecorationResolver {
                         one ->
                                 one.builtIn().isPresent()
                                         ? builtIn(slot, one)
-                                        : decorator(slot, names.lookup(one.name())))
+                                        : decorator(slot, one, names.lookup(one.name())))
                 .toList();
     }
 
@@ -87,9 +87,11 @@ final class DecorationResolver {
                 decorator.builtIn().map(one -> one instanceof BuiltIn.Fail fail ? full(fail) : one);
         return new ResolvedDecorator(
                 slot.orElseGet(() -> Slot.of("java.lang.Object")),
+                decorator,
                 new Lookup(decorator.name(), List.of()),
                 Optional.empty(),
                 Optional.empty(),
+                List.of(),
                 List.of(),
                 full,
                 aroundInterface);
@@ -103,13 +105,21 @@ final class DecorationResolver {
         return new BuiltIn.Fail(fail.when(), names.full(fail.with()), fail.saying());
     }
 
-    private ResolvedDecorator decorator(Optional<Slot> slot, Lookup name) {
+    private ResolvedDecorator decorator(Optional<Slot> slot, Decorator declared, Lookup name) {
         Slot decorated = slot.orElseGet(() -> Slot.of("java.lang.Object"));
         Optional<Fit> fit =
                 slot.flatMap(
                         known -> name.facts().map(facts -> fitting.fit(facts, known.contract())));
-        Optional<Blueprint> blueprint =
-                fit.flatMap(Fit::type).map(type -> blueprints.of(name.facts().orElseThrow(), type));
+        Optional<ValuedBlueprint> valued =
+                fit.flatMap(Fit::type)
+                        .map(
+                                type ->
+                                        blueprints.of(
+                                                name.facts().orElseThrow(),
+                                                type,
+                                                declared.constructor(),
+                                                declared.with()));
+        Optional<Blueprint> blueprint = valued.map(ValuedBlueprint::blueprint);
         List<Need> inner =
                 blueprint
                         .map(
@@ -119,7 +129,15 @@ final class DecorationResolver {
                                                 .toList())
                         .orElse(List.of());
         return new ResolvedDecorator(
-                decorated, name, fit, blueprint, inner, Optional.empty(), false);
+                decorated,
+                declared,
+                name,
+                fit,
+                blueprint,
+                inner,
+                valued.map(ValuedBlueprint::faults).orElse(List.of()),
+                Optional.empty(),
+                false);
     }
 
     /** Whether a need is for what a decorator wraps, as it is or to be asked for later. */

@@ -42,10 +42,16 @@ final class NeedReader {
         qualifiers = new Qualifiers(code, marks);
     }
 
-    List<Need> needs(ClassFacts facts, ClassType type, ExecutableFacts constructor) {
+    /**
+     * What a class asks for.
+     *
+     * @param constructor the one that is used; empty if that is not known
+     */
+    List<Need> needs(ClassFacts facts, ClassType type, Optional<ExecutableFacts> constructor) {
         List<Need> needs = new ArrayList<>();
         List<Member> chain = chain(facts, open(facts, type));
-        addParameters(constructor, chain.get(0).variables(), needs, NeedPlace::constructor);
+        constructor.ifPresent(
+                one -> addParameters(one, chain.get(0).variables(), needs, NeedPlace::constructor));
         for (int i = chain.size() - 1; i >= 0; i--) {
             addFields(chain.get(i), needs);
             for (ExecutableFacts method : markedMethods(chain, i)) {

@@ -2,6 +2,7 @@ package dev.patientharbor.resolve;
 
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.model.BuiltIn;
+import dev.patientharbor.model.Decorator;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.names.Lookup;
 import dev.patientharbor.types.Fit;
@@ -12,19 +13,23 @@ import java.util.Optional;
  * One decorator of one slot, its name looked up.
  *
  * @param slot the slot that it decorates
+ * @param declared what was declared
  * @param name the class, looked up; for a built-in one its word, which is no class
  * @param fit whether the class fits the contract; empty if it is not known
  * @param blueprint how it is made; empty if it does not fit
  * @param inner its needs that take what it wraps: one if all is well
+ * @param valueFaults what is wrong with the values that it is given
  * @param builtIn what is built in, if it is
  * @param aroundInterface whether the contract is an interface
  */
 public record ResolvedDecorator(
         Slot slot,
+        Decorator declared,
         Lookup name,
         Optional<Fit> fit,
         Optional<Blueprint> blueprint,
         List<Need> inner,
+        List<ValueFault> valueFaults,
         Optional<BuiltIn> builtIn,
         boolean aroundInterface) {
 

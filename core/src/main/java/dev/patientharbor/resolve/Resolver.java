@@ -60,21 +60,22 @@ public final class Resolver {
                 new SlotFiller(
                         code, slots, levels, finder, blueprints, factories, filledIn, lifetimes);
         Conversion conversion = new Conversion(code, settings);
+        ValuedBlueprints valued =
+                new ValuedBlueprints(blueprints, names, slots, new ValueTypes(code), conversion);
         BindingResolver bindings =
                 new BindingResolver(
                         names,
                         slots,
                         generics,
-                        blueprints,
+                        valued,
                         factories,
-                        new ValueTypes(code),
                         conversion,
                         new AnswerCheck(code, names, generics, conversion));
         statedKeys = new StatedKeys(code, names);
         words =
                 new WordsResolver(
                         bindings,
-                        new DecorationResolver(bindings, names, slots, generics, blueprints),
+                        new DecorationResolver(bindings, names, slots, generics, valued),
                         names,
                         statedKeys,
                         levels,

@@ -23,15 +23,13 @@ import java.util.Set;
  */
 record ValuedBlueprint(Blueprint blueprint, List<ValueFault> faults) {
 
-    /** Gives values to the constructor of a blueprint. */
+    /** Gives values to the constructor or the factory of a blueprint. */
     static ValuedBlueprint of(
             Blueprint plain, With with, SlotTable slots, ValueTypes types, Conversion conversion) {
         Map<Integer, Given> byIndex = new HashMap<>();
         List<ValueFault> faults = new ArrayList<>();
         List<Need> parameters =
-                plain.needs().stream()
-                        .filter(need -> need.place().kind() == NeedPlace.Kind.CONSTRUCTOR)
-                        .toList();
+                plain.needs().stream().filter(need -> isParameter(plain, need)).toList();
         Set<String> left = new HashSet<>(with.named().keySet());
         int position = 0;
         for (Need need : parameters) {
@@ -63,10 +61,17 @@ record ValuedBlueprint(Blueprint blueprint, List<ValueFault> faults) {
                 plain.needs().stream()
                         .filter(
                                 need ->
-                                        need.place().kind() != NeedPlace.Kind.CONSTRUCTOR
+                                        !isParameter(plain, need)
                                                 || !byIndex.containsKey(need.place().index()))
                         .toList();
         return new ValuedBlueprint(plain.given(byIndex, needs), faults);
+    }
+
+    /** Whether a need is a parameter of what makes the object. */
+    private static boolean isParameter(Blueprint blueprint, Need need) {
+        NeedPlace.Kind wanted =
+                blueprint.method().isPresent() ? NeedPlace.Kind.METHOD : NeedPlace.Kind.CONSTRUCTOR;
+        return need.place().kind() == wanted;
     }
 
     /** A value for a contract of a value type. */

@@ -36,12 +36,9 @@ final class BindingReader {
                                             at));
         }
         Fields fields = piece.fields("the binding of " + slot.text());
-        With with = fields.take("with").map(BindingReader::with).orElse(With.NOTHING);
+        With with = with(fields);
         Optional<Lifetime> lifetime = fields.take("lifetime").flatMap(BindingReader::lifetime);
-        Optional<List<String>> constructor =
-                fields.take("constructor")
-                        .map(types -> types.items("a list of parameter types"))
-                        .map(BindingReader::types);
+        Optional<List<String>> constructor = constructor(fields);
         boolean keepsValues =
                 fields.take("keep").map(keep -> keep(keep, piece.faults())).orElse(false);
         Grounds grounds = GroundsReader.read(fields);
@@ -56,6 +53,18 @@ final class BindingReader {
                 one ->
                         new Binding(
                                 slot, one, with, lifetime, keepsValues, constructor, grounds, at));
+    }
+
+    /** The constructor that is named by its parameter types. */
+    static Optional<List<String>> constructor(Fields fields) {
+        return fields.take("constructor")
+                .map(types -> types.items("a list of parameter types"))
+                .map(BindingReader::types);
+    }
+
+    /** The values for a constructor or a factory. */
+    static With with(Fields fields) {
+        return fields.take("with").map(BindingReader::with).orElse(With.NOTHING);
     }
 
     private static List<String> types(List<Piece> types) {

@@ -4,6 +4,7 @@ import dev.patientharbor.model.BuiltIn;
 import dev.patientharbor.model.BuiltIn.When;
 import dev.patientharbor.model.Decorator;
 import dev.patientharbor.model.Durations;
+import dev.patientharbor.model.With;
 import dev.patientharbor.model.Written;
 import java.time.DateTimeException;
 import java.util.ArrayList;
@@ -11,14 +12,15 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 
-/** Reads decorators: classes by name, and built-in ones with what they are told. */
+/** Reads decorators: classes by name, with values or without, and built-in ones. */
 final class WrapperReader {
 
     /** The built-in ones that are told something. */
     static final List<String> WORDS = List.of("delay", "fail");
 
     private static final String WANTED =
-            "a decorator class, spy, { delay: TIME }, { fail: … }, or a list of them";
+            "a decorator class, { class: CLASS, with: … }, spy, { delay: TIME }, { fail: … }, or a"
+                    + " list of them";
 
     private WrapperReader() {}
 
@@ -46,12 +48,19 @@ final class WrapperReader {
         return name.map(
                 word ->
                         word.text().equals("spy")
-                                ? new Decorator(word, Optional.of(new BuiltIn.Spy()))
+                                ? Decorator.builtIn(word, new BuiltIn.Spy())
                                 : Decorator.ofClass(word));
     }
 
     private static Optional<Decorator> told(Piece one) {
         Fields fields = one.fields("a decorator");
+        if (fields.has("class")) {
+            Optional<Written> name = fields.take("class").flatMap(it -> it.text("a class"));
+            With with = BindingReader.with(fields);
+            Optional<List<String>> constructor = BindingReader.constructor(fields);
+            fields.tellUnknown();
+            return name.map(it -> new Decorator(it, Optional.empty(), with, constructor));
+        }
         Optional<BuiltIn> builtIn =
                 fields.take("delay")
                         .flatMap(time -> delay(time))
@@ -60,7 +69,7 @@ final class WrapperReader {
             fields.take("fail");
         }
         fields.tellUnknown();
-        return builtIn.map(it -> new Decorator(new Written(it.name(), one.at()), Optional.of(it)));
+        return builtIn.map(it -> Decorator.builtIn(new Written(it.name(), one.at()), it));
     }
 
     private static Optional<BuiltIn> delay(Piece time) {
