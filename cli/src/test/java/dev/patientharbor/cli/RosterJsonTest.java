@@ -42,7 +42,11 @@ class RosterJsonTest {
                     "decorators",
                     "lifetime",
                     "instance",
-                    "origin");
+                    "origin",
+                    "given",
+                    "around",
+                    "filledBy",
+                    "leftOut");
 
     private static JsonNode roster(String... more) throws IOException {
         List<String> args = new ArrayList<>(List.of("roster", PORT, "--format", "json"));

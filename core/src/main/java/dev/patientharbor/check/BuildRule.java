@@ -14,7 +14,9 @@ import dev.patientharbor.resolve.ResolvedDecorator;
 import dev.patientharbor.resolve.ResolvedProfile;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.resolve.Wiring;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Collectors;
 
 /** Tells classes of which no object can be made, bound ones whether they are used or not. */
@@ -32,7 +34,15 @@ final class BuildRule implements Rule {
                                                 owner,
                                                 profile -> Inheritance.holdsFor(binding, profile),
                                                 binding.slot().map(List::of).orElse(List.of()),
-                                                finding(set, one, binding.declared().at())));
+                                                finding(
+                                                        set,
+                                                        one,
+                                                        binding.declared().at(),
+                                                        binding.slot()
+                                                                .map(set.slots()::slot)
+                                                                .map(new Wording(set)::toWrite)
+                                                                .map(it -> it + ": "),
+                                                        "in place of its binding")));
             }
             for (ResolvedDecoration decoration : owner.ownDecorations()) {
                 for (ResolvedDecorator decorator : decoration.all()) {
@@ -53,7 +63,10 @@ final class BuildRule implements Rule {
                                                     finding(
                                                             set,
                                                             one,
-                                                            decorator.name().written().at())));
+                                                            decorator.name().written().at(),
+                                                            Optional.of(""),
+                                                            "in place of its name under"
+                                                                    + " decorators")));
                 }
             }
         }
@@ -74,11 +87,22 @@ final class BuildRule implements Rule {
         Impact.Touched touched = reporter.impact(wiring).of(List.of(slot));
         reporter.report(
                 wiring.profile(),
-                finding(set, blueprint, Where.classNamed(blueprint.className()))
+                finding(
+                                set,
+                                blueprint,
+                                Where.classNamed(blueprint.className()),
+                                Optional.of(new Wording(set).toWrite(set.slots().slot(slot)) + ": ")
+                                        .filter(it -> wiring.outcome(slot).filledBy().isEmpty()),
+                                "under " + wiring.profile().declared().name() + " › bindings")
                         .touching(touched.consumers(), touched.entries()));
     }
 
-    private static Finding finding(ResolvedSet set, Blueprint blueprint, Where at) {
+    /**
+     * @param line the start of a line that names the constructor; empty where none can
+     * @param place where that line is to stand
+     */
+    private static Finding finding(
+            ResolvedSet set, Blueprint blueprint, Where at, Optional<String> line, String place) {
         BuildFault fault = blueprint.fault().orElseThrow();
         String name = set.maker(blueprint);
         Finding finding =
@@ -91,7 +115,22 @@ final class BuildRule implements Rule {
                                     .map(one -> name + '(' + parameters(set, one) + ')')
                                     .collect(Collectors.joining("\n")));
         }
-        return finding.with("do", remedy(fault.reason()));
+        Finding advised = finding.with("do", remedy(fault.reason()));
+        return line.isPresent() && fault.reason().isOfConstructors()
+                ? advised.with(
+                        "write",
+                        line.get()
+                                + new Wording(set).toWrite(blueprint.className(), shortest(fault))
+                                + "     "
+                                + place)
+                : advised;
+    }
+
+    /** The constructor with the fewest parameters, as an example. */
+    private static ExecutableFacts shortest(BuildFault fault) {
+        return fault.constructors().stream()
+                .min(Comparator.comparingInt(one -> one.parameterTypes().size()))
+                .orElseThrow();
     }
 
     private static String parameters(ResolvedSet set, ExecutableFacts constructor) {

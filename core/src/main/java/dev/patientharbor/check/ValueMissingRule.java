@@ -77,14 +77,14 @@ final class ValueMissingRule implements Rule {
                         .touching(List.of(consumer.className()), touched.entries()));
     }
 
-    /** The parameters of a constructor for which there is no value, by name. */
-    private static List<String> missing(Wiring wiring, int seat, Blueprint consumer) {
+    /** The parameters beside one, and it, for which there is no value, by name. */
+    private static List<String> missing(Wiring wiring, int seat, Blueprint consumer, Need beside) {
         List<String> names = new ArrayList<>();
         wiring.eachNeed(
                 seat,
                 (asker, need, asked) -> {
                     if (asker == consumer
-                            && need.place().kind() == NeedPlace.Kind.CONSTRUCTOR
+                            && need.place().kind() == beside.place().kind()
                             && wiring.received(asked)
                                     .map(wiring::outcome)
                                     .filter(ValueMissingRule::isMissing)
@@ -116,13 +116,26 @@ final class ValueMissingRule implements Rule {
                 "with: { "
                         + String.join(
                                 ", ",
-                                missing(wiring, seat, consumer).stream()
+                                missing(wiring, seat, consumer, need).stream()
                                         .map(name -> name + ": …")
                                         .toList())
                         + " }";
         boolean isCore =
                 wiring.outcome(seat).blueprint().filter(one -> one == consumer).isPresent();
-        if (need.place().kind() != NeedPlace.Kind.CONSTRUCTOR || !isCore) {
+        NeedPlace.Kind kind = need.place().kind();
+        boolean isParameter =
+                kind == NeedPlace.Kind.CONSTRUCTOR
+                        || kind == NeedPlace.Kind.METHOD && consumer.method().isPresent();
+        if (isParameter && !isCore) {
+            return told.with(
+                    "write",
+                    "{ class: "
+                            + set.names().toWrite(consumer.className())
+                            + ", "
+                            + given
+                            + " }     in place of its name under decorators");
+        }
+        if (!isParameter) {
             return told.with(
                     "do",
                     "bind "

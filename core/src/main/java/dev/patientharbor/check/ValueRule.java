@@ -3,7 +3,11 @@ package dev.patientharbor.check;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.NearNames;
+import dev.patientharbor.model.Binding;
+import dev.patientharbor.model.Supply;
 import dev.patientharbor.resolve.ResolvedBinding;
+import dev.patientharbor.resolve.ResolvedDecoration;
+import dev.patientharbor.resolve.ResolvedDecorator;
 import dev.patientharbor.resolve.ResolvedProfile;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.resolve.ValueFault;
@@ -17,21 +21,71 @@ final class ValueRule implements Rule {
     public void check(ResolvedSet set, Reporter reporter) {
         for (ResolvedProfile owner : set.profiles()) {
             for (ResolvedBinding binding : owner.own()) {
+                if (givesInVain(binding.declared()) && binding.slot().isPresent()) {
+                    reporter.report(owner, List.of(), inVain(set, binding));
+                }
                 for (ValueFault fault : binding.valueFaults()) {
                     reporter.report(
                             owner,
                             profile -> Inheritance.holdsFor(binding, profile),
                             binding.slot().map(List::of).orElse(List.of()),
-                            finding(set, binding, fault));
+                            finding(set, what(set, binding, fault), slot(set, binding), fault));
                 }
+            }
+            for (ResolvedDecoration decoration : owner.ownDecorations()) {
+                decoration.all().forEach(one -> check(set, owner, decoration, one, reporter));
             }
         }
     }
 
-    private static Finding finding(ResolvedSet set, ResolvedBinding binding, ValueFault fault) {
+    /** Whether values or a constructor are named for what takes neither. */
+    private static boolean givesInVain(Binding binding) {
+        boolean gives = !binding.with().isEmpty() || binding.constructor().isPresent();
+        boolean takes =
+                binding.supply().className().isPresent()
+                        || binding.supply() instanceof Supply.Inherited;
+        return gives && !takes;
+    }
+
+    private static Finding inVain(ResolvedSet set, ResolvedBinding binding) {
+        Binding declared = binding.declared();
+        String word = declared.with().isEmpty() ? "constructor" : "with";
+        return Finding.of(
+                        FindingKinds.VALUE_UNFIT,
+                        declared.at(),
+                        slot(set, binding) + ' ' + word,
+                        slot(set, binding)
+                                + " is bound to "
+                                + new Wording(set).supply(binding)
+                                + ", which has no parameters, so that "
+                                + word
+                                + " says nothing.")
+                .with("do", "take " + word + " out, or bind a class or a factory");
+    }
+
+    private static void check(
+            ResolvedSet set,
+            ResolvedProfile owner,
+            ResolvedDecoration decoration,
+            ResolvedDecorator decorator,
+            Reporter reporter) {
+        for (ValueFault fault : decorator.valueFaults()) {
+            String name = set.maker(decorator.blueprint().orElseThrow());
+            reporter.report(
+                    owner,
+                    profile -> Inheritance.holdsFor(decoration, decorator, profile),
+                    decoration.slot().map(List::of).orElse(List.of()),
+                    finding(set, what(set, name, fault), set.text(decorator.slot()), fault));
+        }
+    }
+
+    private static String slot(ResolvedSet set, ResolvedBinding binding) {
+        return set.text(binding.slot().orElseThrow());
+    }
+
+    private static Finding finding(ResolvedSet set, String what, String slot, ValueFault fault) {
         Problem problem = fault.problem();
-        String what = what(set, binding, fault);
-        String cause = set.text(binding.slot().orElseThrow()) + ' ' + what;
+        String cause = slot + ' ' + what;
         if (!fault.unknown().isEmpty()) {
             return Finding.of(
                             FindingKinds.VALUE_UNFIT,
@@ -77,10 +131,11 @@ final class ValueRule implements Rule {
     }
 
     private static String what(ResolvedSet set, ResolvedBinding binding, ValueFault fault) {
-        String name =
-                binding.blueprint()
-                        .map(one -> set.names().shortName(one.className()))
-                        .orElseGet(() -> set.text(binding.slot().orElseThrow()));
+        String name = binding.blueprint().map(set::maker).orElseGet(() -> slot(set, binding));
+        return what(set, name, fault);
+    }
+
+    private static String what(ResolvedSet set, String name, ValueFault fault) {
         return fault.need()
                 .map(need -> name + " (" + new Wording(set).place(need) + ")")
                 .orElse(name);

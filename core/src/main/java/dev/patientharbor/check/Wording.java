@@ -1,6 +1,7 @@
 package dev.patientharbor.check;
 
 import dev.patientharbor.code.ClassFacts;
+import dev.patientharbor.code.ExecutableFacts;
 import dev.patientharbor.code.MethodFacts;
 import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.Slot;
@@ -67,10 +68,26 @@ final class Wording {
 
     /** A slot as the file may write it. */
     String toWrite(Slot slot) {
-        String text = slot.text(set.names()::toWrite);
+        return quoted(slot.text(set.names()::toWrite));
+    }
+
+    private static String quoted(String text) {
         // Inside the braces of a file these would end the text.
         boolean plain = text.chars().noneMatch(sign -> ",\"{}[]#: ".indexOf(sign) >= 0);
         return plain ? text : "'" + text + "'";
+    }
+
+    /** A class and one of its constructors: {@code { class: Sea, constructor: [int] }}. */
+    String toWrite(String className, ExecutableFacts constructor) {
+        List<String> types =
+                constructor.parameterTypes().stream()
+                        .map(type -> quoted(type.text(set.names()::toWrite)))
+                        .toList();
+        return "{ class: "
+                + set.names().toWrite(className)
+                + ", constructor: ["
+                + String.join(", ", types)
+                + "] }";
     }
 
     /** The first of some classes as the file may write it, else a mock. */

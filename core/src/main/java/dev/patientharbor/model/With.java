@@ -1,8 +1,12 @@
 package dev.patientharbor.model;
 
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * Values for the parameters of a constructor: by name, or for its parameters of value types in
@@ -17,7 +21,7 @@ public record With(Map<String, Given> named, List<Given> positional) {
     public static final With NOTHING = new With(Map.of(), List.of());
 
     public With {
-        named = new LinkedHashMap<>(named);
+        named = Collections.unmodifiableMap(new LinkedHashMap<>(named));
         positional = List.copyOf(positional);
     }
 
@@ -30,6 +34,21 @@ public record With(Map<String, Given> named, List<Given> positional) {
 
     public boolean isEmpty() {
         return named.isEmpty() && positional.isEmpty();
+    }
+
+    /** The values as people read them: {@code folder: berths, patience: 5s}, or {@code 10, 500}. */
+    public String words() {
+        return Stream.concat(
+                        named.entrySet().stream()
+                                .map(one -> one.getKey() + ": " + one.getValue().says()),
+                        positional.stream().map(Given::says))
+                .collect(Collectors.joining(", "));
+    }
+
+    /** The same, and the constructor that is named: {@code 10, constructor: [int]}. */
+    public String words(Optional<List<String>> constructor) {
+        String named = constructor.map(it -> "constructor: " + it).orElse("");
+        return words() + (isEmpty() || named.isEmpty() ? "" : ", ") + named;
     }
 
     /** The values as text: equal for equal values. */

@@ -13,8 +13,7 @@ import java.util.Optional;
  *
  * @param kind what it is
  * @param implementation the binary name of the core; empty for a mock and where nothing is received
- * @param decorators the decorators around it, outermost first: classes by their binary names,
- *     built-in ones in words, such as {@code delay 200ms}
+ * @param around the decorators around it, outermost first
  * @param lifetime how long an instance lives; empty where nothing is received
  * @param instance a label: equal labels, same instance; empty where nothing is received
  * @param origin where it was said: the binding, or the class that supplies itself; empty if nothing
@@ -25,14 +24,15 @@ import java.util.Optional;
  *     their binary names
  * @param elements the members of a collection, in order
  * @param behind what is behind an implementation that only passes on, or that a factory makes
- * @param given what is given to it, as it is written, settings by their names; blank for nothing
+ * @param given what is given to it, as it is written, settings by their names; what a canned stub
+ *     answers; blank for nothing
  * @param fills where the received object stands: the slot that is asked for, or the one that stands
  *     in for it; empty where nothing is received
  */
 public record Answer(
         AnswerKind kind,
         Optional<String> implementation,
-        List<String> decorators,
+        List<Around> around,
         Optional<LifetimeChoice> lifetime,
         Optional<String> instance,
         Optional<Where> origin,
@@ -45,9 +45,24 @@ public record Answer(
         Optional<Seat> fills) {
     public Answer {
         elements = List.copyOf(elements);
-        decorators = List.copyOf(decorators);
+        around = List.copyOf(around);
         hides = List.copyOf(hides);
         leftOut = List.copyOf(leftOut);
+    }
+
+    /**
+     * A decorator.
+     *
+     * @param name a class by its binary name, a built-in one in words, such as {@code delay 200ms}
+     * @param given what is given to it, as it is written, settings by their names; blank for
+     *     nothing
+     * @param at where it was said
+     */
+    public record Around(String name, String given, Where at) {}
+
+    /** The decorators around it by their names, outermost first. */
+    public List<String> decorators() {
+        return around.stream().map(Around::name).toList();
     }
 
     /**
@@ -96,7 +111,7 @@ public record Answer(
         return new Answer(
                 kind,
                 implementation,
-                decorators,
+                around,
                 lifetime,
                 instance,
                 origin,
@@ -114,7 +129,7 @@ public record Answer(
         return new Answer(
                 kind,
                 implementation,
-                decorators,
+                around,
                 lifetime,
                 Optional.of(label),
                 origin,

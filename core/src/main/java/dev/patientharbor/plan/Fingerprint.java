@@ -7,9 +7,12 @@ import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
 import java.util.List;
+import java.util.stream.Collectors;
 
 /**
- * The digest of what a plan decides: no positions, no names of profiles, no numbering of instances.
+ * The digest of what a plan decides: who receives what, and who shares it; no positions, no names
+ * of profiles. The labels of instances come from the rows alone, so that they are equal for equal
+ * decisions.
  */
 final class Fingerprint {
 
@@ -44,10 +47,13 @@ final class Fingerprint {
                                 "\t",
                                 answer.kind().word(),
                                 answer.implementation().orElse(""),
-                                String.join(">", answer.decorators()),
+                                answer.around().stream()
+                                        .map(one -> one.name() + ' ' + one.given())
+                                        .collect(Collectors.joining(">")),
                                 answer.lifetime()
                                         .map(choice -> choice.lifetime().word())
                                         .orElse(""),
+                                answer.instance().orElse(""),
                                 answer.given()));
         for (Answer.Element element : answer.elements()) {
             text.append("\t[").append(element.key().map(Key::written).orElse(""));

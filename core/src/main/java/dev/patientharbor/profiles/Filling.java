@@ -2,22 +2,14 @@ package dev.patientharbor.profiles;
 
 import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.Binding;
-import dev.patientharbor.model.Given;
 import dev.patientharbor.model.Grounds;
 import dev.patientharbor.model.ImplementationKind;
 import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.Supply;
-import dev.patientharbor.model.With;
 import java.time.LocalDate;
-import java.util.ArrayList;
-import java.util.Arrays;
-import java.util.LinkedHashMap;
-import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiFunction;
-import java.util.stream.Stream;
 
 /**
  * What fills a slot, and what is said of it: made by {@link Supplies}, put into a slot by {@link
@@ -49,11 +41,9 @@ public final class Filling {
 
     private final Making making;
     private final Optional<ImplementationKind> as;
-    private final Map<String, Object> named;
-    private final List<Object> positional;
+    private final ValuesToGive values;
     private final Optional<Lifetime> lifetime;
     private final boolean keepsValues;
-    private final Optional<List<Class<?>>> constructor;
     private final Grounds grounds;
 
     /** Makes the supply for one place. */
@@ -64,19 +54,15 @@ public final class Filling {
     private Filling(
             Making making,
             Optional<ImplementationKind> as,
-            Map<String, Object> named,
-            List<Object> positional,
+            ValuesToGive values,
             Optional<Lifetime> lifetime,
             boolean keepsValues,
-            Optional<List<Class<?>>> constructor,
             Grounds grounds) {
         this.making = making;
         this.as = as;
-        this.named = named;
-        this.positional = positional;
+        this.values = values;
         this.lifetime = lifetime;
         this.keepsValues = keepsValues;
-        this.constructor = constructor;
         this.grounds = grounds;
     }
 
@@ -91,15 +77,7 @@ public final class Filling {
     }
 
     private static Filling of(Making making, Optional<ImplementationKind> as) {
-        return new Filling(
-                making,
-                as,
-                Map.of(),
-                List.of(),
-                Optional.empty(),
-                false,
-                Optional.empty(),
-                Grounds.NONE);
+        return new Filling(making, as, ValuesToGive.NONE, Optional.empty(), false, Grounds.NONE);
     }
 
     /**
@@ -125,15 +103,7 @@ public final class Filling {
             throw new IllegalStateException(
                     "this supply says itself whether it is real: use fake(…) or stub(…)");
         }
-        return new Filling(
-                making,
-                Optional.of(kind),
-                named,
-                positional,
-                lifetime,
-                keepsValues,
-                constructor,
-                grounds);
+        return new Filling(making, Optional.of(kind), values, lifetime, keepsValues, grounds);
     }
 
     /**
@@ -142,49 +112,34 @@ public final class Filling {
      * @param parameter its name
      * @param value a text, in which {@code ${NAME}} is a setting; a list, an array or a map; or
      *     anything that its text stands for, such as a number or a {@link java.time.Duration}
+     * @throws IllegalArgumentException for null, for which no text stands
      */
     public Filling with(String parameter, Object value) {
-        Map<String, Object> more = new LinkedHashMap<>(named);
-        more.put(parameter, value);
-        return new Filling(
-                making, as, more, positional, lifetime, keepsValues, constructor, grounds);
+        return given(values.with(parameter, value));
     }
 
     /** Gives the parameters of value types their values, in order. */
-    public Filling withValues(Object... values) {
-        List<Object> all = new ArrayList<>(Arrays.asList(values));
-        return new Filling(making, as, named, all, lifetime, keepsValues, constructor, grounds);
+    public Filling withValues(Object... inOrder) {
+        return given(values.inOrder(inOrder));
+    }
+
+    private Filling given(ValuesToGive others) {
+        return new Filling(making, as, others, lifetime, keepsValues, grounds);
     }
 
     /** How long an instance lives. */
     public Filling lifetime(Lifetime wanted) {
-        return new Filling(
-                making,
-                as,
-                named,
-                positional,
-                Optional.of(wanted),
-                keepsValues,
-                constructor,
-                grounds);
+        return new Filling(making, as, values, Optional.of(wanted), keepsValues, grounds);
     }
 
     /** Keeps the values of the inherited binding where this one gives none. */
     public Filling keepingValues() {
-        return new Filling(making, as, named, positional, lifetime, true, constructor, grounds);
+        return new Filling(making, as, values, lifetime, true, grounds);
     }
 
     /** Chooses the constructor with these parameter types. */
     public Filling byConstructor(Class<?>... parameterTypes) {
-        return new Filling(
-                making,
-                as,
-                named,
-                positional,
-                lifetime,
-                keepsValues,
-                Optional.of(List.of(parameterTypes)),
-                grounds);
+        return given(values.byConstructor(parameterTypes));
     }
 
     /** Why it is so that is not to stay. */
@@ -203,25 +158,17 @@ public final class Filling {
     }
 
     private Filling on(Grounds others) {
-        return new Filling(
-                making, as, named, positional, lifetime, keepsValues, constructor, others);
+        return new Filling(making, as, values, lifetime, keepsValues, others);
     }
 
     Binding binding(Slot slot, Names names, Where at) {
-        Stream.concat(named.values().stream(), positional.stream())
-                .filter(Enum.class::isInstance)
-                .forEach(one -> names.classes().add(((Enum<?>) one).getDeclaringClass()));
-        Map<String, Given> values = new LinkedHashMap<>();
-        named.forEach((name, value) -> values.put(name, GivenValues.of(value, at)));
-        With with =
-                new With(values, positional.stream().map(one -> GivenValues.of(one, at)).toList());
         return new Binding(
                 slot,
                 making.make(names, at, as.orElse(ImplementationKind.REAL)),
-                with,
+                values.values(names, at),
                 lifetime,
                 keepsValues,
-                constructor.map(types -> types.stream().<String>map(Class::getTypeName).toList()),
+                values.constructor(),
                 grounds,
                 at);
     }

@@ -41,9 +41,15 @@ import java.util.function.BiFunction;
 public final class Wrapping {
 
     private final BiFunction<Names, Where, Decorator> making;
+    private final ValuesToGive values;
 
     private Wrapping(BiFunction<Names, Where, Decorator> making) {
+        this(making, ValuesToGive.NONE);
+    }
+
+    private Wrapping(BiFunction<Names, Where, Decorator> making, ValuesToGive values) {
         this.making = making;
+        this.values = values;
     }
 
     /** A class. */
@@ -102,7 +108,34 @@ public final class Wrapping {
         return Arrays.stream(types).map(Wrapping::by).toArray(Wrapping[]::new);
     }
 
+    /**
+     * Gives a constructor parameter of the class a value, as {@link Filling#with} does.
+     *
+     * @param parameter its name
+     * @param value what {@link Filling#with} takes
+     * @throws IllegalArgumentException for null
+     */
+    public Wrapping with(String parameter, Object value) {
+        return new Wrapping(making, values.with(parameter, value));
+    }
+
+    /** Gives the parameters of value types their values, in order. */
+    public Wrapping withValues(Object... inOrder) {
+        return new Wrapping(making, values.inOrder(inOrder));
+    }
+
+    /** Chooses the constructor with these parameter types. */
+    public Wrapping byConstructor(Class<?>... parameterTypes) {
+        return new Wrapping(making, values.byConstructor(parameterTypes));
+    }
+
     Decorator decorator(Names names, Where at) {
-        return making.apply(names, at);
+        Decorator plain = making.apply(names, at);
+        if (plain.builtIn().isPresent() && !values.equals(ValuesToGive.NONE)) {
+            throw new IllegalArgumentException(
+                    plain.name().text() + " is built in: its values are said where it is made");
+        }
+        return new Decorator(
+                plain.name(), plain.builtIn(), values.values(names, at), values.constructor());
     }
 }

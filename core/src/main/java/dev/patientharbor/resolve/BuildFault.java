@@ -30,6 +30,15 @@ public record BuildFault(Reason reason, List<ExecutableFacts> constructors) {
         NO_SUCH_METHOD,
         SEVERAL_METHODS,
         SEVERAL_UNMARKED,
-        SEVERAL_MARKED
+        SEVERAL_MARKED;
+
+        /** Whether a word on which constructor is meant would mend it. */
+        public boolean isOfConstructors() {
+            return switch (this) {
+                case SEVERAL_UNMARKED, SEVERAL_MARKED, ONLY_PRIVATE, NO_SUCH_CONSTRUCTOR -> true;
+                case INTERFACE, ABSTRACT, ENUM, NO_CONSTRUCTOR, NO_SUCH_METHOD, SEVERAL_METHODS ->
+                        false;
+            };
+        }
     }
 }

@@ -5,6 +5,7 @@ import dev.patientharbor.model.BuiltIn;
 import dev.patientharbor.model.Decorator;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.names.Lookup;
+import dev.patientharbor.plan.Answer.Around;
 import dev.patientharbor.types.Fit;
 import java.util.List;
 import java.util.Optional;
@@ -58,6 +59,12 @@ public record ResolvedDecorator(
         return builtIn.map(BuiltIn::words)
                 .or(() -> name.facts().map(ClassFacts::name))
                 .orElse(name.written().text());
+    }
+
+    /** It as a roster tells it. */
+    Around around() {
+        String given = declared.with().words(declared.constructor());
+        return new Around(text(), given, declared.name().at());
     }
 
     /** Whether dropping the one drops the other. */

@@ -1,6 +1,7 @@
 package dev.patientharbor.resolve;
 
 import dev.patientharbor.finding.Where;
+import dev.patientharbor.model.Binding;
 import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.Supply;
@@ -99,7 +100,7 @@ public final class RosterMaker {
         return new Answer(
                 outcome.answer(),
                 outcome.blueprint().map(Blueprint::maker).or(() -> handedIn(outcome)),
-                outcome.decorators().stream().map(ResolvedDecorator::text).toList(),
+                outcome.decorators().stream().map(ResolvedDecorator::around).toList(),
                 lifetime,
                 lifetime.map(choice -> identity(choice, end.orElseThrow(), outcome)),
                 origin(asked, outcome),
@@ -134,15 +135,19 @@ public final class RosterMaker {
 
     /** What is given with a binding, as it is written: settings are named, not told. */
     private static String given(Outcome outcome) {
-        return outcome.binding()
-                .map(ResolvedBinding::declared)
-                .map(
-                        one ->
-                                (one.with().isEmpty() ? "" : one.with().says())
-                                        + (one.supply().className().isEmpty()
-                                                ? one.supply().says()
-                                                : ""))
-                .orElse("");
+        return outcome.binding().map(ResolvedBinding::declared).map(RosterMaker::given).orElse("");
+    }
+
+    private static String given(Binding binding) {
+        if (binding.supply() instanceof Supply.OfValue value) {
+            return value.given().says();
+        }
+        if (binding.supply() instanceof Supply.Mock) {
+            return "";
+        }
+        return binding.supply().className().isEmpty()
+                ? binding.supply().says()
+                : binding.with().words(binding.constructor());
     }
 
     /** What a factory says it makes, or the end of a line of those that pass on to another. */

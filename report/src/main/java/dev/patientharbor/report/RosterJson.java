@@ -9,6 +9,7 @@ import dev.patientharbor.check.Suppressed;
 import dev.patientharbor.check.Verdict;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.Where;
+import dev.patientharbor.model.FillIn;
 import dev.patientharbor.model.Grounds;
 import dev.patientharbor.model.Key;
 import dev.patientharbor.model.Slot;
@@ -129,6 +130,18 @@ public final class RosterJson {
         string("lifetime", answer.lifetime().map(choice -> choice.lifetime().word()));
         string("instance", answer.instance());
         string("origin", answer.origin().map(Where::text));
+        json.writeStringField("given", answer.given());
+        json.writeArrayFieldStart("around");
+        for (Answer.Around one : answer.around()) {
+            json.writeStartObject();
+            json.writeStringField("decorator", one.name());
+            json.writeStringField("given", one.given());
+            json.writeStringField("at", one.at().text());
+            json.writeEndObject();
+        }
+        json.writeEndArray();
+        string("filledBy", answer.filledBy().map(FillIn::word));
+        strings("leftOut", answer.leftOut());
         if (answer.kind() == AnswerKind.COLLECTION) {
             json.writeArrayFieldStart("elements");
             for (Answer.Element one : answer.elements()) {

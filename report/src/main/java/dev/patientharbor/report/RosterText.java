@@ -14,6 +14,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 
 /** The roster for people: consumer by consumer, need by need, profile beside profile. */
 public final class RosterText {
@@ -218,6 +219,12 @@ public final class RosterText {
     /** Lifetime, who else holds it, where it was said, and what that hides. */
     private String about(String profile, Row row, Answer answer) {
         StringBuilder about = new StringBuilder();
+        String given = Words.given(answer);
+        if (!given.isEmpty()) {
+            about.append(answer.implementation().isPresent() ? "· with " : "· ")
+                    .append(given)
+                    .append(' ');
+        }
         answer.behind()
                 .ifPresent(
                         one ->
@@ -247,6 +254,13 @@ public final class RosterText {
         }
         if (answer.filledBy().isEmpty()) {
             answer.origin().ifPresent(at -> about.append(" · ").append(place(at)));
+        }
+        if (!answer.around().isEmpty()) {
+            about.append(", around it ")
+                    .append(
+                            answer.around().stream()
+                                    .map(one -> place(one.at()))
+                                    .collect(Collectors.joining(", ")));
         }
         for (Answer.Hidden hidden : answer.hides()) {
             about.append(", hides ")

@@ -60,7 +60,11 @@ final class Words {
      */
     static String chain(Verdict verdict, Answer answer) {
         StringBuilder chain = new StringBuilder();
-        answer.decorators().forEach(name -> chain.append(verdict.shortName(name)).append(" → "));
+        for (Answer.Around one : answer.around()) {
+            chain.append(verdict.shortName(one.name()))
+                    .append(one.given().isEmpty() ? "" : " with " + one.given())
+                    .append(" → ");
+        }
         return chain.toString().stripTrailing();
     }
 
@@ -70,6 +74,12 @@ final class Words {
         return behind.kind() == AnswerKind.FACTORY || name.isEmpty()
                 ? name + (name.isEmpty() ? behind.kind().word() : "")
                 : behind.kind().word() + " " + name;
+    }
+
+    /** The values that are given to an object, or that it is; blank for none. */
+    static String given(Answer answer) {
+        boolean isMade = answer.implementation().isPresent();
+        return isMade || answer.kind() == AnswerKind.VALUE ? answer.given() : "";
     }
 
     /** {@code fake MemoryBerthLedger}, {@code mock}, {@code UNMET}. */

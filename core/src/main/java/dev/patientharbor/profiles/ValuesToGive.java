@@ -1,0 +1,61 @@
+package dev.patientharbor.profiles;
+
+import dev.patientharbor.finding.Where;
+import dev.patientharbor.model.Given;
+import dev.patientharbor.model.With;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/**
+ * The values that are given to a constructor or a factory, and the constructor that is to take
+ * them.
+ *
+ * @param named by the name of the parameter, in order
+ * @param positional one after the other
+ * @param constructor the parameter types of the constructor, if it is said
+ */
+record ValuesToGive(
+        Map<String, Object> named, List<Object> positional, Optional<List<String>> constructor) {
+
+    static final ValuesToGive NONE = new ValuesToGive(Map.of(), List.of(), Optional.empty());
+
+    /** The same, and a value by name. */
+    ValuesToGive with(String parameter, Object value) {
+        requireValue(parameter, "the name of a parameter");
+        requireValue(value, "the value of " + parameter);
+        Map<String, Object> more = new LinkedHashMap<>(named);
+        more.put(parameter, value);
+        return new ValuesToGive(more, positional, constructor);
+    }
+
+    ValuesToGive inOrder(Object... values) {
+        List<Object> all = new ArrayList<>(Arrays.asList(values));
+        all.forEach(one -> requireValue(one, "a value"));
+        return new ValuesToGive(named, all, constructor);
+    }
+
+    ValuesToGive byConstructor(Class<?>... types) {
+        List<String> names = Arrays.stream(types).map(Class::getTypeName).toList();
+        return new ValuesToGive(named, positional, Optional.of(names));
+    }
+
+    private static void requireValue(Object value, String what) {
+        if (value == null) {
+            throw new IllegalArgumentException(what + " is null, and no text stands for that");
+        }
+    }
+
+    With values(Names names, Where at) {
+        Stream.concat(named.values().stream(), positional.stream())
+                .filter(Enum.class::isInstance)
+                .forEach(one -> names.classes().add(((Enum<?>) one).getDeclaringClass()));
+        Map<String, Given> values = new LinkedHashMap<>();
+        named.forEach((name, value) -> values.put(name, GivenValues.of(value, at)));
+        return new With(values, positional.stream().map(one -> GivenValues.of(one, at)).toList());
+    }
+}
