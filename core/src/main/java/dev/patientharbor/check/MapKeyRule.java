@@ -3,28 +3,93 @@ package dev.patientharbor.check;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.NearNames;
+import dev.patientharbor.model.Key;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.resolve.Outcome;
 import dev.patientharbor.resolve.ResolvedBinding;
+import dev.patientharbor.resolve.ResolvedProfile;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.resolve.Wiring;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
-/** Tells variants that a map by an enum leaves out, since their keys are no constants of it. */
+/**
+ * Tells variants that a map by an enum leaves out, since their keys are no constants of it, and
+ * constants for which it has no member.
+ */
 final class MapKeyRule implements Rule {
+
+    /** A map, and the constants that it lacks. */
+    private record Lack(int map, List<String> constants) {}
 
     @Override
     public void check(ResolvedSet set, Reporter reporter) {
+        Map<Lack, List<Wiring>> lacking = new LinkedHashMap<>();
         for (Wiring wiring : set.checked()) {
             for (int i = 0; i < wiring.reachedSize(); i++) {
                 int seat = wiring.reached(i);
                 Outcome outcome = wiring.outcome(seat);
-                if (outcome.kind() == Outcome.Kind.COLLECTION && outcome.binding().isEmpty()) {
-                    Optional<List<String>> keys = set.mapKeys(seat);
-                    keys.ifPresent(known -> check(set, reporter, wiring, seat, known));
+                Optional<List<String>> keys =
+                        outcome.kind() == Outcome.Kind.COLLECTION
+                                ? set.mapKeys(seat)
+                                : Optional.empty();
+                if (keys.isPresent() && outcome.binding().isEmpty()) {
+                    check(set, reporter, wiring, seat, keys.get());
+                }
+                List<String> lack = lacking(set, outcome, keys.orElse(List.of()));
+                if (!lack.isEmpty()) {
+                    lacking.computeIfAbsent(new Lack(seat, lack), one -> new ArrayList<>(1))
+                            .add(wiring);
                 }
             }
+        }
+        lacking.forEach((lack, wirings) -> report(set, reporter, lack, wirings));
+    }
+
+    /** The constants without a member; none for a map that has none at all, which is told apart. */
+    private static List<String> lacking(ResolvedSet set, Outcome outcome, List<String> keys) {
+        if (outcome.candidates().isEmpty()) {
+            return List.of();
+        }
+        List<String> lacking = new ArrayList<>(keys);
+        for (int member : outcome.candidates()) {
+            set.slots().slot(member).key().ifPresent(key -> lacking.remove(key.text()));
+        }
+        return lacking;
+    }
+
+    private static void report(
+            ResolvedSet set, Reporter reporter, Lack lack, List<Wiring> wirings) {
+        Wording wording = new Wording(set);
+        ResolvedProfile common = wording.common(wirings.stream().map(Wiring::profile).toList());
+        int map = lack.map();
+        Slot first = new Slot(set.content(map), Optional.of(Key.named(lack.constants().get(0))));
+        String line =
+                new LineToWrite(set)
+                        .fill(
+                                first,
+                                wording.implementations(first.contract()),
+                                Optional.empty(),
+                                common.declared().name());
+        for (Wiring wiring : wirings) {
+            reporter.report(
+                    wiring.profile(),
+                    Finding.of(
+                                    FindingKinds.CONSTANT_UNBOUND,
+                                    common.declared().at(),
+                                    set.slots().slot(map).text(),
+                                    set.text(map)
+                                            + " has no member for "
+                                            + wording.list(lack.constants())
+                                            + ".")
+                            .with("reached by", wording.path(wiring, map))
+                            .with("write", line)
+                            .touching(
+                                    reporter.impact(wiring).of(List.of(map)).consumers(),
+                                    List.of()));
         }
     }
 

@@ -104,6 +104,8 @@ public final class FindingKinds {
             error("empty-collection", "Every variant is wanted, and there is none");
     public static final FindingKind KEY_UNFIT =
             warning("key-unfit", "A variant that a map leaves out: its key is none of the map's");
+    public static final FindingKind CONSTANT_UNBOUND =
+            warning("constant-unbound", "A constant of an enum for which a map has no member");
     public static final FindingKind VALUE_MISSING =
             error("value-missing", "A parameter of a value type without a value");
     public static final FindingKind VALUE_UNFIT =
@@ -191,6 +193,7 @@ public final class FindingKinds {
                 UNMET_NEED,
                 EMPTY_COLLECTION,
                 KEY_UNFIT,
+                CONSTANT_UNBOUND,
                 VALUE_MISSING,
                 VALUE_UNFIT,
                 CYCLE,

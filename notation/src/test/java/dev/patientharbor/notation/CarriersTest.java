@@ -94,7 +94,7 @@ class CarriersTest {
                 Situation.of(
                         FEEDS
                                 + """
-                                enum Zone { a, b, c }
+                                enum Zone { a, b }
                                 class Desk {
                                     Desk(Optional<Gauge> maybe, Supplier<Gauge> later, Provider<Gauge> ask,
                                         javax.inject.Provider<Gauge> old, List<Feed> all,

@@ -110,6 +110,7 @@ class SmallPrintTest {
                         "wraps-nothing",
                         "drops-nothing",
                         "key-unfit",
+                        "constant-unbound",
                         "hidden-by-narrower",
                         "scope-unmapped",
                         "pointless-mark",
