@@ -4,6 +4,7 @@ import dev.patientharbor.code.ExecutableFacts;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.NearNames;
+import dev.patientharbor.model.StatedConsumer;
 import dev.patientharbor.model.Written;
 import dev.patientharbor.names.Lookup;
 import dev.patientharbor.plan.Passed;
@@ -29,10 +30,27 @@ final class ConsumerRule implements Rule {
             consumer.blueprint()
                     .flatMap(Blueprint::fault)
                     .ifPresent(fault -> reporter.report(noMethod(consumer, fault)));
+            boolean lacksStatics =
+                    consumer.declared() instanceof StatedConsumer.Statics
+                            && consumer.blueprint()
+                                    .filter(one -> one.needs().isEmpty())
+                                    .isPresent();
+            if (lacksStatics) {
+                reporter.report(noStatics(consumer.declared().name()));
+            }
             for (Written parameter : consumer.unknown()) {
                 reporter.report(noParameter(consumer, parameter));
             }
         }
+    }
+
+    private static Finding noStatics(Written name) {
+        return Finding.of(
+                        FindingKinds.HANDLER_UNFIT,
+                        name.at(),
+                        name.text() + " statics",
+                        name.text() + " has no static member that is marked @Inject.")
+                .with("do", "mark one, or take the line out");
     }
 
     private static Finding noMethod(ResolvedConsumer consumer, BuildFault fault) {

@@ -46,6 +46,7 @@ final class RuleCatalog {
                 new OutlivesRule(),
                 new ScopeRule(),
                 new PointlessMarkRule(),
+                new MarkRule(),
                 new TwoKindsRule(),
                 new SharedTwiceRule(),
                 new MadeTwoWaysRule(),

@@ -1,61 +1,58 @@
 package dev.patientharbor.code;
 
-import java.util.Arrays;
+import java.util.Set;
+import java.util.stream.Collectors;
 
-/**
- * Methods by name and erased types, kept as numbers of 64 bits: that two methods share one is as
- * good as impossible, and texts for all methods of all classes would take much room.
- */
+/** Methods by name and erased types, as one text: a text for each would take much room. */
 public final class MethodSet {
 
     /** No method. */
-    public static final MethodSet NONE = new MethodSet(new long[0], 0);
+    public static final MethodSet NONE = new MethodSet("\n");
 
-    private final long[] numbers;
+    /** Each method between two ends of lines. */
+    private final String lines;
 
-    private MethodSet(long[] numbers, int count) {
-        this.numbers = Arrays.copyOf(numbers, count);
-        Arrays.sort(this.numbers);
+    private MethodSet(String lines) {
+        this.lines = lines;
     }
 
     /** Whether a method is among them; name and erased types as in JVMS 4.3.3. */
     public boolean has(String name, String descriptor) {
-        return Arrays.binarySearch(numbers, number(name, descriptor)) >= 0;
+        return lines.contains('\n' + name + descriptor + '\n');
+    }
+
+    private Set<String> methods() {
+        return lines.lines().collect(Collectors.toSet());
     }
 
     @Override
     public boolean equals(Object other) {
-        return other instanceof MethodSet that && Arrays.equals(numbers, that.numbers);
+        return other instanceof MethodSet that && methods().equals(that.methods());
     }
 
     @Override
     public int hashCode() {
-        return Arrays.hashCode(numbers);
+        return methods().hashCode();
     }
 
     @Override
     public String toString() {
-        return numbers.length + " methods";
-    }
-
-    private static long number(String name, String descriptor) {
-        return (long) name.hashCode() << Integer.SIZE | descriptor.hashCode() & 0xFFFF_FFFFL;
+        return lines.strip();
     }
 
     /** Collects methods. Not for several threads. */
     static final class Builder {
-        private long[] numbers = new long[8];
-        private int count;
+        private StringBuilder lines;
 
         void add(String name, String descriptor) {
-            if (count == numbers.length) {
-                numbers = Arrays.copyOf(numbers, 2 * count);
+            if (lines == null) {
+                lines = new StringBuilder(128).append('\n');
             }
-            numbers[count++] = number(name, descriptor);
+            lines.append(name).append(descriptor).append('\n');
         }
 
         MethodSet set() {
-            return count == 0 ? NONE : new MethodSet(numbers, count);
+            return lines == null ? NONE : new MethodSet(lines.toString());
         }
     }
 }

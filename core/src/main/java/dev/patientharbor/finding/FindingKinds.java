@@ -122,6 +122,8 @@ public final class FindingKinds {
             warning("scope-unmapped", "A scope mark for which the file has no lifetime");
     public static final FindingKind POINTLESS_MARK =
             warning("pointless-mark", "A mark that says what fills a slot, on an interface");
+    public static final FindingKind MARK_UNFIT =
+            warning("mark-unfit", "A mark of the open standard where it cannot be meant so");
     public static final FindingKind TWO_KINDS =
             warning(
                     "two-kinds",
@@ -201,6 +203,7 @@ public final class FindingKinds {
                 OUTLIVES,
                 SCOPE_UNMAPPED,
                 POINTLESS_MARK,
+                MARK_UNFIT,
                 TWO_KINDS,
                 SHARED_TWICE,
                 MADE_TWO_WAYS,

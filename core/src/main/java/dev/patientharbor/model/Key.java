@@ -9,9 +9,25 @@ package dev.patientharbor.model;
  */
 public record Key(String text, String qualifier) {
 
+    private static final String EITHER = "?";
+
     /** A key by name, as {@code @Named} gives it. */
     public static Key named(String name) {
         return new Key(name, "");
+    }
+
+    /**
+     * A key that is written without quotes or brackets: a name, but if it may be the name of a
+     * class it is a qualifier's where there is one of that name.
+     */
+    static Key unquoted(String text) {
+        boolean mayBeClass = Character.isUpperCase(ShortName.of(text).codePointAt(0));
+        return new Key(text, mayBeClass ? EITHER : "");
+    }
+
+    /** Whether it is a name or a qualifier, which only the code can tell. */
+    public boolean isEither() {
+        return qualifier.equals(EITHER);
     }
 
     /** In decorators, what stands for the plain slot and every key of a contract. */

@@ -35,7 +35,7 @@ public final class SlotParser {
             return Optional.of(Key.every());
         }
         if (Key.isPlain(rest)) {
-            return Optional.of(Key.named(rest));
+            return Optional.of(Key.unquoted(rest));
         }
         if (rest.length() > 2
                 && rest.startsWith("\"")

@@ -35,4 +35,12 @@ public sealed interface StatedConsumer {
             passed = List.copyOf(passed);
         }
     }
+
+    /**
+     * The static members of a class that carry the standard's mark, and those of its superclasses:
+     * somebody fills them.
+     *
+     * @param name the class as written
+     */
+    record Statics(Written name) implements StatedConsumer {}
 }

@@ -1,5 +1,6 @@
 package dev.patientharbor.plan;
 
+import dev.patientharbor.model.ShortName;
 import java.util.Comparator;
 
 /**
@@ -7,7 +8,8 @@ import java.util.Comparator;
  *
  * @param kind the kind of place
  * @param member the name of the field; name and erased parameter types of the method; empty for a
- *     constructor
+ *     constructor. Of a member that has a namesake in a subclass which is filled as well, the class
+ *     before it: {@code p.Base#gauge}
  * @param index the parameter, from 0; 0 for a field
  */
 public record NeedPlace(Kind kind, String member, int index) implements Comparable<NeedPlace> {
@@ -23,7 +25,9 @@ public record NeedPlace(Kind kind, String member, int index) implements Comparab
         DECLARED,
         FIELD,
         LOOKUP,
-        METHOD
+        METHOD,
+        STATIC_FIELD,
+        STATIC_METHOD
     }
 
     public static NeedPlace constructor(int index) {
@@ -49,6 +53,17 @@ public record NeedPlace(Kind kind, String member, int index) implements Comparab
         return new NeedPlace(Kind.METHOD, nameAndTypes, index);
     }
 
+    /** The same place of a static member. */
+    public NeedPlace ofStatic() {
+        return new NeedPlace(
+                kind == Kind.FIELD ? Kind.STATIC_FIELD : Kind.STATIC_METHOD, member, index);
+    }
+
+    /** The same place of a class whose member of that name is another one. */
+    public NeedPlace of(String className) {
+        return new NeedPlace(kind, className + '#' + member, index);
+    }
+
     /** The place for programs, counted from 0: {@code constructor:1}, {@code field:gauge}. */
     public String code() {
         return switch (kind) {
@@ -57,6 +72,8 @@ public record NeedPlace(Kind kind, String member, int index) implements Comparab
             case FIELD -> "field:" + member;
             case LOOKUP -> "lookup:" + member + ':' + index;
             case METHOD -> "method:" + member + ':' + index;
+            case STATIC_FIELD -> "static-field:" + member;
+            case STATIC_METHOD -> "static-method:" + member + ':' + index;
         };
     }
 
@@ -68,21 +85,25 @@ public record NeedPlace(Kind kind, String member, int index) implements Comparab
         return switch (kind) {
             case CONSTRUCTOR -> "constructor parameter " + (index + 1);
             case DECLARED -> "declared";
-            case FIELD -> "field";
+            case FIELD -> "field" + owner();
             case LOOKUP -> "lookup " + (index + 1) + " in " + member;
-            case METHOD ->
-                    isSetter()
-                            ? "setter " + methodName()
-                            : "method " + methodName() + ", parameter " + (index + 1);
+            case METHOD -> method();
+            case STATIC_FIELD -> "static field" + owner();
+            case STATIC_METHOD -> "static " + method();
         };
     }
 
-    private String methodName() {
-        return member.substring(0, member.indexOf('('));
+    private String method() {
+        String own = member.substring(member.indexOf('#') + 1);
+        String name = own.substring(0, own.indexOf('('));
+        boolean isSetter = own.startsWith("set") && !own.contains("()") && !own.contains(",");
+        return (isSetter ? "setter " + name : "method " + name + ", parameter " + (index + 1))
+                + owner();
     }
 
-    private boolean isSetter() {
-        return member.startsWith("set") && !member.contains("()") && !member.contains(",");
+    private String owner() {
+        int end = member.indexOf('#');
+        return end < 0 ? "" : " of " + ShortName.of(member.substring(0, end));
     }
 
     @Override

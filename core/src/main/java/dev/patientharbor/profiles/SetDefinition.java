@@ -182,6 +182,16 @@ public final class SetDefinition {
     }
 
     /**
+     * Classes whose static members with the standard's mark somebody fills, as {@code
+     * Rig.fillStatics} does: what these ask for is checked, and stands in the roster.
+     */
+    public void statics(Class<?>... types) {
+        for (Class<?> type : types) {
+            consumers.add(new StatedConsumer.Statics(names.written(type, Positions.here())));
+        }
+    }
+
+    /**
      * An entry consumer that is no class, such as a page template.
      *
      * @param needs what it needs: a slot, as text, by the name of the need

@@ -283,7 +283,7 @@ public final class AssemblyMaker {
             switch (need.place().kind()) {
                 case CONSTRUCTOR -> arguments.set(need.place().index(), argument);
                 case FIELD, METHOD -> ofMembers.add(argument);
-                case DECLARED, LOOKUP -> {
+                case DECLARED, LOOKUP, STATIC_FIELD, STATIC_METHOD -> {
                     // Nothing is handed to the object.
                 }
             }

@@ -245,11 +245,22 @@ final class BindingResolver {
     }
 
     private Key key(Key written, Where at, List<Lookup> lookups) {
+        if (written.isEither()) {
+            return bareQualifier(written, at).orElseGet(() -> Key.named(written.text()));
+        }
         if (written.qualifier().isEmpty()) {
             return written;
         }
         Lookup lookup = names.lookup(new Written(written.qualifier(), at));
         lookups.add(lookup);
-        return lookup.facts().map(facts -> new Key(written.text(), facts.name())).orElse(written);
+        return lookup.facts().map(it -> Qualifiers.written(written.text(), it)).orElse(written);
+    }
+
+    /** A name that is a qualifier's, of which no member need be said. */
+    private Optional<Key> bareQualifier(Key written, Where at) {
+        return names.lookup(new Written(written.text(), at))
+                .facts()
+                .filter(it -> Qualifiers.isQualifier(it) && Qualifiers.hasDefaultsAlone(it))
+                .map(it -> Qualifiers.written("", it));
     }
 }

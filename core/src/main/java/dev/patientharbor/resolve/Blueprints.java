@@ -29,6 +29,11 @@ final class Blueprints {
         return known;
     }
 
+    /** What is wrong with the marks of a class that is built, as far as they are in use. */
+    List<MarkFault> markFaults(Blueprint blueprint) {
+        return needs.faults(blueprint.facts(), blueprint.type(), blueprint.executable());
+    }
+
     /** The marked members of a class that is built. */
     List<NeedReader.Marked> marked(Blueprint blueprint) {
         return needs.marked(blueprint.facts(), blueprint.type());

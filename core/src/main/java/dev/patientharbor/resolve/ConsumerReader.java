@@ -5,6 +5,7 @@ import dev.patientharbor.code.ExecutableFacts;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.StatedConsumer;
 import dev.patientharbor.model.StatedConsumer.Handler;
+import dev.patientharbor.model.StatedConsumer.Statics;
 import dev.patientharbor.model.StatedConsumer.Thing;
 import dev.patientharbor.model.Written;
 import dev.patientharbor.names.ClassNames;
@@ -33,7 +34,26 @@ final class ConsumerReader {
     }
 
     ResolvedConsumer read(StatedConsumer consumer) {
+        if (consumer instanceof Statics statics) {
+            return statics(statics);
+        }
         return consumer instanceof Handler handler ? handler(handler) : thing((Thing) consumer);
+    }
+
+    private ResolvedConsumer statics(Statics statics) {
+        Lookup lookup = names.lookup(statics.name());
+        Optional<Blueprint> blueprint =
+                lookup.facts()
+                        .map(
+                                facts ->
+                                        Blueprint.byConstructor(
+                                                facts,
+                                                facts.asType().raw(),
+                                                Optional.empty(),
+                                                needs.statics(facts),
+                                                Optional.empty()));
+        return new ResolvedConsumer(
+                statics, List.of(lookup), blueprint, false, List.of(), List.of());
     }
 
     private ResolvedConsumer thing(Thing thing) {

@@ -3,6 +3,7 @@ package dev.patientharbor.resolve;
 import dev.patientharbor.code.AnnotationFacts;
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.CodeIndex;
+import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.plan.LifetimeChoice;
 import dev.patientharbor.plan.LifetimeChoice.By;
@@ -95,12 +96,32 @@ public final class Lifetimes {
                 .toList();
     }
 
+    /** A class has one scope mark at most. */
+    List<MarkFault> faults(ClassFacts facts) {
+        int scopes = 0;
+        for (AnnotationFacts mark : facts.annotations()) {
+            boolean isScope =
+                    Marks.isSingleton(List.of(mark))
+                            || marks.scope(mark).isPresent()
+                            || isScope(mark);
+            scopes += isScope ? 1 : 0;
+        }
+        return scopes < 2
+                ? List.of()
+                : List.of(
+                        new MarkFault(MarkFault.Reason.TWO_SCOPES, Where.classNamed(facts.name())));
+    }
+
+    /** Whether it is a scope by the standard, or by what others use in its place. */
     private boolean isScope(AnnotationFacts mark) {
         return scopeMarks.computeIfAbsent(
                 mark.type(),
                 type ->
                         code.find(type)
-                                .filter(facts -> Marks.isScope(facts.annotations()))
+                                .filter(
+                                        facts ->
+                                                Marks.isScope(facts.annotations())
+                                                        || Marks.isCalledScope(facts.annotations()))
                                 .isPresent());
     }
 }

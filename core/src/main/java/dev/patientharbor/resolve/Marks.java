@@ -5,6 +5,7 @@ import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.model.HouseMarks;
 import dev.patientharbor.model.HouseMarks.ScopeMark;
 import dev.patientharbor.model.Lifetime;
+import dev.patientharbor.model.ShortName;
 import dev.patientharbor.model.Written;
 import dev.patientharbor.names.ClassNames;
 import java.util.HashMap;
@@ -70,6 +71,10 @@ final class Marks {
         return key.contains(mark.type());
     }
 
+    static boolean isNamedByStandard(AnnotationFacts mark) {
+        return NAMED.contains(mark.type());
+    }
+
     boolean mayBeAbsent(List<AnnotationFacts> marks) {
         return hasOneOf(absent, marks);
     }
@@ -80,6 +85,16 @@ final class Marks {
 
     static boolean isScope(List<AnnotationFacts> marksOfTheAnnotation) {
         return hasOneOf(SCOPE, marksOfTheAnnotation);
+    }
+
+    /**
+     * Whether an annotation carries one that is no mark of the standard, and is called a scope:
+     * {@code Scope}, or a name that ends so.
+     */
+    static boolean isCalledScope(List<AnnotationFacts> marksOfTheAnnotation) {
+        return marksOfTheAnnotation.stream()
+                .map(mark -> ShortName.of(mark.type()))
+                .anyMatch(name -> name.endsWith("Scope"));
     }
 
     static boolean isSingleton(List<AnnotationFacts> marks) {

@@ -20,6 +20,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
 
 /**
  * Reads what a class asks for: the parameters of its constructor, then the marked fields and
@@ -53,18 +54,52 @@ final class NeedReader {
         constructor.ifPresent(
                 one -> addParameters(one, chain.get(0).variables(), needs, NeedPlace::constructor));
         for (int i = chain.size() - 1; i >= 0; i--) {
-            addFields(chain.get(i), needs);
-            for (ExecutableFacts method : markedMethods(chain, i)) {
-                String nameAndTypes = nameAndTypes(method);
-                addParameters(
-                        method,
-                        chain.get(i).variables(),
-                        needs,
-                        index -> NeedPlace.method(nameAndTypes, index));
-            }
+            addMembers(chain, i, false, needs);
             addLookups(chain.get(i).facts(), needs);
         }
         return needs;
+    }
+
+    /** What the marked static members of a class and its superclasses ask for. */
+    List<Need> statics(ClassFacts facts) {
+        List<Need> needs = new ArrayList<>();
+        List<Member> chain = chain(facts, open(facts, facts.asType().raw()));
+        for (int i = chain.size() - 1; i >= 0; i--) {
+            addMembers(chain, i, true, needs);
+        }
+        return needs;
+    }
+
+    private void addMembers(List<Member> chain, int index, boolean areStatic, List<Need> needs) {
+        Member member = chain.get(index);
+        for (FieldFacts field : markedFields(member, areStatic)) {
+            boolean isHidden =
+                    chain.subList(0, index).stream()
+                            .flatMap(below -> markedFields(below, areStatic).stream())
+                            .anyMatch(below -> below.name().equals(field.name()));
+            NeedPlace place = place(NeedPlace.field(field.name()), member, isHidden, areStatic);
+            TypeRef type = field.type().bind(member.variables());
+            add(needs, place, field.name(), type, field.annotations());
+        }
+        for (ExecutableFacts method : markedMethods(chain, index, areStatic)) {
+            boolean isHidden =
+                    IntStream.range(0, index)
+                            .boxed()
+                            .flatMap(below -> markedMethods(chain, below, areStatic).stream())
+                            .anyMatch(below -> below.overrideKey().equals(method.overrideKey()));
+            String nameAndTypes = nameAndTypes(method);
+            addParameters(
+                    method,
+                    member.variables(),
+                    needs,
+                    i -> place(NeedPlace.method(nameAndTypes, i), member, isHidden, areStatic));
+        }
+    }
+
+    private static NeedPlace place(
+            NeedPlace place, Member member, boolean isHidden, boolean isStatic) {
+        NeedPlace of = isHidden ? place.of(member.facts().name()) : place;
+        return isStatic ? of.ofStatic() : of;
     }
 
     /** A marked member, and how many needs it has. */
@@ -76,10 +111,10 @@ final class NeedReader {
         List<Member> chain = chain(facts, open(facts, type));
         for (int i = chain.size() - 1; i >= 0; i--) {
             String owner = chain.get(i).facts().name();
-            for (FieldFacts field : markedFields(chain.get(i))) {
+            for (FieldFacts field : markedFields(chain.get(i), false)) {
                 marked.add(new Marked(owner, Site.Kind.FIELD, field.name(), "", 1));
             }
-            for (ExecutableFacts method : markedMethods(chain, i)) {
+            for (ExecutableFacts method : markedMethods(chain, i, false)) {
                 marked.add(
                         new Marked(
                                 owner,
@@ -119,6 +154,21 @@ final class NeedReader {
         }
     }
 
+    /** What is wrong with the marks of the constructor and of the marked members of a class. */
+    List<MarkFault> faults(
+            ClassFacts facts, ClassType type, Optional<ExecutableFacts> constructor) {
+        MarkFaults faults = new MarkFaults(qualifiers);
+        constructor.ifPresent(
+                one -> faults.ofParameters(facts.name(), one, NeedPlace::constructor));
+        List<Member> chain = chain(facts, open(facts, type));
+        for (int i = chain.size() - 1; i >= 0; i--) {
+            String owner = chain.get(i).facts().name();
+            markedFields(chain.get(i), false).forEach(one -> faults.ofField(owner, one));
+            markedMethods(chain, i, false).forEach(one -> faults.ofMethod(owner, one));
+        }
+        return faults.all();
+    }
+
     /** The parameters of a factory method. */
     List<Need> parameters(ExecutableFacts method) {
         List<Need> needs = new ArrayList<>();
@@ -126,7 +176,7 @@ final class NeedReader {
         return needs;
     }
 
-    private static String nameAndTypes(ExecutableFacts method) {
+    static String nameAndTypes(ExecutableFacts method) {
         return method.name() + '(' + String.join(",", method.erasedParameterTypes()) + ')';
     }
 
@@ -157,33 +207,23 @@ final class NeedReader {
         return member -> member.facts().name().equals(last.superName().orElseThrow());
     }
 
-    private void addFields(Member member, List<Need> needs) {
-        for (FieldFacts field : markedFields(member)) {
-            add(
-                    needs,
-                    NeedPlace.field(field.name()),
-                    field.name(),
-                    field.type().bind(member.variables()),
-                    field.annotations());
-        }
-    }
-
-    private List<FieldFacts> markedFields(Member member) {
+    private List<FieldFacts> markedFields(Member member, boolean areStatic) {
         List<FieldFacts> found = new ArrayList<>(0);
         for (FieldFacts field : member.facts().fields()) {
-            if (marks.isInject(field.annotations()) && !Modifier.isStatic(field.access())) {
+            if (marks.isInject(field.annotations())
+                    && Modifier.isStatic(field.access()) == areStatic) {
                 found.add(field);
             }
         }
         return found;
     }
 
-    private List<ExecutableFacts> markedMethods(List<Member> chain, int index) {
+    private List<ExecutableFacts> markedMethods(List<Member> chain, int index, boolean areStatic) {
         List<ExecutableFacts> found = new ArrayList<>(0);
         for (ExecutableFacts method : chain.get(index).facts().methods()) {
             if (marks.isInject(method.annotations())
-                    && !Modifier.isStatic(method.access())
-                    && !isOverridden(method, chain, index)) {
+                    && Modifier.isStatic(method.access()) == areStatic
+                    && (areStatic || !isOverridden(method, chain, index))) {
                 found.add(method);
             }
         }

@@ -37,8 +37,11 @@ public record ResolvedConsumer(
 
     /** The name by which it stands among the entry consumers: a class and a method, or its own. */
     String entryName() {
-        return declared instanceof StatedConsumer.Handler handler
-                ? blueprint.orElseThrow().className() + '#' + handler.method()
+        if (declared instanceof StatedConsumer.Handler handler) {
+            return blueprint.orElseThrow().className() + '#' + handler.method();
+        }
+        return declared instanceof StatedConsumer.Statics
+                ? blueprint.orElseThrow().className() + "#static"
                 : declared.name().text();
     }
 }

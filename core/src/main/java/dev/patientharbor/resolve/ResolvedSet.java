@@ -13,6 +13,7 @@ import dev.patientharbor.types.Carrier;
 import dev.patientharbor.types.Fit;
 import dev.patientharbor.types.Fitting;
 import dev.patientharbor.types.Generics;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -155,6 +156,16 @@ public record ResolvedSet(
         return stated.or(() -> code().find(name).map(it -> blueprints.of(it, it.asType().raw())))
                 .filter(one -> one.fault().isEmpty())
                 .map(Blueprint::needs);
+    }
+
+    /** What is wrong with the marks of a class of which an object is made, or on it. */
+    public List<MarkFault> markFaults(Blueprint blueprint) {
+        if (blueprint.method().isPresent() || blueprint.executable().isEmpty()) {
+            return List.of();
+        }
+        List<MarkFault> all = new ArrayList<>(blueprints.markFaults(blueprint));
+        all.addAll(lifetimes.faults(blueprint.facts()));
+        return all;
     }
 
     /** Whether an area encloses the class of a consumer, or what some profile binds of it. */

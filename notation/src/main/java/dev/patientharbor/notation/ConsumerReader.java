@@ -3,6 +3,7 @@ package dev.patientharbor.notation;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.StatedConsumer;
 import dev.patientharbor.model.StatedConsumer.Handler;
+import dev.patientharbor.model.StatedConsumer.Statics;
 import dev.patientharbor.model.StatedConsumer.Thing;
 import dev.patientharbor.model.Written;
 import java.util.ArrayList;
@@ -16,6 +17,8 @@ final class ConsumerReader {
 
     private static final String NEEDS = "needs";
     private static final String PASSED = "passed";
+    private static final String STATICS = "statics";
+    private static final String FILLED = "filled";
 
     private ConsumerReader() {}
 
@@ -38,6 +41,18 @@ final class ConsumerReader {
             Written holder = new Written(parts[0].strip(), name.at());
             return new Handler(name, holder, parts[1].strip(), passed);
         }
+        Optional<Written> statics = fields.take(STATICS).flatMap(one -> one.text(FILLED));
+        if (statics.isPresent()) {
+            if (!statics.get().text().equals(FILLED)) {
+                piece.faults()
+                        .malformed(
+                                statics.get().at(),
+                                statics.get().text() + " is nothing that can be said of statics.",
+                                "write statics: filled");
+            }
+            fields.tellUnknown();
+            return new Statics(name);
+        }
         Map<String, Slot> needs = new LinkedHashMap<>();
         Optional<Piece> all = fields.take(NEEDS);
         if (all.isEmpty()) {
@@ -45,7 +60,8 @@ final class ConsumerReader {
                     .malformed(
                             name.at(),
                             "The consumer " + name.text() + " does not say what it needs.",
-                            "write needs: { NAME: SLOT }, or name a method: CLASS#METHOD");
+                            "write needs: { NAME: SLOT }, or name a method: CLASS#METHOD; or"
+                                    + " statics: filled, for a class");
         }
         all.ifPresent(
                 one ->

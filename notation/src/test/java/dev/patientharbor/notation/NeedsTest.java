@@ -186,7 +186,7 @@ class NeedsTest {
                               Feed@Zone(depth=5,value=COAST): Calm
                               Feed@Tidal(): Coast
                               'Feed@"a b"': Calm
-                              Feed@Tidal: Calm           # <- unused-binding
+                              'Feed@"Tidal"': Calm       # <- unused-binding
                         """);
         it.tellsWhatIsMarked();
         assertEquals(

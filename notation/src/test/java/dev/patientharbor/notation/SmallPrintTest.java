@@ -114,6 +114,7 @@ class SmallPrintTest {
                         "hidden-by-narrower",
                         "scope-unmapped",
                         "pointless-mark",
+                        "mark-unfit",
                         "two-kinds",
                         "made-two-ways",
                         "overdue",

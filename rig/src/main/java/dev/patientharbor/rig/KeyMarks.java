@@ -24,7 +24,7 @@ final class KeyMarks {
             Class<?> type = mark.annotationType();
             if (isOneOf(type, "Named")) {
                 return Optional.of((String) members(mark).get("value"))
-                        .filter(name -> !name.isEmpty());
+                        .filter(name -> !name.isBlank());
             }
             for (Annotation onIt : type.getAnnotations()) {
                 if (isOneOf(onIt.annotationType(), "Qualifier")) {

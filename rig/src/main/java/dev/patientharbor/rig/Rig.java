@@ -99,13 +99,13 @@ public final class Rig extends Giver implements AutoCloseable {
 
     /**
      * Fills the static members of classes that have the standard's mark, {@code Named} keys
-     * included; nobody does so unasked, for what is static outlives the rig.
+     * included, each once in a rig; nobody does so unasked, for what is static outlives the rig.
      *
-     * @throws IllegalArgumentException if the plan has nothing for one of them
+     * @throws IllegalArgumentException if the plan has nothing for one of them, which is named
      */
     public void fillStatics(Class<?>... types) {
         for (Class<?> type : types) {
-            new Statics(this).fill(type);
+            new Statics(this, live().seldom().filledStatics()).fill(type);
         }
     }
 

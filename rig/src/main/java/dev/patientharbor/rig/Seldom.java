@@ -1,16 +1,19 @@
 package dev.patientharbor.rig;
 
 import dev.patientharbor.standins.CallRecord;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicIntegerArray;
 
 /**
- * What most rigs never need: scopes, calls that were seen, objects that are not kept. May be used
- * by several threads.
+ * What most rigs never need: scopes, calls that were seen, objects that are not kept, static
+ * members. May be used by several threads.
  */
 final class Seldom {
 
     private final Scopes scopes = new Scopes();
     private final CallRecord calls = new CallRecord();
+    private final Set<Class<?>> filledStatics = ConcurrentHashMap.newKeySet();
     private final AtomicIntegerArray notKept;
 
     /**
@@ -27,6 +30,11 @@ final class Seldom {
     /** The calls that stand-ins and spies saw. */
     CallRecord calls() {
         return calls;
+    }
+
+    /** The classes whose static members were filled. */
+    Set<Class<?>> filledStatics() {
+        return filledStatics;
     }
 
     /** By number, how many objects were made that the rig as a whole does not keep. */

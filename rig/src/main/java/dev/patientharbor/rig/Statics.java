@@ -3,11 +3,15 @@ package dev.patientharbor.rig;
 import java.lang.reflect.AnnotatedElement;
 import java.lang.reflect.Field;
 import java.lang.reflect.InvocationTargetException;
+import java.lang.reflect.Member;
 import java.lang.reflect.Method;
 import java.lang.reflect.Modifier;
 import java.lang.reflect.Parameter;
+import java.lang.reflect.Type;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.Set;
 
 /**
  * Fills the static members of a class that have the standard's mark (Jakarta Dependency Injection,
@@ -16,9 +20,14 @@ import java.util.List;
 final class Statics {
 
     private final Giver from;
+    private final Set<Class<?>> filled;
 
-    Statics(Giver from) {
+    /**
+     * @param filled the classes of which this was done before; those that it does are added
+     */
+    Statics(Giver from, Set<Class<?>> filled) {
         this.from = from;
+        this.filled = filled;
     }
 
     void fill(Class<?> type) {
@@ -28,12 +37,14 @@ final class Statics {
                 at = at.getSuperclass()) {
             chain.add(0, at);
         }
+        chain.removeIf(one -> !filled.add(one));
         try {
             for (Class<?> one : chain) {
                 for (Field field : one.getDeclaredFields()) {
                     if (isMarked(field, field.getModifiers())) {
-                        Members.open(field)
-                                .set(null, from.get(field.getGenericType(), KeyMarks.key(field)));
+                        Object object =
+                                get(field, field.getGenericType(), KeyMarks.key(field), "field");
+                        Members.open(field).set(null, object);
                     }
                 }
                 for (Method method : one.getDeclaredMethods()) {
@@ -52,6 +63,23 @@ final class Statics {
         }
     }
 
+    private Object get(Member member, Type type, Optional<String> key, String kind) {
+        try {
+            return from.get(type, key);
+        } catch (IllegalArgumentException unknown) {
+            throw new IllegalArgumentException(
+                    "the static "
+                            + kind
+                            + ' '
+                            + member.getDeclaringClass().getName()
+                            + '.'
+                            + member.getName()
+                            + " cannot be filled: "
+                            + unknown.getMessage(),
+                    unknown);
+        }
+    }
+
     private static boolean isMarked(AnnotatedElement member, int modifiers) {
         return Modifier.isStatic(modifiers) && KeyMarks.has(member, "Inject");
     }
@@ -59,7 +87,7 @@ final class Statics {
     private Object[] arguments(Method method) {
         List<Object> arguments = new ArrayList<>();
         for (Parameter one : method.getParameters()) {
-            arguments.add(from.get(one.getParameterizedType(), KeyMarks.key(one)));
+            arguments.add(get(method, one.getParameterizedType(), KeyMarks.key(one), "method"));
         }
         return arguments.toArray();
     }
