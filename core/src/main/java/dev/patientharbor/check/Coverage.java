@@ -2,6 +2,8 @@ package dev.patientharbor.check;
 
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.plan.AnswerKind;
+import java.util.Collections;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -33,7 +35,14 @@ public record Coverage(
      *     asks
      * @param firstReal the first profile in which somebody receives the real thing
      */
-    public record Use(Slot slot, List<Set<AnswerKind>> kinds, Optional<String> firstReal) {}
+    public record Use(Slot slot, List<Set<AnswerKind>> kinds, Optional<String> firstReal) {
+        public Use {
+            kinds =
+                    kinds.stream()
+                            .map(one -> Collections.unmodifiableSet(new LinkedHashSet<>(one)))
+                            .toList();
+        }
+    }
 
     /** A need of a consumer, a binary name or the name of what is no class. */
     public record NeverReal(String consumer, String need, Slot slot) {}

@@ -1,6 +1,7 @@
 package dev.patientharbor.model;
 
 import dev.patientharbor.finding.Where;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -14,11 +15,33 @@ public sealed interface Given {
     /** The value as text, settings by their names: equal for equal values. */
     String says();
 
+    /** A value under its name, as text. */
+    static String field(String name, Given value) {
+        return plainOrQuoted(name) + ": " + value.says();
+    }
+
+    /** A text, in quotes if it could be taken for several values. */
+    private static String plainOrQuoted(String text) {
+        boolean isPlain =
+                text.equals(text.strip())
+                        && !text.isEmpty()
+                        && !text.contains(", ")
+                        && !text.contains(": ")
+                        && text.chars().noneMatch(sign -> sign == '"' || sign < ' ')
+                        && "[{".indexOf(text.charAt(0)) < 0
+                        && !text.endsWith("]");
+        if (isPlain) {
+            return text;
+        }
+        String escaped = text.replace("\\", "\\\\").replace("\"", "\\\"");
+        return '"' + escaped.replace("\n", "\\n").replace("\r", "\\r").replace("\t", "\\t") + '"';
+    }
+
     /** A plain value; may hold settings such as {@code ${NAME:-default}}. */
     record Text(String text, Where at) implements Given {
         @Override
         public String says() {
-            return text;
+            return Given.plainOrQuoted(text);
         }
     }
 
@@ -37,13 +60,13 @@ public sealed interface Given {
     /** Values by name, in order. */
     record Fields(Map<String, Given> fields, Where at) implements Given {
         public Fields {
-            fields = new LinkedHashMap<>(fields);
+            fields = Collections.unmodifiableMap(new LinkedHashMap<>(fields));
         }
 
         @Override
         public String says() {
             return fields.entrySet().stream()
-                    .map(field -> field.getKey() + ": " + field.getValue().says())
+                    .map(field -> Given.field(field.getKey(), field.getValue()))
                     .collect(Collectors.joining(", ", "{", "}"));
         }
     }

@@ -1,5 +1,6 @@
 package dev.patientharbor.model;
 
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -17,7 +18,7 @@ public sealed interface StatedConsumer {
      */
     record Thing(Written name, Map<String, Slot> needs) implements StatedConsumer {
         public Thing {
-            needs = new LinkedHashMap<>(needs);
+            needs = Collections.unmodifiableMap(new LinkedHashMap<>(needs));
         }
     }
 

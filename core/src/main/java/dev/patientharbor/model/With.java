@@ -40,7 +40,7 @@ public record With(Map<String, Given> named, List<Given> positional) {
     public String words() {
         return Stream.concat(
                         named.entrySet().stream()
-                                .map(one -> one.getKey() + ": " + one.getValue().says()),
+                                .map(one -> Given.field(one.getKey(), one.getValue())),
                         positional.stream().map(Given::says))
                 .collect(Collectors.joining(", "));
     }
@@ -54,7 +54,7 @@ public record With(Map<String, Given> named, List<Given> positional) {
     /** The values as text: equal for equal values. */
     public String says() {
         return named.entrySet().stream()
-                        .map(one -> one.getKey() + ": " + one.getValue().says())
+                        .map(one -> Given.field(one.getKey(), one.getValue()))
                         .toList()
                         .toString()
                 + positional.stream().map(Given::says).toList();

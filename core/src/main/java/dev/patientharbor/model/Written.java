@@ -1,5 +1,6 @@
 package dev.patientharbor.model;
 
+import dev.patientharbor.finding.Required;
 import dev.patientharbor.finding.Where;
 
 /**
@@ -9,6 +10,9 @@ import dev.patientharbor.finding.Where;
  * @param at where it stands
  */
 public record Written(String text, Where at) {
+    public Written {
+        Required.of(text, "a name");
+    }
 
     // Written out: what a record would make of itself is made at run time, and takes 30 ms.
     @Override

@@ -1,6 +1,7 @@
 package dev.patientharbor.plan;
 
 import dev.patientharbor.finding.NearNames;
+import dev.patientharbor.finding.Required;
 import dev.patientharbor.model.BuiltIn;
 import dev.patientharbor.model.ShortName;
 import java.util.List;
@@ -75,7 +76,7 @@ public final class Roster {
      * @throws IllegalArgumentException if it is no consumer of this profile, or needs nothing
      */
     public Receiver of(Class<?> consumer) {
-        return of(consumer.getName());
+        return of(Required.of(consumer, "a consumer").getName());
     }
 
     /**
@@ -85,6 +86,7 @@ public final class Roster {
      * @throws IllegalArgumentException if it is no consumer of this profile, or needs nothing
      */
     public Receiver of(String consumer) {
+        Required.of(consumer, "a consumer");
         List<String> all = consumers();
         List<String> meant =
                 all.contains(consumer)

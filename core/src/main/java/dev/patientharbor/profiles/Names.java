@@ -1,5 +1,6 @@
 package dev.patientharbor.profiles;
 
+import dev.patientharbor.finding.Required;
 import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.Key;
 import dev.patientharbor.model.Slot;
@@ -22,7 +23,7 @@ final class Names {
     }
 
     Written written(Class<?> type, Where at) {
-        classes.add(type);
+        classes.add(Required.of(type, "a class"));
         return new Written(type.getName(), at);
     }
 
@@ -35,12 +36,13 @@ final class Names {
     }
 
     Slot slot(Class<?> contract) {
-        classes.add(contract);
+        classes.add(Required.of(contract, "a contract"));
         return Slot.of(contract.getName());
     }
 
     Slot slot(Class<?> contract, String key) {
-        return new Slot(slot(contract).contract(), Optional.of(Key.named(key)));
+        return new Slot(
+                slot(contract).contract(), Optional.of(Key.named(Required.of(key, "a key"))));
     }
 
     /**
@@ -49,7 +51,7 @@ final class Names {
      * @throws IllegalArgumentException if it is none
      */
     static Slot slot(String text) {
-        return SlotParser.slot(text)
+        return SlotParser.slot(Required.of(text, "a slot"))
                 .orElseThrow(
                         () ->
                                 new IllegalArgumentException(

@@ -21,6 +21,10 @@ final class Bound {
     private final List<ResolvedProfile.Repeats> repeats = new ArrayList<>();
     private final List<ResolvedBinding> changed = new ArrayList<>();
     private final Map<ResolvedBinding, ResolvedBinding> basis = new IdentityHashMap<>();
+
+    /** What a change said that was put upon an inherited binding, by what came of it. */
+    private final Map<ResolvedBinding, Binding> changes = new IdentityHashMap<>();
+
     private Said<ResolvedBinding>[] bindings;
 
     /**
@@ -60,6 +64,7 @@ final class Bound {
             ResolvedBinding whole =
                     again.apply(change, change.declared().over(inherited.get().declared()));
             basis.put(whole, inherited.get());
+            changes.put(whole, change.declared());
             return whole;
         }
         if (change.slot().isPresent() && change.declared().supply() instanceof Supply.Inherited) {
@@ -203,9 +208,24 @@ final class Bound {
                                         bindings[slot].what().declared().at(),
                                         all.get(0).binds()));
                     }
-                    bindings[slot] =
-                            Said.by(profile, all.get(0), Optional.ofNullable(bindings[slot]));
+                    bindings[slot] = over(bindings[slot], all.get(0));
                 });
+    }
+
+    /** An own word upon an inherited one: a part of it settles only a dispute about that part. */
+    private Said<ResolvedBinding> over(Said<ResolvedBinding> inherited, ResolvedBinding own) {
+        Said<ResolvedBinding> said = Said.by(profile, own, Optional.ofNullable(inherited));
+        Binding change = changes.get(own);
+        if (change == null || inherited.disagreement().isEmpty()) {
+            return said;
+        }
+        List<Binding> each =
+                inherited.disagreement().get().words().stream()
+                        .map(word -> change.over(word.what().declared()))
+                        .toList();
+        return each.stream().allMatch(each.get(0)::saysTheSameAs)
+                ? said
+                : new Said<>(own, profile, inherited.disagreement(), said.over());
     }
 
     /**

@@ -173,7 +173,11 @@ final class Layers {
             }
         }
         all.add(decoration);
-        changes.put(slot, Said.by(profile, all, Optional.ofNullable(before)));
+        Said<List<ResolvedDecoration>> said = Said.by(profile, all, Optional.ofNullable(before));
+        // Only a whole list settles a dispute.
+        boolean isOpen = before != null && decoration.whole().isEmpty();
+        changes.put(
+                slot, isOpen ? new Said<>(all, profile, before.disagreement(), said.over()) : said);
     }
 
     private static boolean isAgain(

@@ -194,6 +194,28 @@ class MethodsTest {
         assertEquals(
                 List.of("7 missing-method", "9 missing-method"),
                 it.told().stream().filter(one -> one.matches("\\d+ missing.*")).toList());
+        JavaCode.compileInto(
+                classes,
+                """
+                package p;
+                interface Pair { int levelAa(); }
+                class Alike implements Pair { public int levelAa() { return 1; } }
+                class Asker { Asker(Pair pair) {} }
+                """);
+        JavaCode.compileInto(
+                classes, "package p;\ninterface Pair { int levelAa(); int levelBB(); }");
+        assertEquals("levelAa".hashCode(), "levelBB".hashCode());
+        Situation alike =
+                Situation.of(
+                        classes,
+                        """
+                        entry: [Asker]
+                        profiles:
+                          test:
+                            bindings:
+                              Pair: Alike   # <- missing-method
+                        """);
+        alike.tellsWhatIsMarked();
         Situation lost =
                 Situation.of(
                         classes,

@@ -254,4 +254,35 @@ class ProfilesTest {
         assertEquals("bound in another profile: real, mocked", it.detail("unmet-need", "reason"));
         assertEquals("small", it.verdict().profiles().get(1).name());
     }
+
+    @Test
+    void a_part_of_a_binding_settles_only_what_it_says_and_texts_are_not_two_values() {
+        Situation it =
+                Situation.of(
+                        """
+                        interface Gauge {} class Sonar implements Gauge { Sonar(String a, String b) {} Sonar(String a) {} Sonar() {} }
+                        class Fixed implements Gauge {} class Layer implements Gauge { Layer(Gauge inner) {} }
+                        class Desk { Desk(Gauge gauge) {} }
+                        """,
+                        """
+                        entry: [Desk]
+                        profiles:
+                          a: { partial: true, bindings: { Gauge: Fixed } }
+                          b: { partial: true, bindings: { Gauge: { class: Sonar, constructor: [] } } }
+                          fresh: { partial: true, bindings: { Gauge: { class: Fixed, lifetime: fresh } } }
+                          open: { extends: [a, b], bindings: { Gauge: { lifetime: fresh } } }   # <- parents-disagree
+                          settled: { extends: [a, fresh], bindings: { Gauge: { lifetime: fresh } } }
+                          whole: { extends: [a, b], bindings: { Gauge: { class: Fixed, lifetime: fresh } } }
+                          one: { partial: true, bindings: { Gauge: { class: Sonar, with: { a: "1, b: 2" } } } }
+                          two: { partial: true, bindings: { Gauge: { class: Sonar, with: { a: 1, b: 2 } } } }
+                          texts: { extends: [one, two] }   # <- parents-disagree
+                          spied: { partial: true, decorators: { Gauge: [spy] } }
+                          layered: { partial: true, decorators: { Gauge: [Layer] } }
+                          added:                           # <- parents-disagree
+                            extends: [a, spied, layered]
+                            decorators: { Gauge: { outermost: [Layer] } }
+                          listed: { extends: [a, spied, layered], decorators: { Gauge: [Layer] } }
+                        """);
+        it.tellsWhatIsMarked();
+    }
 }

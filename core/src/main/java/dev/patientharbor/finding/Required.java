@@ -1,0 +1,20 @@
+package dev.patientharbor.finding;
+
+/** What a caller must hand over. */
+public final class Required {
+
+    private Required() {}
+
+    /**
+     * The value itself.
+     *
+     * @param what what it is, as the message names it
+     * @throws IllegalArgumentException if it is null
+     */
+    public static <T> T of(T value, String what) {
+        if (value == null) {
+            throw new IllegalArgumentException(what + " is null");
+        }
+        return value;
+    }
+}
