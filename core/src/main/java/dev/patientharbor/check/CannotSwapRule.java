@@ -3,20 +3,28 @@ package dev.patientharbor.check;
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
-import dev.patientharbor.finding.Where;
+import dev.patientharbor.model.Supply;
 import dev.patientharbor.plan.NeedPlace.Kind;
 import dev.patientharbor.resolve.Blueprint;
 import dev.patientharbor.resolve.Need;
+import dev.patientharbor.resolve.ResolvedBinding;
+import dev.patientharbor.resolve.ResolvedProfile;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.resolve.SlotTable;
+import java.util.ArrayList;
 import java.util.BitSet;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 
-/** Notes consumers that ask for a class of the code by itself, so that only it can be passed. */
+/**
+ * Notes consumers that ask for a class of the code by itself, so that only it can be passed: once
+ * for a set, and only of classes that no profile replaces.
+ */
 final class CannotSwapRule implements Rule {
 
     @Override
@@ -41,8 +49,31 @@ final class CannotSwapRule implements Rule {
                                                         .add(consumer.className());
                                             }
                                         }));
-        askedBy.forEach(
-                (name, consumers) -> reporter.report(finding(set, name, List.copyOf(consumers))));
+        askedBy.keySet().removeAll(replaced(set));
+        if (!askedBy.isEmpty()) {
+            reporter.report(finding(set, askedBy));
+        }
+    }
+
+    /** The classes that some profile binds to something else: a mock, a subclass, a value. */
+    private static Set<String> replaced(ResolvedSet set) {
+        Set<String> replaced = new HashSet<>();
+        for (ResolvedProfile profile : set.profiles()) {
+            for (ResolvedBinding binding : profile.own()) {
+                if (binding.slot().isPresent()) {
+                    String contract = contract(set, binding.slot().get());
+                    boolean isItself =
+                            binding.blueprint()
+                                    .filter(one -> one.method().isEmpty())
+                                    .filter(one -> one.className().equals(contract))
+                                    .isPresent();
+                    if (!isItself && !(binding.declared().supply() instanceof Supply.Inherited)) {
+                        replaced.add(contract);
+                    }
+                }
+            }
+        }
+        return replaced;
     }
 
     /** What a factory asks for is also the object whose method it is. */
@@ -67,22 +98,36 @@ final class CannotSwapRule implements Rule {
                 .isPresent();
     }
 
-    private static Finding finding(ResolvedSet set, String name, List<String> consumers) {
-        String first = set.names().shortName(consumers.get(0));
-        int others = consumers.size() - 1;
-        String who =
-                others == 0
-                        ? first + " asks"
-                        : first + " and " + others + (others == 1 ? " other ask" : " others ask");
+    private static Finding finding(ResolvedSet set, Map<String, TreeSet<String>> askedBy) {
+        Map<String, TreeSet<String>> asks = new TreeMap<>();
+        askedBy.forEach(
+                (name, by) ->
+                        by.forEach(
+                                one -> asks.computeIfAbsent(one, it -> new TreeSet<>()).add(name)));
+        List<String> consumers = List.copyOf(asks.keySet());
+        List<String> classes = List.copyOf(askedBy.keySet());
+        Wording wording = new Wording(set);
+        List<String> each = new ArrayList<>();
+        asks.forEach(
+                (consumer, of) ->
+                        each.add(
+                                wording.shortName(consumer)
+                                        + " ("
+                                        + wording.list(wording.shortNames(List.copyOf(of)))
+                                        + ")"));
+        int count = consumers.size();
         return Finding.of(
                         FindingKinds.CANNOT_SWAP,
-                        Where.classNamed(name),
-                        name,
-                        who
-                                + " for the class "
-                                + set.names().shortName(name)
-                                + ", not for a contract: it cannot be swapped.")
-                .with("do", "let those who ask for it ask for an interface of it")
+                        set.declared().at(),
+                        classes,
+                        count
+                                + (count == 1 ? " consumer asks" : " consumers ask")
+                                + " for classes rather than contracts: "
+                                + wording.list(each)
+                                + ".")
+                .with("classes", wording.list(wording.shortNames(classes)))
+                .with("so", "only these classes, or subclasses of them, can be passed")
+                .with("do", "let those who ask for them ask for interfaces of them")
                 .touching(consumers, List.of());
     }
 }

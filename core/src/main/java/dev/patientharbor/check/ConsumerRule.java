@@ -48,7 +48,7 @@ final class ConsumerRule implements Rule {
         return Finding.of(
                         FindingKinds.HANDLER_UNFIT,
                         name.at(),
-                        name.text() + " statics",
+                        List.of(name.text(), "statics"),
                         name.text() + " has no static member that is marked @Inject.")
                 .with("do", "mark one, or take the line out");
     }
@@ -94,7 +94,7 @@ final class ConsumerRule implements Rule {
         return Finding.of(
                         FindingKinds.HANDLER_UNFIT,
                         parameter.at(),
-                        name.text() + ' ' + parameter.text(),
+                        List.of(name.text(), parameter.text()),
                         name.text()
                                 + " has no parameter "
                                 + parameter.text()

@@ -18,7 +18,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
-import java.util.stream.Collectors;
 
 /**
  * Tells objects that need each other in a circle: one finding for each knot, with one shortest
@@ -82,11 +81,11 @@ final class CycleRule implements Rule {
             // Slots that are the same as each other: those who ask for them are touched.
             consumers.addAll(touched.consumers());
         }
-        String cause =
+        List<String> cause =
                 path.stream()
                         .limit(SHOWN)
                         .map(step -> set.slots().slot(step.from()).text())
-                        .collect(Collectors.joining(" "));
+                        .toList();
         String steps = path.size() == 1 ? "1 step" : path.size() + " steps";
         reporter.report(
                 wiring.profile(),

@@ -85,7 +85,10 @@ final class DecoratorRule implements Rule {
                                 Finding.of(
                                                 FindingKinds.VALUE_UNFIT,
                                                 with.at(),
-                                                set.text(decorator.slot()) + " fail " + with.text(),
+                                                List.of(
+                                                        set.text(decorator.slot()),
+                                                        "fail",
+                                                        with.text()),
                                                 wording.shortName(with.text())
                                                         + " is no exception, so nothing can fail"
                                                         + " with it.")
@@ -113,7 +116,7 @@ final class DecoratorRule implements Rule {
         return Finding.of(
                         FindingKinds.NOT_A_DECORATOR,
                         decorator.name().written().at(),
-                        set.text(decorator.slot()) + ' ' + word,
+                        List.of(set.text(decorator.slot()), word),
                         word + " can stand around an interface, and " + contract + " is none.")
                 .with("do", "let those who ask for it ask for an interface of it, or take it out");
     }
@@ -139,7 +142,7 @@ final class DecoratorRule implements Rule {
                 Finding.of(
                         FindingKinds.NOT_A_DECORATOR,
                         decorator.name().written().at(),
-                        set.text(decorator.slot()) + ' ' + name,
+                        List.of(set.text(decorator.slot()), name),
                         message);
         return places.isEmpty()
                 ? finding.with(
@@ -158,7 +161,7 @@ final class DecoratorRule implements Rule {
         return Finding.of(
                         FindingKinds.DROPS_NOTHING,
                         dropped.name().written().at(),
-                        slot + ' ' + name,
+                        List.of(slot, name),
                         "The decorators that are inherited for "
                                 + slot
                                 + " have no "

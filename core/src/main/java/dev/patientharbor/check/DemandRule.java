@@ -198,7 +198,7 @@ final class DemandRule implements Rule {
                     Finding.of(
                                     FindingKinds.RULE_BROKEN,
                                     at,
-                                    set.text(slot) + ' ' + declared.kind(),
+                                    List.of(set.text(slot), declared.kind().toString()),
                                     message)
                             .with("rule", declared.at().text())
                             .with("do", "bind what the rule allows, or take the rule back there");

@@ -1,6 +1,7 @@
 package dev.patientharbor.check;
 
 import dev.patientharbor.code.ClassPattern;
+import dev.patientharbor.finding.Detail;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.names.Lookup;
@@ -74,14 +75,15 @@ final class EntryRule implements Rule {
                     .with("do", "correct the package, or name the consumers");
         }
         Finding unknown = NamesRule.finding(set, new Lookup(entry.written(), List.of()));
-        return new Finding(
-                FindingKinds.UNKNOWN_ENTRY,
-                FindingKinds.UNKNOWN_ENTRY.severity(),
-                unknown.at(),
-                unknown.cause(),
-                "The entry consumer " + text + " is not on the code path.",
-                unknown.details(),
-                List.of(),
-                List.of());
+        Finding finding =
+                Finding.of(
+                        FindingKinds.UNKNOWN_ENTRY,
+                        unknown.at(),
+                        unknown.cause(),
+                        "The entry consumer " + text + " is not on the code path.");
+        for (Detail detail : unknown.details()) {
+            finding = finding.with(detail.label(), detail.text());
+        }
+        return finding;
     }
 }

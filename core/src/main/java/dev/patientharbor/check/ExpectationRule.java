@@ -75,7 +75,7 @@ final class ExpectationRule implements Rule {
                 Finding.of(
                                 FindingKinds.BROKEN_EXPECTATION,
                                 expected.declared().at(),
-                                consumer + ' ' + slot,
+                                List.of(consumer, slot),
                                 received.isEmpty()
                                         ? consumer + " asks for no " + slot + " here."
                                         : consumer

@@ -131,7 +131,7 @@ final class FitRule implements Rule {
         return Finding.of(
                         FindingKinds.DOES_NOT_FIT,
                         binding.declared().at(),
-                        set.slots().slot(slot).text() + " members",
+                        List.of(set.slots().slot(slot).text(), "members"),
                         isMany
                                 ? "Not every member of "
                                         + set.text(slot)
@@ -161,7 +161,7 @@ final class FitRule implements Rule {
                 Finding.of(
                         FindingKinds.DOES_NOT_FIT,
                         at,
-                        slot.text() + ' ' + className,
+                        List.of(slot.text(), className),
                         "The class "
                                 + name
                                 + " is no "

@@ -76,7 +76,7 @@ final class HiddenRule implements Rule {
         return Finding.of(
                         FindingKinds.HIDDEN_BY_NARROWER,
                         broad.declared().at(),
-                        text + " within " + level,
+                        List.of(text, "within", level),
                         text
                                 + " is bound to "
                                 + new Wording(set).supply(broad)

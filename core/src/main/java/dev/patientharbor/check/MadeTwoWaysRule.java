@@ -6,6 +6,7 @@ import dev.patientharbor.finding.Where;
 import dev.patientharbor.resolve.Outcome;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.resolve.Wiring;
+import java.util.List;
 import java.util.Optional;
 
 /**
@@ -41,7 +42,7 @@ final class MadeTwoWaysRule implements Rule {
         return Finding.of(
                         FindingKinds.MADE_TWO_WAYS,
                         at,
-                        name + ' ' + set.slots().slot(seat).text(),
+                        List.of(name, set.slots().slot(seat).text()),
                         "There is one "
                                 + set.names().shortName(name)
                                 + ", by the mark on it, and "

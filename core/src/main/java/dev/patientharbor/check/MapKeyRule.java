@@ -108,7 +108,7 @@ final class MapKeyRule implements Rule {
                         Finding.of(
                                         FindingKinds.KEY_UNFIT,
                                         binding.declared().at(),
-                                        slot.text() + ' ' + set.slots().slot(map).text(),
+                                        List.of(slot.text(), set.slots().slot(map).text()),
                                         set.text(map)
                                                 + " leaves out "
                                                 + set.text(slot)

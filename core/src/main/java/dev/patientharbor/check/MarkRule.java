@@ -8,6 +8,7 @@ import dev.patientharbor.resolve.MarkFault.Reason;
 import dev.patientharbor.resolve.Outcome;
 import dev.patientharbor.resolve.ResolvedSet;
 import java.util.HashSet;
+import java.util.List;
 import java.util.Set;
 
 /** Tells marks of the open standard, on classes in use, that cannot be meant so or say nothing. */
@@ -40,7 +41,10 @@ final class MarkRule implements Rule {
                     Finding.of(
                                     FindingKinds.MARK_UNFIT,
                                     fault.at(),
-                                    fault.at().text() + ' ' + fault.reason(),
+                                    List.of(
+                                            blueprint.className(),
+                                            place,
+                                            fault.reason().toString()),
                                     where + message(fault.reason()))
                             .with("so", consequence(fault.reason()))
                             .with("do", remedy(fault.reason())));

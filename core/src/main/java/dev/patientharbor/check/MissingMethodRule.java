@@ -131,7 +131,7 @@ final class MissingMethodRule implements Rule {
                 Finding.of(
                                 FindingKinds.MISSING_METHOD,
                                 at,
-                                facts.name() + ' ' + contract,
+                                List.of(facts.name(), contract),
                                 name
                                         + " has no "
                                         + wording.list(methods)

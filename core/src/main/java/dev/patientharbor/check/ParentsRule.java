@@ -75,7 +75,7 @@ final class ParentsRule implements Rule {
         return Finding.of(
                         FindingKinds.EXTENDS_CYCLE,
                         at,
-                        String.join(" ", cycle),
+                        cycle,
                         "The profile " + cycle.get(0) + " extends itself.")
                 .with("path", String.join(" → ", path))
                 .with("do", "take one of these out of the other's extends");

@@ -47,7 +47,7 @@ final class ReachRule implements Rule {
         return Finding.of(
                         FindingKinds.LIMITS_NOTHING,
                         word.at(),
-                        set.levelText(reach.level()) + ' ' + word.text(),
+                        List.of(set.levelText(reach.level()), word.text()),
                         "The reach of "
                                 + word.text()
                                 + " is said of "
@@ -68,7 +68,7 @@ final class ReachRule implements Rule {
         return Finding.of(
                         FindingKinds.LIMITS_NOTHING,
                         word.at(),
-                        consumer(set, reach) + ' ' + word.text(),
+                        List.of(consumer(set, reach), word.text()),
                         set.whoStandsAt(reach.level()) + " has no need " + word.text() + ".")
                 .withAny("did you mean", NearNames.of(word.text(), known))
                 .with("needs", each.isEmpty() ? "none" : new Wording(set).list(each))
@@ -80,7 +80,7 @@ final class ReachRule implements Rule {
         return Finding.of(
                         FindingKinds.UNKNOWN_AREA,
                         area.at(),
-                        consumer(set, reach) + ' ' + area.text(),
+                        List.of(consumer(set, reach), area.text()),
                         "The area "
                                 + area.text()
                                 + " does not enclose "

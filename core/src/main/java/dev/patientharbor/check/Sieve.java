@@ -4,11 +4,13 @@ import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.NearNames;
 import dev.patientharbor.finding.Severity;
+import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.Strictness;
 import dev.patientharbor.model.Suppression;
+import java.nio.file.InvalidPathException;
+import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -85,7 +87,7 @@ final class Sieve {
             if (!ids.test(one.id())) {
                 continue;
             }
-            String what = one.id() + " of " + one.of();
+            String what = one.id() + (one.of().isEmpty() ? "" : " of " + one.of());
             if (!used.contains(one)) {
                 findings.add(
                         Finding.of(
@@ -110,18 +112,43 @@ final class Sieve {
 
     private static boolean names(Suppression suppression, Finding finding) {
         String of = suppression.of();
-        return finding.at()
+        return of.isEmpty()
+                || finding.at()
                         .match(
-                                in -> of.equals(in.path() + ":" + in.line()),
+                                in -> isPlace(suppression, in),
                                 in -> isCalled(in.className(), of),
                                 in -> of.equals(in.text()))
                 || names(finding).anyMatch(name -> isCalled(name, of));
     }
 
+    /** Whether a line is meant, its file seen from where the suppression stands. */
+    private static boolean isPlace(Suppression suppression, Where.InFile in) {
+        String of = suppression.of();
+        int colon = of.lastIndexOf(':');
+        if (colon < 0 || !of.substring(colon + 1).equals(Integer.toString(in.line()))) {
+            return false;
+        }
+        String file = of.substring(0, colon);
+        String folder = suppression.at().match(own -> parent(own.path()), own -> "", own -> "");
+        String path = normal(in.path());
+        return path.equals(normal(file)) || path.equals(normal(folder + file));
+    }
+
+    private static String parent(String path) {
+        return path.substring(0, path.replace('\\', '/').lastIndexOf('/') + 1);
+    }
+
+    private static String normal(String path) {
+        try {
+            return Path.of(path).normalize().toString();
+        } catch (InvalidPathException noPath) {
+            return path;
+        }
+    }
+
     /** The slots, classes and consumers that a finding names. */
     private static Stream<String> names(Finding finding) {
-        return Stream.concat(
-                Arrays.stream(finding.cause().split(" ")), finding.consumers().stream());
+        return Stream.concat(finding.subjects().stream(), finding.consumers().stream());
     }
 
     /** Whether a slot or class is meant, its class names written short or in full. */

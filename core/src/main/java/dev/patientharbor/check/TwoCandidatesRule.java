@@ -67,7 +67,7 @@ final class TwoCandidatesRule implements Rule {
                             Finding.of(
                                             FindingKinds.TWO_CANDIDATES,
                                             wiring.profile().declared().at(),
-                                            set.slots().slot(map).text() + ' ' + key,
+                                            List.of(set.slots().slot(map).text(), key),
                                             set.text(map)
                                                     + " has one member for each key, and "
                                                     + members.size()

@@ -141,7 +141,7 @@ final class UnansweredCallRule implements Rule {
             return Finding.of(
                             FindingKinds.UNANSWERED_CALL,
                             call.standIn().declared().at(),
-                            slot + ' ' + call.method().key(),
+                            List.of(slot, call.method().key()),
                             canned
                                     ? "The stub of "
                                             + slot

@@ -99,6 +99,7 @@ final class UnmetNeedRule implements Rule {
                                             common.declared().at(),
                                             set.slots().slot(seat).text() + where,
                                             message(set, wording, wiring, seat, touched))
+                                    .about(List.of(set.slots().slot(seat).text()))
                                     .with("reason", reason(set, wiring, seat))
                                     .with("looked in", lookedIn(set, wording, wiring, seat));
                     reporter.report(

@@ -63,7 +63,7 @@ final class ValueMissingRule implements Rule {
                 Finding.of(
                                 FindingKinds.VALUE_MISSING,
                                 at,
-                                consumer.className() + ' ' + need.place().code(),
+                                List.of(consumer.className(), need.place().code()),
                                 wording.shortName(consumer.className())
                                         + " asks for "
                                         + set.text(need.slot())

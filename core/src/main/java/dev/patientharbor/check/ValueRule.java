@@ -53,7 +53,7 @@ final class ValueRule implements Rule {
         return Finding.of(
                         FindingKinds.VALUE_UNFIT,
                         declared.at(),
-                        slot(set, binding) + ' ' + word,
+                        List.of(slot(set, binding), word),
                         slot(set, binding)
                                 + " is bound to "
                                 + new Wording(set).supply(binding)
@@ -85,7 +85,7 @@ final class ValueRule implements Rule {
 
     private static Finding finding(ResolvedSet set, String what, String slot, ValueFault fault) {
         Problem problem = fault.problem();
-        String cause = slot + ' ' + what;
+        List<String> cause = List.of(slot, what);
         if (!fault.unknown().isEmpty()) {
             return Finding.of(
                             FindingKinds.VALUE_UNFIT,

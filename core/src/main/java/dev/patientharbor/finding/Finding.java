@@ -13,6 +13,7 @@ import java.util.stream.Stream;
  * @param at where it stands
  * @param cause what it is about, without positions: equal id, place and cause is the same finding,
  *     in whatever profile
+ * @param subjects what it is about: slots, classes and other names, by which it can be suppressed
  * @param message one sentence on what is wrong, ending with a full stop
  * @param details what was looked at, what is near, and at the end what to do
  * @param consumers the classes with the failing need itself, binary names, sorted
@@ -23,6 +24,7 @@ public record Finding(
         Severity severity,
         Where at,
         String cause,
+        List<String> subjects,
         String message,
         List<Detail> details,
         List<String> consumers,
@@ -35,22 +37,41 @@ public record Finding(
                     .thenComparing(Finding::cause);
 
     public Finding {
+        subjects = List.copyOf(subjects);
         details = List.copyOf(details);
         consumers = List.copyOf(consumers);
         entries = List.copyOf(entries);
     }
 
-    /** A finding that touches no consumer. */
+    /** A finding about one thing, that touches no consumer. */
     public static Finding of(FindingKind kind, Where at, String cause, String message) {
+        return of(kind, at, List.of(cause), message);
+    }
+
+    /** A finding about several things. */
+    public static Finding of(FindingKind kind, Where at, List<String> subjects, String message) {
         return new Finding(
-                kind, kind.severity(), at, cause, message, List.of(), List.of(), List.of());
+                kind,
+                kind.severity(),
+                at,
+                String.join(" ", subjects),
+                subjects,
+                message,
+                List.of(),
+                List.of(),
+                List.of());
+    }
+
+    /** The same, about other things, though their cause is one. */
+    public Finding about(List<String> others) {
+        return new Finding(kind, severity, at, cause, others, message, details, consumers, entries);
     }
 
     /** The same with one more fact. */
     public Finding with(String label, String text) {
         List<Detail> more = new ArrayList<>(details);
         more.add(new Detail(label, text));
-        return new Finding(kind, severity, at, cause, message, more, consumers, entries);
+        return new Finding(kind, severity, at, cause, subjects, message, more, consumers, entries);
     }
 
     /** The same with the fact only if there is one. */
@@ -65,12 +86,14 @@ public record Finding(
 
     /** The same, told as that grave. */
     public Finding as(Severity severity) {
-        return new Finding(kind, severity, at, cause, message, details, consumers, entries);
+        return new Finding(
+                kind, severity, at, cause, subjects, message, details, consumers, entries);
     }
 
     /** The same with those whom it touches. */
     public Finding touching(List<String> consumers, List<String> entries) {
-        return new Finding(kind, severity, at, cause, message, details, consumers, entries);
+        return new Finding(
+                kind, severity, at, cause, subjects, message, details, consumers, entries);
     }
 
     /** The same finding with those whom another one of the same identity touches as well. */

@@ -3,10 +3,11 @@ package dev.patientharbor.model;
 import dev.patientharbor.finding.Where;
 
 /**
- * A kind of finding that is not to be told of one place.
+ * A kind of finding that is not to be told, of one place or of any.
  *
  * @param id the id of the kind
- * @param of the place: a slot, a class or a consumer that the finding names, or {@code FILE:LINE}
+ * @param of the place: a slot, a class or a consumer that the finding names, or {@code FILE:LINE};
+ *     blank for any
  * @param grounds why, who answers for it, until when; there is a reason
  * @param at where it stands
  */

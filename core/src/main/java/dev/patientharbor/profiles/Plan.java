@@ -105,8 +105,9 @@ public final class Plan {
     }
 
     private Plan swap(Slot slot, Filling filling, Names names, Where at) {
+        Swap swap = Swap.of(this, slot);
         Required.of(filling, "what is to fill " + slot.text());
-        return Swap.of(this, slot).by(filling.binding(slot, names, at), names);
+        return swap.by(filling.binding(slot, names, at), names);
     }
 
     /** One consumer alone: all that it needs is replaced by mocks, but for what is kept. */

@@ -221,6 +221,16 @@ public final class SetDefinition {
         suppressions.add(new Suppression(known(id), of, grounds, Positions.here()));
     }
 
+    /**
+     * Does not tell any finding of a kind.
+     *
+     * @param id the id of the kind
+     * @param grounds why, who answers for it, until when; there is a reason
+     */
+    public void suppress(String id, Grounds grounds) {
+        suppress(id, "", grounds);
+    }
+
     private static String known(String id) {
         List<String> ids = FindingKinds.all().stream().map(FindingKind::id).toList();
         if (!ids.contains(id)) {

@@ -81,20 +81,19 @@ final class StrictnessReader {
                         .flatMap(one -> one.text("a slot, a class, a consumer, or FILE:LINE"));
         Grounds grounds = GroundsReader.read(fields);
         fields.tellUnknown();
-        boolean lacksWord = !fields.has("id") || !fields.has("at");
+        boolean lacksWord = !fields.has("id");
         if (lacksWord || grounds.because().isEmpty()) {
             faults.malformed(
                     piece.at(),
                     lacksWord
-                            ? "A suppression says what it suppresses, and where."
+                            ? "A suppression says what it suppresses."
                             : "A suppression without a reason.",
                     "write { id: unused-binding, at: SLOT, because: REASON }");
             return Optional.empty();
         }
-        return id.isEmpty() || of.isEmpty()
-                ? Optional.empty()
-                : Optional.of(
-                        new Suppression(id.get().text(), of.get().text(), grounds, id.get().at()));
+        String place = of.map(Written::text).orElse("");
+        return id.filter(one -> of.isPresent() || !fields.has("at"))
+                .map(one -> new Suppression(one.text(), place, grounds, one.at()));
     }
 
     private boolean isKnown(Written id) {

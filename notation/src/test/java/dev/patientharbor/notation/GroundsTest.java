@@ -6,6 +6,9 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import dev.patientharbor.check.Suppressed;
 import dev.patientharbor.finding.Severity;
+import dev.patientharbor.testing.JavaCode;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
@@ -103,7 +106,8 @@ class GroundsTest {
             {"- { id: unmet-need, at: Clocks, because: x }", "suppresses-nothing unmet-need"},
             {"- { id: unused-binding, at: Clock, because: x }", "suppresses-nothing unmet-need"},
             {"- { id: unmet-need, at: Clock }", "malformed-file unmet-need"},
-            {"- { id: unmet-need, because: x }", "malformed-file unmet-need"},
+            {"- { id: unmet-need, because: x }", ""},
+            {"- { at: Clock, because: x }", "malformed-file unmet-need"},
             {"- { id: unmet-need, at: Clock, because: }", "malformed-file unmet-need"},
             {"- { id: unmet-nee, at: Clock, because: x }", "unknown-word unmet-need"},
             {"- { id: unmet-need, at: Clock, because: x, til: 1 }", "unknown-word"},
@@ -128,5 +132,37 @@ class GroundsTest {
                 "unmet-need",
                 Situation.of(PORT, unmet + "- { id: unmet-nee, at: Clock, because: x }")
                         .detail("unknown-word", "did you mean"));
+    }
+
+    @Test
+    void a_suppression_knows_a_key_with_a_blank_and_a_line_from_any_folder() {
+        String file =
+                """
+                patient-harbor: 1
+                packages: [p]
+                entry: [Pier]
+                profiles:
+                  test: {}
+                suppress:
+                  - { id: unmet-need, at: "%s", because: x }
+                """;
+        Path classes =
+                JavaCode.compile(
+                        "package p;\n"
+                                + PORT
+                                + "class Pier { Pier(@jakarta.inject.Named(\"north pier\") Pager"
+                                + " it) {} }");
+        for (String at : List.of("Pager@\\\"north pier\\\"", "port.yaml:5", "./port.yaml:5")) {
+            for (String from : List.of("port.yaml", "sub/port.yaml", "../sub/port.yaml")) {
+                byte[] text = file.formatted(at).getBytes(StandardCharsets.UTF_8);
+                assertEquals(
+                        List.of(),
+                        ProfileFiles.parse(text, from, Path.of(""))
+                                .withCode(classes)
+                                .check(Situation.TODAY)
+                                .allFindings(),
+                        at + " from " + from);
+            }
+        }
     }
 }

@@ -3,7 +3,6 @@ package dev.patientharbor.notation;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 
 import java.util.List;
-import java.util.TreeSet;
 import org.junit.jupiter.api.Test;
 
 /** Bindings that do not reach everyone, classes that cannot be swapped, and two names for one. */
@@ -73,7 +72,8 @@ class WhichOneTest {
     }
 
     @Test
-    void n06_and_decision_29_a_class_that_is_asked_for_is_noted_once_with_all_who_ask() {
+    void
+            n06_and_decision_29_classes_that_are_asked_for_are_noted_once_but_for_those_that_are_replaced() {
         Situation it =
                 Situation.of(
                                 PORT
@@ -97,14 +97,10 @@ class WhichOneTest {
                                 """)
                         .tellsWhatIsMarked();
         assertEquals(
-                new TreeSet<>(List.of("p.Fixed cannot-swap", "p.Sonar cannot-swap")), it.noted());
-        assertEquals(
-                List.of("p.Hall", "p.Pier"),
-                it.verdict().findings().stream()
-                        .filter(one -> one.cause().equals("p.Sonar"))
-                        .findFirst()
-                        .orElseThrow()
-                        .consumers());
+                "1 consumer asks for classes rather than contracts: Hall (Fixed).",
+                it.finding("cannot-swap").message(),
+                "Sonar is replaced by a mock, and Board is no class that could be made");
+        assertEquals(List.of("p.Fixed"), it.finding("cannot-swap").subjects());
         assertEquals("real Sonar", it.received("other", "Hall.one"));
     }
 
