@@ -36,7 +36,7 @@ final class KeyUnknownRule implements Rule {
                                 && !profile.lacksParents()
                                 && set.wirings()
                                         .get(profile.number())
-                                        .filter(one -> isNothing(one, one.aim(binding)))
+                                        .filter(one -> leadsNowhere(set, one, binding))
                                         .isPresent();
         List<ResolvedProfile> lacking =
                 set.checked().stream().map(Wiring::profile).filter(lacks).toList();
@@ -79,13 +79,37 @@ final class KeyUnknownRule implements Rule {
     }
 
     /**
-     * The slots of which this rule tells that nothing fills them in a wiring, so that no other rule
+     * Whether what is the same as another slot has nothing there for somebody who asks for it; of
+     * one that nobody asks for, whether no level binds that slot.
+     */
+    private static boolean leadsNowhere(ResolvedSet set, Wiring wiring, ResolvedBinding binding) {
+        boolean isAsked = false;
+        for (int alias : wiring.aliases()) {
+            Outcome outcome = wiring.outcome(alias);
+            if (outcome.binding().filter(one -> one == binding).isPresent()) {
+                isAsked = true;
+                if (isNothing(wiring, outcome.next().orElseThrow())) {
+                    return true;
+                }
+            }
+        }
+        int target = binding.target().orElseThrow();
+        return !isAsked
+                && isNothing(wiring, wiring.aim(binding))
+                && wiring.profile().bindings().stream()
+                        .flatMap(one -> one.slot().stream())
+                        .noneMatch(slot -> set.slots().plain(slot) == target);
+    }
+
+    /**
+     * The seats of which this rule tells that nothing fills them in a wiring, so that no other rule
      * needs to.
      */
     static Set<Integer> told(Wiring wiring) {
-        return wiring.profile().bindings().stream()
-                .filter(one -> one.target().isPresent())
-                .map(wiring::aim)
+        return wiring.aliases().stream()
+                .map(wiring::outcome)
+                .filter(one -> one.binding().isPresent())
+                .flatMap(one -> one.next().stream())
                 .filter(aim -> isNothing(wiring, aim))
                 .collect(Collectors.toSet());
     }

@@ -19,8 +19,8 @@ import java.util.TreeSet;
 
 /**
  * Tells shared objects that hold, for as long as they live, one that is made to live less long: an
- * error if that is scoped, a note if it is fresh. Entry consumers are shared; decorators live as
- * long as what they wrap; what is made when it is asked for is not held.
+ * error if that is scoped, a note if it is fresh. Decorators live as long as what they wrap; what
+ * is made when it is asked for is not held.
  */
 final class OutlivesRule implements Rule {
 
@@ -30,11 +30,10 @@ final class OutlivesRule implements Rule {
             if (!holdsAny(set, wiring)) {
                 continue;
             }
-            Set<Integer> entries = new HashSet<>(wiring.entries());
             Map<Integer, TreeSet<String>> holders = new TreeMap<>();
             for (int i = 0; i < wiring.reachedSize(); i++) {
                 int seat = wiring.reached(i);
-                if (entries.contains(seat) || lifetime(set, wiring, seat) == Lifetime.SHARED) {
+                if (lifetime(set, wiring, seat) == Lifetime.SHARED) {
                     wiring.eachNeed(
                             seat,
                             (consumer, need, asked) -> hold(set, wiring, consumer, asked, holders));

@@ -59,6 +59,7 @@ final class SharedTwiceRule implements Rule {
 
     private static boolean isSharedByItsSlot(ResolvedSet set, Wiring wiring, Outcome outcome) {
         if (outcome.kind() != Outcome.Kind.OBJECT
+                || outcome.core().isPresent()
                 || outcome.blueprint().orElseThrow().method().isPresent()) {
             return false;
         }

@@ -38,7 +38,7 @@ class LifetimesTest {
                                 default-lifetime: scoped
                                 marks: { scope: { PerTide: fresh } }
                                 profiles:
-                                  bound: { bindings: { Book: { class: Tally, lifetime: shared }, Gauge: mock } }   # <- outlives
+                                  bound: { bindings: { Book: { class: Tally, lifetime: shared }, Gauge: mock } }
                                   marked: { bindings: { Book: Tally, Gauge: Sonar } }
                                   heir: { lifetime: shared, bindings: { Book: Heir, Gauge: Sonar } }
                                   child: { extends: heir, eager: true }
@@ -168,5 +168,39 @@ class LifetimesTest {
         assertNotEquals(it.instance("twice", "Desk.a"), it.instance("twice", "Desk.b"));
         assertEquals(it.instance("same", "Desk.a"), it.instance("same", "Desk.b"));
         assertEquals(it.instance("marked", "Desk.a"), it.instance("marked", "Desk.b"));
+    }
+
+    @Test
+    void entry_consumers_live_as_long_as_is_said_and_one_instance_in_layers_is_not_two() {
+        Situation it =
+                Situation.of(
+                                PORT,
+                                """
+                                entry: [Desk]
+                                marks: { scope: { PerTide: scoped } }
+                                fill-in: [sole]
+                                profiles:
+                                  shared:
+                                    bindings: { Book: Tally }                                  # <- outlives
+                                  scoped: { bindings: { Book: Tally, Desk: { class: Desk, lifetime: scoped } } }
+                                  layered: { bindings: { Book: Plain }, decorators: { Gauge: [spy] } }
+                                """)
+                        .tellsWhatIsMarked();
+        assertFalse(it.noted().toString().contains("shared-twice"), it.noted().toString());
+        Situation.of(
+                        PORT,
+                        """
+                        entry: [Shed]
+                        areas: { quay: { members: [Shed] } }
+                        profiles:
+                          test:
+                            bindings: { Book: { same-as: Book@quay }, Gauge: Sonar }
+                            within: { quay: { bindings: { Book@quay: Plain } } }
+                          typo:
+                            bindings:
+                              Book: { same-as: Book@quai }                                     # <- key-unknown
+                              Gauge: Sonar
+                        """)
+                .tellsWhatIsMarked();
     }
 }
