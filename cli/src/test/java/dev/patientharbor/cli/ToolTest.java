@@ -35,7 +35,7 @@ class ToolTest {
             delimiter = '|',
             textBlock =
                     """
-                    check PORT                                   | 0 | All 4 profiles are complete: 5 notes.
+                    check PORT                                   | 0 | All 4 profiles are complete: 3 notes.
                     check BROKEN                                 | 1 | 19 of 19 profiles are not complete
                     check BROKEN --profile circle                | 1 | 1 of 1 profile is not complete
                     check PORT --fail-on warning                 | 0 | All 4

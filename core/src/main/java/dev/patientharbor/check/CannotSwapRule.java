@@ -20,6 +20,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.function.UnaryOperator;
 
 /**
  * Notes consumers that ask for a class of the code by itself, so that only it can be passed: once
@@ -50,9 +51,7 @@ final class CannotSwapRule implements Rule {
                                             }
                                         }));
         askedBy.keySet().removeAll(replaced(set));
-        if (!askedBy.isEmpty()) {
-            reporter.report(finding(set, askedBy));
-        }
+        askedBy.forEach((name, by) -> reporter.report(finding(set, name, List.copyOf(by))));
     }
 
     /** The classes that some profile binds to something else: a mock, a subclass, a value. */
@@ -98,36 +97,47 @@ final class CannotSwapRule implements Rule {
                 .isPresent();
     }
 
-    private static Finding finding(ResolvedSet set, Map<String, TreeSet<String>> askedBy) {
+    private static Finding finding(ResolvedSet set, String name, List<String> consumers) {
+        return Finding.of(FindingKinds.CANNOT_SWAP, set.declared().at(), name, name)
+                .touching(consumers, List.of());
+    }
+
+    /** Says once what was found of each class, by whatever side. */
+    static List<Finding> together(List<Finding> findings, UnaryOperator<String> shortName) {
+        List<Finding> others = new ArrayList<>(findings);
+        List<Finding> each = new ArrayList<>(findings);
+        others.removeIf(one -> one.kind() == FindingKinds.CANNOT_SWAP);
+        each.removeIf(one -> one.kind() != FindingKinds.CANNOT_SWAP);
+        if (each.isEmpty()) {
+            return others;
+        }
         Map<String, TreeSet<String>> asks = new TreeMap<>();
-        askedBy.forEach(
-                (name, by) ->
-                        by.forEach(
-                                one -> asks.computeIfAbsent(one, it -> new TreeSet<>()).add(name)));
-        List<String> consumers = List.copyOf(asks.keySet());
-        List<String> classes = List.copyOf(askedBy.keySet());
-        Wording wording = new Wording(set);
-        List<String> each = new ArrayList<>();
+        for (Finding one : each) {
+            for (String consumer : one.consumers()) {
+                asks.computeIfAbsent(consumer, it -> new TreeSet<>())
+                        .add(shortName.apply(one.cause()));
+            }
+        }
+        List<String> said = new ArrayList<>();
         asks.forEach(
                 (consumer, of) ->
-                        each.add(
-                                wording.shortName(consumer)
-                                        + " ("
-                                        + wording.list(wording.shortNames(List.copyOf(of)))
-                                        + ")"));
-        int count = consumers.size();
-        return Finding.of(
-                        FindingKinds.CANNOT_SWAP,
-                        set.declared().at(),
-                        classes,
-                        count
-                                + (count == 1 ? " consumer asks" : " consumers ask")
-                                + " for classes rather than contracts: "
-                                + wording.list(each)
-                                + ".")
-                .with("classes", wording.list(wording.shortNames(classes)))
-                .with("so", "only these classes, or subclasses of them, can be passed")
-                .with("do", "let those who ask for them ask for interfaces of them")
-                .touching(consumers, List.of());
+                        said.add(shortName.apply(consumer) + " (" + String.join(", ", of) + ")"));
+        List<String> classes = each.stream().map(Finding::cause).distinct().sorted().toList();
+        int count = asks.size();
+        others.add(
+                Finding.of(
+                                FindingKinds.CANNOT_SWAP,
+                                each.get(0).at(),
+                                classes,
+                                count
+                                        + (count == 1 ? " consumer asks" : " consumers ask")
+                                        + " for classes rather than contracts: "
+                                        + Wording.some(said)
+                                        + ".")
+                        .with("classes", Wording.some(classes.stream().map(shortName).toList()))
+                        .with("so", "only these classes, or subclasses of them, can be passed")
+                        .with("do", "let those who ask for them ask for interfaces of them")
+                        .touching(List.copyOf(asks.keySet()), List.of()));
+        return others;
     }
 }

@@ -42,7 +42,13 @@ final class ChangeRule implements Rule {
                                         ? " is removed"
                                         : " is changed")
                                 + ", and no binding of it is inherited at this level.")
-                .with("do", "take the line out, or name a supply");
+                .with(
+                        "do",
+                        binding.declared().supply() instanceof Supply.Removed
+                                        && !set.fillers(binding.slot().orElseThrow()).isEmpty()
+                                ? "take the line out; or write none, if no class of the code is to"
+                                        + " fill it"
+                                : "take the line out, or name a supply");
     }
 
     private static void tellUnfilled(ResolvedSet set, Reporter reporter, ResolvedBinding binding) {
@@ -68,15 +74,18 @@ final class ChangeRule implements Rule {
                                                 + " does not fill it.")
                                 .with("left open at", binding.declared().at().text())
                                 .withAny("in the code", wording.shortNames(implementations))
-                                .with(
+                                .withAny(
                                         "write",
                                         new LineToWrite(set)
-                                                .fill(
-                                                        set.slots()
-                                                                .slot(binding.slot().orElseThrow()),
-                                                        implementations,
-                                                        Optional.empty(),
-                                                        name))
+                                                        .fill(
+                                                                set.slots()
+                                                                        .slot(
+                                                                                binding.slot()
+                                                                                        .orElseThrow()),
+                                                                Optional.empty(),
+                                                                wiring.profile())
+                                                        .stream()
+                                                        .toList())
                                 .touching(touched.consumers(), touched.entries()));
             }
         }

@@ -77,6 +77,7 @@ public final class Checker {
                     faults.add(new RuleFault(rule.getClass().getSimpleName(), fault));
                 }
             }
+            reporter.leaveOutConsequences();
             reporters.add(reporter);
         }
         Told told = new Told(reporters);

@@ -36,6 +36,10 @@ final class CoverageMaker {
     private final Map<String, NeverReal> needs = new TreeMap<>();
     private final Map<String, Set<AnswerKind>> met = new TreeMap<>();
     private final Set<String> used = new HashSet<>();
+
+    /** The contracts of which a factory makes something, of a class that it does not say. */
+    private final Set<String> madeByFactories = new HashSet<>();
+
     private final List<String> profiles;
 
     private CoverageMaker(List<String> profiles) {
@@ -75,6 +79,12 @@ final class CoverageMaker {
             return;
         }
         answer.implementation().ifPresent(used::add);
+        boolean isUnknown =
+                answer.kind() == AnswerKind.FACTORY
+                        && answer.behind().flatMap(Answer.Behind::implementation).isEmpty();
+        if (isUnknown) {
+            madeByFactories.add(SlotTable.className(slot.contract()));
+        }
         answer.behind().flatMap(Answer.Behind::implementation).ifPresent(used::add);
         used.addAll(answer.decorators());
         String text = slot.text();
@@ -127,14 +137,22 @@ final class CoverageMaker {
 
     private void addUnused(CodeIndex code, Slot slot, Set<String> unused) {
         String contract = SlotTable.className(slot.contract());
-        if (code.inCode(contract)) {
+        // Which class a factory uses, nobody knows.
+        if (code.inCode(contract) && !madeByFactories.contains(contract)) {
             for (ClassFacts one : code.subtypesOf(contract)) {
                 boolean concrete = !one.isInterface() && !one.isAbstract() && !one.isPrivate();
-                if (concrete && !one.isInMethod() && !used.contains(one.name())) {
+                if (concrete && !one.isInMethod() && !isUsed(code, one)) {
                     unused.add(one.name());
                 }
             }
         }
+    }
+
+    /** Whether some profile uses a class, or a subclass of it. */
+    private boolean isUsed(CodeIndex code, ClassFacts facts) {
+        return used.contains(facts.name())
+                || code.subtypesOf(facts.name()).stream()
+                        .anyMatch(one -> used.contains(one.name()));
     }
 
     private Optional<String> firstReal(List<Set<AnswerKind>> received) {

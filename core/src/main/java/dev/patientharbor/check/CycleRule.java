@@ -95,11 +95,36 @@ final class CycleRule implements Rule {
                                 cause,
                                 set.text(first) + " needs itself, by " + steps + ".")
                         .with("path", text(set, wiring, path))
-                        .with(
-                                "do",
-                                "let one of these ask for less, or put a supply in place of one"
-                                        + " that does not ask back")
+                        .with("do", remedy(set, wiring, path))
                         .touching(List.copyOf(consumers), touched.entries()));
+    }
+
+    /** A class that wraps its own contract is a decorator, bound as if it were what is wrapped. */
+    private static String remedy(ResolvedSet set, Wiring wiring, List<Step> path) {
+        Step only = path.get(0);
+        Outcome outcome = wiring.outcome(only.from());
+        boolean wraps =
+                path.size() == 1
+                        && only.consumer().isPresent()
+                        && outcome.blueprint().equals(only.consumer())
+                        && set.slots()
+                                .slot(only.need().orElseThrow().slot())
+                                .contract()
+                                .equals(set.slots().slot(only.from()).contract());
+        if (!wraps) {
+            return "let one of these ask for less, or put a supply in place of one that does not"
+                    + " ask back";
+        }
+        String slot = set.text(only.from());
+        String name = set.maker(only.consumer().get());
+        return name
+                + " wraps what it stands for: bind "
+                + slot
+                + " to what is wrapped, and write "
+                + slot
+                + ": ["
+                + name
+                + "] under decorators";
     }
 
     private static String text(ResolvedSet set, Wiring wiring, List<Step> path) {

@@ -117,7 +117,10 @@ final class DecoratorRule implements Rule {
                         FindingKinds.NOT_A_DECORATOR,
                         decorator.name().written().at(),
                         List.of(set.text(decorator.slot()), word),
-                        word + " can stand around an interface, and " + contract + " is none.")
+                        word
+                                + " can stand around an interface that is not sealed, and "
+                                + contract
+                                + " is none.")
                 .with("do", "let those who ask for it ask for an interface of it, or take it out");
     }
 

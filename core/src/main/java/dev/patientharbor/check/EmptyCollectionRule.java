@@ -2,14 +2,20 @@ package dev.patientharbor.check;
 
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.model.Key;
+import dev.patientharbor.model.ShortName;
+import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.resolve.Outcome;
 import dev.patientharbor.resolve.ResolvedProfile;
 import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.resolve.SlotTable;
 import dev.patientharbor.resolve.Wiring;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 
@@ -42,6 +48,7 @@ final class EmptyCollectionRule implements Rule {
         String contract = content.text(wording::shortName);
         String toWrite = content.text(set.names()::toWrite);
         List<String> implementations = wording.implementations(content);
+        boolean isAbsent = set.code().find(SlotTable.className(content)).isEmpty();
         for (Wiring wiring : wirings) {
             Impact.Touched touched = reporter.impact(wiring).of(List.of(slot));
             reporter.report(
@@ -58,21 +65,50 @@ final class EmptyCollectionRule implements Rule {
                             .withAny("in the code", wording.shortNames(implementations))
                             .with("reached by", wording.path(wiring, slot))
                             .with(
-                                    "write",
-                                    line(set, slot, toWrite, wording.firstToWrite(implementations))
-                                            + "     under "
-                                            + common.declared().name()
-                                            + " › bindings, or may-be-empty: ["
-                                            + toWrite
-                                            + "] in the file")
+                                    isAbsent ? "do" : "write",
+                                    isAbsent
+                                            ? "add the folder or jar that has "
+                                                    + content.text()
+                                                    + " to code: it is not on the code path"
+                                            : line(set, slot, content, common)
+                                                    + "     under "
+                                                    + common.declared().name()
+                                                    + " › bindings, or may-be-empty: ["
+                                                    + toWrite
+                                                    + "] in the file")
                             .touching(touched.consumers(), touched.entries()));
         }
     }
 
     /** A collection with a key of its own is bound by its members; another one has all variants. */
-    private static String line(ResolvedSet set, int slot, String content, String supply) {
-        return set.slots().slot(slot).key().isPresent()
-                ? new Wording(set).toWrite(set.slots().slot(slot)) + ": { members: [SLOT, …] }"
-                : content + "@KEY: " + supply;
+    private static String line(
+            ResolvedSet set, int slot, TypeRef content, ResolvedProfile profile) {
+        Wording wording = new Wording(set);
+        if (set.slots().slot(slot).key().isPresent()) {
+            return wording.toWrite(set.slots().slot(slot)) + ": { members: [SLOT, …] }";
+        }
+        LineToWrite lines = new LineToWrite(set);
+        Slot plain = new Slot(content, Optional.empty());
+        Optional<String> supply = lines.supplies(plain, profile).stream().findFirst();
+        Slot member =
+                set.isMap(slot)
+                        ? new Slot(content, Optional.of(key(set, slot, supply.orElse("first"))))
+                        : plain;
+        return wording.toWrite(member) + ": " + supply.orElse("CLASS");
+    }
+
+    /** A key that the map has a place for: a constant, else after the class. */
+    private static Key key(ResolvedSet set, int map, String supply) {
+        String name = ShortName.of(supply);
+        return set.mapKeys(map)
+                .flatMap(all -> all.stream().findFirst())
+                .map(Key::named)
+                .orElseGet(
+                        () ->
+                                Key.named(
+                                        name.matches("\\w+")
+                                                ? name.substring(0, 1).toLowerCase(Locale.ROOT)
+                                                        + name.substring(1)
+                                                : "first"));
     }
 }

@@ -67,13 +67,8 @@ final class MapKeyRule implements Rule {
         ResolvedProfile common = wording.common(wirings.stream().map(Wiring::profile).toList());
         int map = lack.map();
         Slot first = new Slot(set.content(map), Optional.of(Key.named(lack.constants().get(0))));
-        String line =
-                new LineToWrite(set)
-                        .fill(
-                                first,
-                                wording.implementations(first.contract()),
-                                Optional.empty(),
-                                common.declared().name());
+        LineToWrite lines = new LineToWrite(set);
+        Optional<String> line = lines.fill(first, Optional.empty(), common);
         for (Wiring wiring : wirings) {
             reporter.report(
                     wiring.profile(),
@@ -86,7 +81,9 @@ final class MapKeyRule implements Rule {
                                             + wording.list(lack.constants())
                                             + ".")
                             .with("reached by", wording.path(wiring, map))
-                            .with("write", line)
+                            .with(
+                                    line.isPresent() ? "write" : "do",
+                                    line.orElseGet(() -> lines.otherwise(first)))
                             .touching(
                                     reporter.impact(wiring).of(List.of(map)).consumers(),
                                     List.of()));

@@ -9,6 +9,7 @@ import dev.patientharbor.resolve.ResolvedDecorator;
 import dev.patientharbor.resolve.ResolvedProfile;
 import dev.patientharbor.resolve.ResolvedSet;
 import java.util.List;
+import java.util.Locale;
 
 /** Tells class names that nothing answers to, and short ones that several classes answer to. */
 final class NamesRule implements Rule {
@@ -51,6 +52,25 @@ final class NamesRule implements Rule {
         }
     }
 
+    /** What a word of the notation may be meant for that stands where a class should. */
+    private static List<String> meant(String text) {
+        String word = text.toLowerCase(Locale.ROOT);
+        if (List.of("stub", "fake", "class").contains(word)) {
+            return List.of("{ " + word + ": CLASS }");
+        }
+        if (word.equals("value") || word.equals("factory") || word.equals("members")) {
+            return List.of(
+                    word.equals("value")
+                            ? "{ value: … }"
+                            : word.equals("factory")
+                                    ? "{ factory: \"CLASS#METHOD\" }"
+                                    : "{ members: [SLOT, …] }");
+        }
+        return List.of("mock", "none", "removed", "to-fill").contains(word)
+                ? List.of(word)
+                : List.of();
+    }
+
     static Finding finding(ResolvedSet set, Lookup name) {
         String text = name.written().text();
         if (name.isAmbiguous()) {
@@ -88,6 +108,10 @@ final class NamesRule implements Rule {
                             packages.isEmpty()
                                     ? "no packages: none are listed"
                                     : String.join(", ", packages));
+        }
+        List<String> meant = meant(text);
+        if (!meant.isEmpty()) {
+            return finding.withAny("did you mean", meant);
         }
         List<String> near = set.names().near(text);
         return near.isEmpty()

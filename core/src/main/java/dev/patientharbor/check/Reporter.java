@@ -2,14 +2,17 @@ package dev.patientharbor.check;
 
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKind;
+import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.resolve.ResolvedProfile;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.resolve.Wiring;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.Predicate;
 
 /**
@@ -17,6 +20,19 @@ import java.util.function.Predicate;
  * profiles.
  */
 final class Reporter {
+
+    private static final String EXPLAINED = "names that it would explain are not told until then";
+
+    /** What tells that there is no code. */
+    private static final Set<FindingKind> NO_CODE =
+            Set.of(FindingKinds.CODE_MISSING, FindingKinds.NOTHING_TO_CHECK);
+
+    /** What tells names that no class answers to. */
+    private static final Set<FindingKind> NAMES =
+            Set.of(
+                    FindingKinds.UNKNOWN_CLASS,
+                    FindingKinds.UNKNOWN_ENTRY,
+                    FindingKinds.UNKNOWN_AREA);
 
     private final ResolvedSet set;
     private final List<Finding> ofSet = new ArrayList<>();
@@ -101,6 +117,43 @@ final class Reporter {
     /** Whom what goes wrong in a wiring touches. */
     Impact impact(Wiring wiring) {
         return impacts.computeIfAbsent(wiring, one -> new Impact(set, one));
+    }
+
+    /**
+     * Takes back what one cause explains that was told already: no code was read, so that no name
+     * of a class is known; or an included file is missing, so that no area is that it declares.
+     */
+    void leaveOutConsequences() {
+        boolean noCode =
+                set.code().size() == 0
+                        && ofSet.stream().anyMatch(one -> NO_CODE.contains(one.kind()));
+        boolean noInclude =
+                ofSet.stream().anyMatch(one -> one.kind() == FindingKinds.INCLUDE_MISSING);
+        Set<FindingKind> explained = new HashSet<>();
+        if (noCode) {
+            explained.addAll(NAMES);
+        }
+        if (noInclude) {
+            explained.add(FindingKinds.UNKNOWN_AREA);
+        }
+        int before = ofSet.size();
+        ofSet.removeIf(one -> explained.contains(one.kind()));
+        int left = before - ofSet.size();
+        for (List<Finding> all : ofProfile) {
+            int some = all.size();
+            all.removeIf(one -> explained.contains(one.kind()));
+            left += some - all.size();
+        }
+        ofPartial.removeIf(one -> explained.contains(one.finding().kind()));
+        if (left > 0) {
+            Set<FindingKind> causes = noCode ? NO_CODE : Set.of(FindingKinds.INCLUDE_MISSING);
+            for (int i = 0; i < ofSet.size(); i++) {
+                if (causes.contains(ofSet.get(i).kind())) {
+                    ofSet.set(i, ofSet.get(i).with("so", EXPLAINED));
+                    return;
+                }
+            }
+        }
     }
 
     ResolvedSet set() {

@@ -51,6 +51,7 @@ final class RuleCatalog {
                 new SharedTwiceRule(),
                 new MadeTwoWaysRule(),
                 new CannotSwapRule(),
+                new MockRule(),
                 new OverdueRule(today),
                 new DemandRule(),
                 new LooseningRule(),

@@ -155,7 +155,19 @@ final class Told {
     }
 
     List<Finding> ofSet() {
-        return sorted(ofSet);
+        List<Finding> once = sorted(ofSet);
+        return sorted(CannotSwapRule.together(once, this::shortName));
+    }
+
+    /** The short name of a class that one of the sides knows. */
+    private String shortName(String className) {
+        return sides.stream()
+                .map(Reporter::set)
+                .filter(side -> side.code().find(className).isPresent())
+                .findFirst()
+                .orElse(sides.get(0).set())
+                .names()
+                .shortName(className);
     }
 
     List<Finding> of(ResolvedProfile profile) {

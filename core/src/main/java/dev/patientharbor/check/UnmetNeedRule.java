@@ -8,6 +8,7 @@ import dev.patientharbor.model.Key;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.Written;
 import dev.patientharbor.resolve.Outcome;
+import dev.patientharbor.resolve.ResolvedBinding;
 import dev.patientharbor.resolve.ResolvedProfile;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.resolve.SlotTable;
@@ -26,10 +27,10 @@ import java.util.Set;
 final class UnmetNeedRule implements Rule {
 
     /**
-     * What lacks a supply in one way: a slot, and where it was looked for if that was not
-     * everywhere.
+     * What lacks a supply in one way: a slot, where it was looked for if that was not everywhere,
+     * and where it is bound to nothing.
      */
-    private record Lack(int slot, List<String> lookedAt) {}
+    private record Lack(int slot, List<String> lookedAt, String boundTo) {}
 
     @Override
     public void check(ResolvedSet set, Reporter reporter) {
@@ -43,7 +44,7 @@ final class UnmetNeedRule implements Rule {
                 if (isNothing(wiring, seat)
                         && !told.contains(seat)
                         && !isAmbiguouslyBound(set, wiring, seat)) {
-                    lacking.computeIfAbsent(lack(set, seat), one -> new LinkedHashMap<>())
+                    lacking.computeIfAbsent(lack(set, wiring, seat), one -> new LinkedHashMap<>())
                             .computeIfAbsent(wiring, one -> new ArrayList<>(1))
                             .add(seat);
                 }
@@ -53,10 +54,16 @@ final class UnmetNeedRule implements Rule {
         lacking.forEach((lack, seats) -> report(set, wording, lack, seats, reporter));
     }
 
-    private static Lack lack(ResolvedSet set, int seat) {
+    private static Lack lack(ResolvedSet set, Wiring wiring, int seat) {
         int level = set.slots().level(seat);
         boolean everywhere = set.levels().reachesWhole(level);
-        return new Lack(set.slots().plain(seat), everywhere ? List.of() : set.lookedAt(level));
+        String boundTo =
+                wiring.outcome(seat)
+                        .binding()
+                        .map(one -> " " + one.declared().at().text())
+                        .orElse("");
+        return new Lack(
+                set.slots().plain(seat), everywhere ? List.of() : set.lookedAt(level), boundTo);
     }
 
     /** Nothing supplies it; an entry consumer that is but a value type is nothing either. */
@@ -68,7 +75,10 @@ final class UnmetNeedRule implements Rule {
                 || kind == Outcome.Kind.VALUE_MISSING && wiring.firstStep(slot).isEmpty();
     }
 
-    /** A binding is there, but its short name fits several contracts: that is told instead. */
+    /**
+     * A binding is there, but its contract is not known by that name, or fits several: that is told
+     * instead.
+     */
     private static boolean isAmbiguouslyBound(ResolvedSet set, Wiring wiring, int slot) {
         String contract = SlotTable.className(set.slots().slot(slot).contract());
         return set.profiles().stream()
@@ -76,8 +86,11 @@ final class UnmetNeedRule implements Rule {
                 .flatMap(profile -> profile.own().stream())
                 .filter(binding -> binding.slot().isEmpty())
                 .flatMap(binding -> binding.names().stream())
-                .flatMap(name -> name.found().stream())
-                .anyMatch(facts -> facts.name().equals(contract));
+                .anyMatch(
+                        name ->
+                                name.written().text().equals(contract)
+                                        || name.found().stream()
+                                                .anyMatch(one -> one.name().equals(contract)));
     }
 
     private static void report(
@@ -88,7 +101,8 @@ final class UnmetNeedRule implements Rule {
             Reporter reporter) {
         ResolvedProfile common =
                 wording.common(seats.keySet().stream().map(Wiring::profile).toList());
-        String where = lack.lookedAt().isEmpty() ? "" : " in " + lack.lookedAt().get(0);
+        String where =
+                (lack.lookedAt().isEmpty() ? "" : " in " + lack.lookedAt().get(0)) + lack.boundTo();
         seats.forEach(
                 (wiring, all) -> {
                     int seat = all.get(0);
@@ -280,8 +294,7 @@ final class UnmetNeedRule implements Rule {
                                                         .map(one -> one.orElseThrow().written())
                                                         .toList()))
                         .orElse(List.of());
-        List<String> implementations = wording.implementations(slot.contract());
-        Optional<Slot> standIn =
+        Optional<Slot> sameAs =
                 slot.key().isEmpty() && !keys.isEmpty()
                         ? Optional.of(new Slot(slot.contract(), keys.get(0)))
                         : Optional.empty();
@@ -289,17 +302,42 @@ final class UnmetNeedRule implements Rule {
             return finding.with("reached by", wording.path(wiring, number))
                     .with("do", "add the folder or jar that has it to code");
         }
+        LineToWrite lines = new LineToWrite(set);
+        Optional<String> line =
+                lines.fill(slot, sameAs, common, place(set, wiring, number, common));
         return finding.withAny("did you mean", near)
-                .with(
-                        "in the code",
-                        implementations.isEmpty()
-                                ? "no class that implements it"
-                                : wording.list(wording.shortNames(implementations)))
+                .with("in the code", inTheCode(wording, slot))
                 .withAny("left out", wording.leftOut(number))
                 .with("reached by", wording.path(wiring, number))
                 .with(
-                        "write",
-                        new LineToWrite(set)
-                                .fill(slot, implementations, standIn, common.declared().name()));
+                        line.isPresent() ? "write" : "do",
+                        line.orElseGet(() -> lines.otherwise(slot)));
+    }
+
+    private static String inTheCode(Wording wording, Slot slot) {
+        List<String> fit = wording.implementations(slot.contract());
+        if (!fit.isEmpty()) {
+            return wording.list(wording.shortNames(fit));
+        }
+        List<String> unfit = wording.unfit(slot.contract());
+        return unfit.isEmpty()
+                ? "no class that implements it"
+                : "none that can stand there: " + wording.list(unfit);
+    }
+
+    /** Where a line is to stand so that this need sees it. */
+    private static String place(ResolvedSet set, Wiring wiring, int seat, ResolvedProfile common) {
+        String name = common.declared().name();
+        int level = set.slots().level(seat);
+        Optional<ResolvedBinding> here = wiring.outcome(seat).binding();
+        if (set.declared().at() instanceof Where.InSource) {
+            return "in the profile " + name;
+        }
+        if (here.isPresent()) {
+            return "in place of the line at " + here.get().declared().at().text();
+        }
+        return set.levels().reachesWhole(level)
+                ? "under " + name + " › bindings"
+                : "under " + name + " › within › " + set.nearestName(level) + " › bindings";
     }
 }

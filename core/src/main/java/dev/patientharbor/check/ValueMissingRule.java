@@ -11,7 +11,9 @@ import dev.patientharbor.resolve.ResolvedBinding;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.resolve.Wiring;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -27,15 +29,19 @@ final class ValueMissingRule implements Rule {
                 continue;
             }
             for (int i = 0; i < wiring.reachedSize(); i++) {
-                int slot = wiring.reached(i);
+                int seat = wiring.reached(i);
+                Map<Blueprint, List<Need>> lacking = new LinkedHashMap<>();
                 wiring.eachNeed(
-                        slot,
+                        seat,
                         (consumer, need, asked) -> {
                             Optional<Outcome> answer = wiring.received(asked).map(wiring::outcome);
                             if (answer.filter(ValueMissingRule::isMissing).isPresent()) {
-                                report(set, wiring, slot, consumer, need, reporter);
+                                lacking.computeIfAbsent(consumer, one -> new ArrayList<>(1))
+                                        .add(need);
                             }
                         });
+                lacking.forEach(
+                        (consumer, needs) -> report(set, wiring, seat, consumer, needs, reporter));
             }
         }
     }
@@ -49,8 +55,9 @@ final class ValueMissingRule implements Rule {
             Wiring wiring,
             int slot,
             Blueprint consumer,
-            Need need,
+            List<Need> needs,
             Reporter reporter) {
+        Need need = needs.get(0);
         Wording wording = new Wording(set);
         Where at =
                 wiring.outcome(slot)
@@ -66,15 +73,22 @@ final class ValueMissingRule implements Rule {
                                 List.of(consumer.className(), need.place().code()),
                                 wording.shortName(consumer.className())
                                         + " asks for "
-                                        + set.text(need.slot())
-                                        + " ("
-                                        + wording.place(need)
-                                        + "), and there is no value for it.")
+                                        + values(set, wording, needs))
                         .with("reached by", wording.path(wiring, slot));
         reporter.report(
                 wiring.profile(),
                 advised(set, wiring, slot, consumer, need, told)
                         .touching(List.of(consumer.className()), touched.entries()));
+    }
+
+    private static String values(ResolvedSet set, Wording wording, List<Need> needs) {
+        List<String> each =
+                needs.stream()
+                        .map(one -> set.text(one.slot()) + " (" + wording.place(one) + ")")
+                        .toList();
+        return needs.size() == 1
+                ? each.get(0) + ", and there is no value for it."
+                : needs.size() + " values, and there are none: " + wording.list(each) + ".";
     }
 
     /** The parameters beside one, and it, for which there is no value, by name. */

@@ -90,13 +90,34 @@ final class Wording {
                 + "] }";
     }
 
-    /** The first of some classes as the file may write it, else a mock. */
-    String firstToWrite(List<String> binaryNames) {
-        return binaryNames.isEmpty() ? "mock" : set.names().toWrite(binaryNames.get(0));
+    /** The classes that are of a contract and cannot stand there, each with the reason. */
+    List<String> unfit(TypeRef contract) {
+        String name = SlotTable.className(contract);
+        List<String> unfit = new ArrayList<>();
+        for (ClassFacts facts : set.code().subtypesOf(name)) {
+            if (facts.isInterface() || facts.isInMethod()) {
+                continue;
+            }
+            String reason =
+                    facts.isAbstract()
+                            ? "abstract"
+                            : facts.constructors().stream().allMatch(one -> one.isPrivate())
+                                    ? "has only private constructors"
+                                    : asksFor(facts, name, false)
+                                            ? "asks for one itself"
+                                            : "of other type arguments";
+            unfit.add(shortName(facts.name()) + " (" + reason + ")");
+        }
+        return unfit;
     }
 
     /** The names, at most six, and how many more there are. */
     String list(List<String> names) {
+        return some(names);
+    }
+
+    /** The same. */
+    static String some(List<String> names) {
         String some = String.join(", ", names.subList(0, Math.min(MOST, names.size())));
         return names.size() <= MOST ? some : some + " and " + (names.size() - MOST) + " more";
     }

@@ -12,8 +12,9 @@ import java.util.Set;
  * What one class file says.
  *
  * @param name the binary name, {@code p.Outer$Inner}
- * @param access its modifiers; those of the source for a nested class; a bit beyond the 16 of the
- *     class file says that it is no member of a class (JVMS 4.7.6)
+ * @param access its modifiers; those of the source for a nested class; bits beyond the 16 of the
+ *     class file say that it is no member of a class (JVMS 4.7.6), and that it names its subclasses
+ *     (JVMS 4.7.31)
  * @param signature its type parameters and generic supertypes, as in JVMS 4.7.9.1
  * @param superName the binary name of its superclass; empty for {@code Object}
  * @param interfaces the binary names of its interfaces, in order
@@ -50,6 +51,9 @@ public record ClassFacts(
     /** Of a class in a method, or without a name. */
     static final int IN_METHOD = 0x10000;
 
+    /** Of a class that names its subclasses. */
+    static final int SEALED = 0x20000;
+
     private static final int ENUM = 0x4000;
 
     /** What is known of a thing that is no class: its name. */
@@ -70,6 +74,11 @@ public record ClassFacts(
                 Set.of(),
                 MethodSet.NONE,
                 BodyFacts.NONE);
+    }
+
+    /** Whether it names its subclasses, so that nobody can make another one. */
+    public boolean isSealed() {
+        return (access & SEALED) != 0;
     }
 
     /** The names of its type parameters, in order. */

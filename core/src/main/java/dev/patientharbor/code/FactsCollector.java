@@ -38,6 +38,7 @@ final class FactsCollector extends ClassVisitor {
     private final List<MethodFacts> calls = new ArrayList<>(0);
     private final Set<String> throwing = new HashSet<>(0);
     private final Set<String> openMethods = new HashSet<>(0);
+    private boolean sealed;
     private final MethodSet.Builder closedMethods = new MethodSet.Builder();
     private boolean mayHaveConstants;
 
@@ -83,6 +84,11 @@ final class FactsCollector extends ClassVisitor {
         if (className(internalName).equals(name)) {
             access = outer == null ? flags | ClassFacts.IN_METHOD : flags;
         }
+    }
+
+    @Override
+    public void visitPermittedSubclass(String internalName) {
+        sealed = true;
     }
 
     @Override
@@ -220,7 +226,7 @@ final class FactsCollector extends ClassVisitor {
     ClassFacts facts() {
         return new ClassFacts(
                 name,
-                access,
+                sealed ? access | ClassFacts.SEALED : access,
                 signature,
                 superName,
                 List.copyOf(interfaces),

@@ -22,6 +22,8 @@ public final class FindingKinds {
     public static final FindingKind REPEATED_KEY =
             error("repeated-key", "The same key twice in one place");
 
+    public static final FindingKind INCLUDE_MISSING =
+            error("include-missing", "An included file that cannot be read");
     public static final FindingKind INCLUDE_CYCLE =
             error("include-cycle", "Files that include each other in a circle");
     public static final FindingKind DEFINED_TWICE =
@@ -136,6 +138,8 @@ public final class FindingKinds {
                     "One object by its mark, which two slots would make otherwise");
     public static final FindingKind CANNOT_SWAP =
             note("cannot-swap", "A consumer that asks for a class, not for a contract");
+    public static final FindingKind MOCK_OF_CLASS =
+            note("mock-of-class", "A mock of a class, which needs somebody who makes such mocks");
     public static final FindingKind OVERDUE =
             warning("overdue", "A binding or a suppression whose last day is over");
     public static final FindingKind SUPPRESSES_NOTHING =
@@ -161,6 +165,7 @@ public final class FindingKinds {
                 MALFORMED_FILE,
                 UNKNOWN_WORD,
                 REPEATED_KEY,
+                INCLUDE_MISSING,
                 INCLUDE_CYCLE,
                 DEFINED_TWICE,
                 CODE_MISSING,
@@ -208,6 +213,7 @@ public final class FindingKinds {
                 SHARED_TWICE,
                 MADE_TWO_WAYS,
                 CANNOT_SWAP,
+                MOCK_OF_CLASS,
                 OVERDUE,
                 SUPPRESSES_NOTHING,
                 BUILD_FAILED,

@@ -81,7 +81,7 @@ final class DecorationResolver {
                 slot.map(Slot::contract)
                         .filter(type -> type instanceof ClassType)
                         .flatMap(type -> facts(((ClassType) type).name()))
-                        .filter(ClassFacts::isInterface)
+                        .filter(facts -> facts.isInterface() && !facts.isSealed())
                         .isPresent();
         Optional<BuiltIn> full =
                 decorator.builtIn().map(one -> one instanceof BuiltIn.Fail fail ? full(fail) : one);

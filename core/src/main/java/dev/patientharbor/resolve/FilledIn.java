@@ -115,6 +115,11 @@ final class FilledIn {
                 : List.of();
     }
 
+    /** The key that a class carries by a mark of its own. */
+    Optional<Key> keyOf(ClassFacts facts) {
+        return qualifiers.key(facts.annotations());
+    }
+
     /** Whether a marked class hands out what a slot wants, whatever else would fill it. */
     boolean isMade(Slot slot) {
         return allowed.contains(FillIn.MARKED)

@@ -3,6 +3,8 @@ package dev.patientharbor.resolve;
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.CodeIndex;
 import dev.patientharbor.model.Declaration;
+import dev.patientharbor.model.ImplementationKind;
+import dev.patientharbor.model.Key;
 import dev.patientharbor.model.Settings;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.TypeRef;
@@ -15,7 +17,9 @@ import dev.patientharbor.types.Fitting;
 import dev.patientharbor.types.Generics;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
@@ -168,6 +172,31 @@ public record ResolvedSet(
         return all;
     }
 
+    /** The classes that the set binds as stand-ins somewhere, each with what it calls it there. */
+    public Map<String, ImplementationKind> standIns() {
+        Map<String, ImplementationKind> all = new HashMap<>();
+        for (ResolvedProfile profile : profiles) {
+            for (ResolvedBinding binding : profile.own()) {
+                binding.declared()
+                        .supply()
+                        .kind()
+                        .filter(kind -> kind != ImplementationKind.REAL)
+                        .flatMap(
+                                kind ->
+                                        binding.implementation()
+                                                .flatMap(Lookup::facts)
+                                                .map(facts -> Map.entry(facts.name(), kind)))
+                        .ifPresent(one -> all.putIfAbsent(one.getKey(), one.getValue()));
+            }
+        }
+        return all;
+    }
+
+    /** The key that a class carries by a mark of its own. */
+    public Optional<Key> markedKey(String className) {
+        return code().find(className).flatMap(filledIn::keyOf);
+    }
+
     /** Whether an area encloses the class of a consumer, or what some profile binds of it. */
     public boolean encloses(int area, int consumerLevel) {
         String name = levels.name(consumerLevel).orElseThrow();
@@ -191,6 +220,13 @@ public record ResolvedSet(
     /** The levels at which a need that starts at a level looks, nearest first, in words. */
     public List<String> lookedAt(int level) {
         return Arrays.stream(levels.search(level)).mapToObj(this::levelText).toList();
+    }
+
+    /**
+     * The area or consumer at which a need that starts at a level looks first, as a file names it.
+     */
+    public String nearestName(int level) {
+        return levels.name(levels.search(level)[0]).map(names::toWrite).orElse("");
     }
 
     /** A level in words: {@code the area crane}, {@code NightDesk}, {@code whole profile}. */

@@ -222,8 +222,9 @@ public final class RosterMaker {
     private List<Answer.Hidden> hidden(int seat) {
         int said = set.saidAt(seat);
         List<Answer.Hidden> all = new ArrayList<>();
-        wiring.profile()
-                .hidden(said)
+        wiring.profile().hidden(said).stream()
+                // What was left to be filled is not hidden by what fills it.
+                .filter(one -> !(one.declared().supply() instanceof Supply.ToFill))
                 .forEach(
                         one ->
                                 all.add(

@@ -66,7 +66,7 @@ final class Included {
         } catch (IOException missing) {
             findings.add(
                     Finding.of(
-                                    FindingKinds.MALFORMED_FILE,
+                                    FindingKinds.INCLUDE_MISSING,
                                     other.at(),
                                     other.text(),
                                     "The included file " + other.text() + " cannot be read.")

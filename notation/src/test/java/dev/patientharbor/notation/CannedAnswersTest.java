@@ -42,7 +42,7 @@ class CannedAnswersTest {
                             static Gauge none() { return null; }
                             default long count() { return 0; }
                         }
-                        abstract class Base { abstract int size(); int fixed() { return 1; } }
+                        interface Base { int size(); default int fixed() { return 1; } }
                         class Desk { Desk(Gauge gauge, Base base) {} }
                         """);
     }

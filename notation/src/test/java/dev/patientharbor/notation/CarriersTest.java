@@ -314,7 +314,7 @@ class CarriersTest {
                                 + " java.time.Duration> times) {} }",
                         "entry: [Desk]\nprofiles: { test: {} }\n");
         assertEquals(
-                List.of("value-missing", "value-missing"),
+                List.of("value-missing"),
                 it.verdict().allFindings().stream().map(one -> one.kind().id()).toList());
     }
 }

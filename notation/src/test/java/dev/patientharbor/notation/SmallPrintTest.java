@@ -120,7 +120,8 @@ class SmallPrintTest {
                         "overdue",
                         "suppresses-nothing"),
                 warnings);
-        assertEquals(List.of("shared-twice", "cannot-swap", "rule-loosened"), notes);
+        assertEquals(
+                List.of("shared-twice", "cannot-swap", "mock-of-class", "rule-loosened"), notes);
         assertEquals(
                 List.of("outlives", "build-failed"),
                 whole,

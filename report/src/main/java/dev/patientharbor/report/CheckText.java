@@ -84,7 +84,7 @@ public final class CheckText {
         boolean complete = profile.complete().orElseThrow();
         line.put(complete ? Tone.GOOD : Tone.BAD, complete ? "complete" : "INCOMPLETE")
                 .tab(column + 12)
-                .put(profile.met() + " of " + profile.needs())
+                .put(needs(profile, complete))
                 .tab(column + 26);
         StringJoiner kinds = new StringJoiner(" · ");
         profile.answers()
@@ -98,6 +98,13 @@ public final class CheckText {
         if (!counts(profile).isEmpty()) {
             page.line(column + 12).put(tone(profile, complete), counts(profile)).end();
         }
+    }
+
+    /** How many needs are met; of a profile that lacks none and is not complete, that in a word. */
+    private static String needs(ProfileVerdict profile, boolean complete) {
+        return !complete && profile.needs() > 0 && profile.met() == profile.needs()
+                ? "all needs met"
+                : profile.met() + " of " + profile.needs();
     }
 
     /** What is not told, each once, with the reason why. */
@@ -204,10 +211,10 @@ public final class CheckText {
         List<String> consumers = finding.consumers();
         List<Detail> details = new ArrayList<>();
         if (consumers.size() > 1) {
-            details.add(new Detail("asked by", Words.classes(verdict, consumers)));
+            details.add(new Detail("asked by", Words.someClasses(verdict, consumers)));
         }
         if (!finding.entries().isEmpty() && !finding.entries().equals(consumers)) {
-            details.add(new Detail("not whole", Words.classes(verdict, finding.entries())));
+            details.add(new Detail("not whole", Words.someClasses(verdict, finding.entries())));
         }
         for (Detail detail : finding.details()) {
             if (detail.label().equals("write") || detail.label().equals("do")) {

@@ -15,6 +15,8 @@ final class Words {
     private Words() {}
 
     /** {@code 1 need}, {@code 2 needs}. */
+    private static final int MOST = 5;
+
     static String count(long number, String one) {
         return number + " " + one + (number == 1 ? "" : "s");
     }
@@ -52,6 +54,18 @@ final class Words {
                 .map(verdict::shortName)
                 .sorted()
                 .collect(Collectors.joining(", "));
+    }
+
+    /** The same, five at most and how many more there are. */
+    static String someClasses(Verdict verdict, List<String> binaryNames) {
+        if (binaryNames.size() <= MOST) {
+            return classes(verdict, binaryNames);
+        }
+        List<String> sorted = binaryNames.stream().map(verdict::shortName).sorted().toList();
+        return String.join(", ", sorted.subList(0, MOST))
+                + " and "
+                + (binaryNames.size() - MOST)
+                + " more";
     }
 
     /**

@@ -43,6 +43,9 @@ public final class StandIns {
                 return maker.make(contract, slot, record);
             }
         }
+        if (!contract.isInterface()) {
+            throw new NoMockMakerException(contract);
+        }
         return proxy(
                 contract,
                 "a mock",

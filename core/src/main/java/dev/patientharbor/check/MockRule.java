@@ -1,0 +1,94 @@
+package dev.patientharbor.check;
+
+import dev.patientharbor.code.ClassFacts;
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.model.Supply;
+import dev.patientharbor.resolve.ResolvedBinding;
+import dev.patientharbor.resolve.ResolvedProfile;
+import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.resolve.SlotTable;
+import java.util.List;
+import java.util.Optional;
+import java.util.TreeSet;
+
+/**
+ * Tells mocks and canned stubs of sealed contracts, of which nobody can make another one; and notes
+ * mocks of classes, once for a set.
+ */
+final class MockRule implements Rule {
+
+    @Override
+    public void check(ResolvedSet set, Reporter reporter) {
+        TreeSet<String> classes = new TreeSet<>();
+        for (ResolvedProfile owner : set.profiles()) {
+            for (ResolvedBinding binding : owner.own()) {
+                Supply supply = binding.declared().supply();
+                boolean isMock = supply instanceof Supply.Mock;
+                Optional<ClassFacts> contract =
+                        isMock || supply instanceof Supply.OfAnswers
+                                ? contract(set, binding)
+                                : Optional.empty();
+                if (contract.isEmpty()) {
+                    continue;
+                }
+                ClassFacts facts = contract.get();
+                if (facts.isSealed() || !facts.isInterface() && !isMock) {
+                    reporter.report(
+                            owner,
+                            profile -> Inheritance.holdsFor(binding, profile),
+                            List.of(binding.slot().orElseThrow()),
+                            cannot(set, binding, facts));
+                } else if (!facts.isInterface()) {
+                    classes.add(facts.name());
+                }
+            }
+        }
+        if (!classes.isEmpty()) {
+            reporter.report(ofClasses(set, List.copyOf(classes)));
+        }
+    }
+
+    private static Optional<ClassFacts> contract(ResolvedSet set, ResolvedBinding binding) {
+        return binding.slot()
+                .map(slot -> SlotTable.className(set.slots().slot(slot).contract()))
+                .flatMap(set.code()::find);
+    }
+
+    private static Finding cannot(ResolvedSet set, ResolvedBinding binding, ClassFacts facts) {
+        String name = set.names().shortName(facts.name());
+        return Finding.of(
+                        FindingKinds.CANNOT_BE_BUILT,
+                        binding.declared().at(),
+                        facts.name(),
+                        name
+                                + (facts.isSealed()
+                                        ? " is sealed: only the classes that it names can be made."
+                                        : " is a class: canned answers can be given for an"
+                                                + " interface alone."))
+                .withAny(
+                        "in the code",
+                        new Wording(set)
+                                .shortNames(
+                                        new Wording(set)
+                                                .implementations(
+                                                        set.slots()
+                                                                .slot(binding.slot().orElseThrow())
+                                                                .contract())))
+                .with("do", "bind one of its classes, or a value or a factory that gives one");
+    }
+
+    private static Finding ofClasses(ResolvedSet set, List<String> classes) {
+        Wording wording = new Wording(set);
+        String names = wording.list(wording.shortNames(classes));
+        return Finding.of(
+                        FindingKinds.MOCK_OF_CLASS,
+                        set.declared().at(),
+                        classes,
+                        names
+                                + (classes.size() == 1 ? " is a class" : " are classes")
+                                + " and bound to mock: such mocks are made where the module"
+                                + " patient-harbor-mockito is on the class path of the tests.")
+                .with("do", "add patient-harbor-mockito to the tests, or bind a class");
+    }
+}

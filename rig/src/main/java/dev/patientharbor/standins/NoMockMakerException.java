@@ -1,0 +1,15 @@
+package dev.patientharbor.standins;
+
+/** Thrown where a mock of a class is wanted, and nobody is there who makes one. */
+public final class NoMockMakerException extends IllegalArgumentException {
+
+    private static final long serialVersionUID = 1;
+
+    NoMockMakerException(Class<?> contract) {
+        super(
+                "a mock can be made of an interface, and "
+                        + contract.getName()
+                        + " is a class: with patient-harbor-mockito on the class path it can be"
+                        + " made");
+    }
+}
