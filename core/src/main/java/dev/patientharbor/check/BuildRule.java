@@ -4,6 +4,7 @@ import dev.patientharbor.code.ExecutableFacts;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKind;
 import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.finding.NearNames;
 import dev.patientharbor.finding.Where;
 import dev.patientharbor.resolve.Blueprint;
 import dev.patientharbor.resolve.BuildFault;
@@ -114,6 +115,20 @@ final class BuildRule implements Rule {
                             fault.constructors().stream()
                                     .map(one -> name + '(' + parameters(set, one) + ')')
                                     .collect(Collectors.joining("\n")));
+        }
+        if (fault.reason() == Reason.NO_SUCH_METHOD) {
+            String method = blueprint.method().orElse("");
+            finding =
+                    finding.withAny(
+                            "did you mean",
+                            NearNames.of(
+                                    method,
+                                    blueprint.facts().methods().stream()
+                                            .filter(one -> !one.isPrivate())
+                                            .map(ExecutableFacts::name)
+                                            .filter(one -> !one.equals(method))
+                                            .distinct()
+                                            .toList()));
         }
         Finding advised = finding.with("do", remedy(fault.reason()));
         return line.isPresent() && fault.reason().isOfConstructors()

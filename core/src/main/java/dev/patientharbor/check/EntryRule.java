@@ -1,9 +1,11 @@
 package dev.patientharbor.check;
 
-import dev.patientharbor.code.ClassPattern;
+import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.finding.Detail;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.finding.NearNames;
+import dev.patientharbor.model.EntryText;
 import dev.patientharbor.names.Lookup;
 import dev.patientharbor.resolve.ResolvedEntry;
 import dev.patientharbor.resolve.ResolvedSet;
@@ -52,6 +54,22 @@ final class EntryRule implements Rule {
         }
     }
 
+    /** The patterns of packages that there are, and whose names are near. */
+    private static List<String> near(ResolvedSet set, String pattern) {
+        int end = pattern.lastIndexOf('.');
+        String packageName = pattern.substring(0, end);
+        List<String> packages =
+                set.code().classes().stream()
+                        .map(ClassFacts::packageName)
+                        .filter(one -> !one.equals(packageName))
+                        .distinct()
+                        .sorted()
+                        .toList();
+        return NearNames.of(packageName, packages).stream()
+                .map(one -> one + pattern.substring(end))
+                .toList();
+    }
+
     private static Finding nothing(ResolvedSet set, String cause, String message, String line) {
         return Finding.of(FindingKinds.NOTHING_TO_CHECK, set.declared().at(), cause, message)
                 .with("write", line);
@@ -62,16 +80,34 @@ final class EntryRule implements Rule {
         if (entry.ambiguous()) {
             return NamesRule.finding(set, set.names().lookup(entry.written()));
         }
-        if (ClassPattern.isPattern(text)) {
+        EntryText entryText = entry.text();
+        if (entry.isExclusion()) {
+            return Finding.of(
+                            FindingKinds.UNKNOWN_ENTRY,
+                            entry.written().at(),
+                            text,
+                            "No pattern names a consumer that " + text + " would take out.")
+                    .withAny(
+                            "did you mean",
+                            entryText.isPattern()
+                                    ? near(set, entryText.name())
+                                    : set.names().near(entryText.name()))
+                    .with("do", "correct it, or take it out");
+        }
+        if (entryText.isPattern()) {
             return Finding.of(
                             FindingKinds.UNKNOWN_ENTRY,
                             entry.written().at(),
                             text,
                             "No consumer answers to the pattern " + text + ".")
+                    .withAny("did you mean", near(set, entryText.name()))
                     .with(
                             "counts",
-                            "concrete classes that ask for something and are not bound in this"
-                                    + " file")
+                            entryText.kind() == EntryText.Kind.UNASKED
+                                    ? "classes with marked members that no other such class asks"
+                                            + " for"
+                                    : "concrete classes that ask for something and are not bound in"
+                                            + " this file; no tests and no inner classes")
                     .with("do", "correct the package, or name the consumers");
         }
         Finding unknown = NamesRule.finding(set, new Lookup(entry.written(), List.of()));

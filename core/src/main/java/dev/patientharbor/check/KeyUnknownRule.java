@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Tells {@code same-as} of a slot that nothing fills. */
 final class KeyUnknownRule implements Rule {
@@ -43,6 +44,7 @@ final class KeyUnknownRule implements Rule {
         if (lacking.isEmpty()) {
             return;
         }
+        List<String> filled = set.filledUnder(target);
         List<String> bound =
                 set.slots().ofSameClass(target).stream()
                         .filter(
@@ -62,12 +64,19 @@ final class KeyUnknownRule implements Rule {
                                         + " is the same as "
                                         + set.text(target)
                                         + ", and nothing fills that.")
-                        .withAny("did you mean", NearNames.of(set.text(target), bound))
+                        .withAny(
+                                "did you mean",
+                                NearNames.of(
+                                        set.text(target),
+                                        Stream.concat(bound.stream(), filled.stream())
+                                                .distinct()
+                                                .toList()))
                         .with(
                                 "bound",
                                 bound.isEmpty()
                                         ? "nothing of that contract"
                                         : String.join(", ", bound))
+                        .withAny("filled in", filled)
                         .withAny("left out", new Wording(set).leftOut(target))
                         .with("do", "correct the slot, or bind it");
         reporter.report(owner, lacks, List.of(target, binding.slot().orElseThrow()), finding);

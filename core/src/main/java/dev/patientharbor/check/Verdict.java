@@ -82,6 +82,7 @@ public final class Verdict {
         return (int)
                         sides.stream()
                                 .flatMap(side -> side.entries().stream())
+                                .filter(one -> !one.isExclusion())
                                 .flatMap(entry -> entry.classes().stream())
                                 .map(ClassFacts::name)
                                 .distinct()

@@ -174,7 +174,8 @@ final class Wording {
 
     /**
      * The classes of the code that could stand behind a contract, binary names: no decorators and
-     * nothing abstract or in a method, those last that are made of several of the same.
+     * nothing abstract or in a method, those last that are made of several of the same or of which
+     * it is not known how they are made.
      */
     List<String> implementations(TypeRef contract) {
         String contractClass = SlotTable.className(contract);
@@ -184,7 +185,10 @@ final class Wording {
                 .filter(facts -> facts.constructors().stream().anyMatch(one -> !one.isPrivate()))
                 .filter(facts -> !asksFor(facts, contractClass, false))
                 .filter(facts -> set.fit(facts.asType(), contract).fits())
-                .sorted(Comparator.comparing(facts -> asksFor(facts, contractClass, true)))
+                .sorted(
+                        Comparator.comparing(
+                                        (ClassFacts facts) -> asksFor(facts, contractClass, true))
+                                .thenComparing(facts -> !set.canBeMade(facts)))
                 .map(ClassFacts::name)
                 .toList();
     }

@@ -1,6 +1,7 @@
 package dev.patientharbor.resolve;
 
 import dev.patientharbor.code.ClassFacts;
+import dev.patientharbor.model.EntryText;
 import dev.patientharbor.model.Written;
 import java.util.List;
 
@@ -8,7 +9,19 @@ import java.util.List;
  * An entry of the file and the classes that it names.
  *
  * @param written the class name or pattern
- * @param classes the consumers, sorted by name; none if nothing answers to it
+ * @param classes the consumers, or what is taken out of patterns, sorted by name; none if nothing
+ *     answers to it
  * @param ambiguous whether it is a short name that fits several classes
  */
-public record ResolvedEntry(Written written, List<ClassFacts> classes, boolean ambiguous) {}
+public record ResolvedEntry(Written written, List<ClassFacts> classes, boolean ambiguous) {
+
+    /** What it does, and the class or pattern in it. */
+    public EntryText text() {
+        return EntryText.of(written.text());
+    }
+
+    /** Whether its classes are those that it takes out of patterns. */
+    public boolean isExclusion() {
+        return text().kind() == EntryText.Kind.EXCLUDED;
+    }
+}

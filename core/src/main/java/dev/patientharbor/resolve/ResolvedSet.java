@@ -192,6 +192,11 @@ public record ResolvedSet(
         return all;
     }
 
+    /** Whether it is known by which constructor a class is made. */
+    public boolean canBeMade(ClassFacts facts) {
+        return blueprints.of(facts, facts.asType().raw()).fault().isEmpty();
+    }
+
     /** The key that a class carries by a mark of its own. */
     public Optional<Key> markedKey(String className) {
         return code().find(className).flatMap(filledIn::keyOf);

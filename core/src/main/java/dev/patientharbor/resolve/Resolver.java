@@ -100,8 +100,8 @@ public final class Resolver {
             profiles[number] = profile(number, hierarchy, parents);
         }
         List<ResolvedProfile> all = Arrays.asList(profiles);
-        EntryFinder finder = new EntryFinder(code, names, marks, all);
-        List<ResolvedEntry> entries = set.entry().stream().map(finder::find).toList();
+        EntryFinder finder = new EntryFinder(code, names, marks, blueprints, slots, all);
+        List<ResolvedEntry> entries = finder.find(set.entry());
         List<ResolvedConsumer> stated = set.consumers().stream().map(consumers::read).toList();
         List<Integer> entrySlots = entrySlots(entries, stated);
         List<Optional<Wiring>> wirings = new ArrayList<>();
@@ -164,6 +164,9 @@ public final class Resolver {
     private List<Integer> entrySlots(List<ResolvedEntry> entries, List<ResolvedConsumer> stated) {
         Set<Integer> distinct = new LinkedHashSet<>();
         for (ResolvedEntry entry : entries) {
+            if (entry.isExclusion()) {
+                continue;
+            }
             entry.classes().forEach(facts -> distinct.add(slots.number(Slot.of(facts.name()))));
         }
         for (ResolvedConsumer consumer : stated) {

@@ -8,7 +8,6 @@ import java.util.Locale;
 import java.util.Optional;
 import org.snakeyaml.engine.v2.api.LoadSettings;
 import org.snakeyaml.engine.v2.api.lowlevel.Compose;
-import org.snakeyaml.engine.v2.exceptions.Mark;
 import org.snakeyaml.engine.v2.exceptions.MarkedYamlEngineException;
 import org.snakeyaml.engine.v2.exceptions.ReaderException;
 import org.snakeyaml.engine.v2.exceptions.YamlEngineException;
@@ -52,7 +51,7 @@ final class YamlText {
             }
             return root.map(node -> new Piece(node, faults));
         } catch (MarkedYamlEngineException fault) {
-            syntax(fault, faults);
+            new YamlSyntax(text.get(), faults).tell(fault);
         } catch (ReaderException fault) {
             illegalCharacter(text.get(), fault, faults);
         } catch (YamlEngineException fault) {
@@ -124,30 +123,5 @@ final class YamlText {
                         "The character U+%04X may not stand in a YAML file.",
                         fault.getCodePoint()),
                 "take it out");
-    }
-
-    private static void syntax(MarkedYamlEngineException fault, Faults faults) {
-        Optional<Mark> mark = fault.getProblemMark().or(fault::getContextMark);
-        String problem =
-                fault.getProblem() == null ? "it cannot be understood" : fault.getProblem();
-        String context =
-                fault.getContextMark()
-                        .filter(start -> fault.getContext() != null)
-                        .map(
-                                start ->
-                                        " ("
-                                                + fault.getContext()
-                                                + " from line "
-                                                + (start.getLine() + 1)
-                                                + ")")
-                        .orElse("");
-        boolean tab = problem.contains("\\t") || problem.contains("TAB");
-        faults.malformed(
-                mark.map(one -> faults.at(one.getLine() + 1, one.getColumn() + 1))
-                        .orElseGet(() -> faults.at(1, 1)),
-                "The file is no YAML: " + problem + context + ".",
-                tab
-                        ? "indent with spaces: YAML does not allow tabs"
-                        : "correct it here or in the lines above");
     }
 }
