@@ -112,13 +112,20 @@ public final class MockitoMaker implements StandInMaker {
                 caller(made.getMethod().getDeclaringClass().getName()));
     }
 
+    /**
+     * Whether it is the contract, in which a mock may have been put, or a class made for a mock.
+     */
+    private static boolean isMockOf(String contract, String name) {
+        return name.equals(contract) || name.startsWith(contract + "$MockitoMock$");
+    }
+
     /** The nearest class on the way here that is neither the mock's own nor of a library. */
     private static Optional<String> caller(String contract) {
         return StackWalker.getInstance()
                 .walk(
                         frames ->
                                 frames.map(StackWalker.StackFrame::getClassName)
-                                        .filter(name -> !name.startsWith(contract))
+                                        .filter(name -> !isMockOf(contract, name))
                                         .filter(name -> OURS.stream().noneMatch(name::startsWith))
                                         .findFirst());
     }

@@ -13,6 +13,8 @@ import static org.mockito.Mockito.when;
 import dev.patientharbor.profiles.ProfileSet;
 import dev.patientharbor.rig.Rig;
 import dev.patientharbor.rig.Rigs;
+import gullwing.board.Notice;
+import gullwing.board.NoticeBoard;
 import gullwing.port.BerthLedger;
 import gullwing.port.PilotRota;
 import gullwing.port.TideGauge;
@@ -105,6 +107,25 @@ class MockitoMocksTest {
             assertEquals(0, rig.calls(Lamp.class).size(), "what Mockito forgets is forgotten");
             tower.lamp().colour();
             assertEquals("[colour()]", rig.calls(Lamp.class).toString());
+        }
+    }
+
+    @Test
+    void who_calls_is_told_though_a_library_passes_the_call_on_or_its_name_begins_alike() {
+        ProfileSet set =
+                ProfileSet.define(
+                        "board",
+                        it -> {
+                            it.entry(NoticeBoard.class);
+                            it.profile("test", test -> test.fill(Notice.class, mock()));
+                        });
+        try (Rig rig = Rigs.build(set.plan("test"))) {
+            rig.get(NoticeBoard.class).all(List.of("fog", "tide"));
+            assertEquals(2, rig.calls(Notice.class).size());
+            assertEquals(
+                    Optional.of(NoticeBoard.class.getName()),
+                    rig.calls(Notice.class).get(0).caller());
+            assertEquals(List.of(), rig.usage().bypassed());
         }
     }
 }

@@ -57,7 +57,10 @@ final class Recording implements InvocationHandler {
         return new Call(slot, target, method, Arrays.asList(arguments), answer, failure, caller);
     }
 
-    /** The nearest class on the way here that is neither ours nor made at run time. */
+    /**
+     * The nearest class on the way here that is neither ours nor of the JDK, which only passes
+     * calls on, nor made at run time.
+     */
     private static Optional<String> caller() {
         return StackWalker.getInstance()
                 .walk(
@@ -69,8 +72,10 @@ final class Recording implements InvocationHandler {
 
     private static boolean isOfUser(String className) {
         return !className.startsWith(OURS)
-                && !className.startsWith("java.lang.reflect.")
+                && !className.startsWith("java.")
+                && !className.startsWith("javax.")
                 && !className.startsWith("jdk.")
+                && !className.startsWith("sun.")
                 && !className.contains("$Proxy");
     }
 }

@@ -195,4 +195,25 @@ class UsageTest {
             assertTrue(rig.trace().lines().get(1).contains(" → Gauge@bay.low, mock: level()"));
         }
     }
+
+    @Test
+    void who_calls_is_told_though_the_jdk_passes_the_call_on() {
+        Yard yard =
+                Yard.of(
+                        """
+                        interface Horn { void sound(String text); }
+                        record Desk(Horn horn) { public void all() { java.util.List.of("a", "b").forEach(horn::sound); } }
+                        """,
+                        "entry: [Desk]\nprofiles: { t: { bindings: { Horn: mock } } }");
+        try (Rig rig = yard.rig("t")) {
+            Yard.call(rig.get(yard.type("Desk")), "all");
+            assertEquals(
+                    "[p.Desk, p.Desk]",
+                    rig.calls(yard.type("Horn")).stream()
+                            .map(one -> one.caller().orElse("?"))
+                            .toList()
+                            .toString());
+            assertEquals(List.of(), rig.usage().bypassed());
+        }
+    }
 }

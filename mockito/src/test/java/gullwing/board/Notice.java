@@ -1,0 +1,6 @@
+package gullwing.board;
+
+/** What is told to whoever passes by. */
+public interface Notice {
+    void announce(String text);
+}
