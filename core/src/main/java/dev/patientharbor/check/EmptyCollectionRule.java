@@ -71,9 +71,16 @@ final class EmptyCollectionRule implements Rule {
                                                     + content.text()
                                                     + " to code: it is not on the code path"
                                             : line(set, slot, content, common)
-                                                    + "     under "
-                                                    + common.declared().name()
-                                                    + " › bindings, or may-be-empty: ["
+                                                            .map(
+                                                                    one ->
+                                                                            one
+                                                                                    + "     under "
+                                                                                    + common.declared()
+                                                                                            .name()
+                                                                                    + " › bindings,"
+                                                                                    + " or ")
+                                                            .orElse("")
+                                                    + "may-be-empty: ["
                                                     + toWrite
                                                     + "] in the file")
                             .touching(touched.consumers(), touched.entries()));
@@ -81,11 +88,12 @@ final class EmptyCollectionRule implements Rule {
     }
 
     /** A collection with a key of its own is bound by its members; another one has all variants. */
-    private static String line(
+    private static Optional<String> line(
             ResolvedSet set, int slot, TypeRef content, ResolvedProfile profile) {
         Wording wording = new Wording(set);
         if (set.slots().slot(slot).key().isPresent()) {
-            return wording.toWrite(set.slots().slot(slot)) + ": { members: [SLOT, …] }";
+            return Optional.of(
+                    wording.toWrite(set.slots().slot(slot)) + ": { members: [SLOT, …] }");
         }
         LineToWrite lines = new LineToWrite(set);
         Slot plain = new Slot(content, Optional.empty());
@@ -94,7 +102,7 @@ final class EmptyCollectionRule implements Rule {
                 set.isMap(slot)
                         ? new Slot(content, Optional.of(key(set, slot, supply.orElse("first"))))
                         : plain;
-        return wording.toWrite(member) + ": " + supply.orElse("CLASS");
+        return supply.map(one -> wording.toWrite(member) + ": " + one);
     }
 
     /** A key that the map has a place for: a constant, else after the class. */

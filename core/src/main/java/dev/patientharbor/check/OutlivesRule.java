@@ -5,6 +5,7 @@ import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.resolve.Blueprint;
+import dev.patientharbor.resolve.Need;
 import dev.patientharbor.resolve.Outcome;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.resolve.Wiring;
@@ -30,13 +31,14 @@ final class OutlivesRule implements Rule {
             if (!holdsAny(set, wiring)) {
                 continue;
             }
-            Map<Integer, TreeSet<String>> holders = new TreeMap<>();
+            Map<Integer, TreeMap<String, TreeSet<String>>> holders = new TreeMap<>();
             for (int i = 0; i < wiring.reachedSize(); i++) {
                 int seat = wiring.reached(i);
                 if (lifetime(set, wiring, seat) == Lifetime.SHARED) {
                     wiring.eachNeed(
                             seat,
-                            (consumer, need, asked) -> hold(set, wiring, consumer, asked, holders));
+                            (consumer, need, asked) ->
+                                    hold(set, wiring, consumer, need, asked, holders));
                 }
             }
             // One binding may stand at several levels, in other layers.
@@ -46,14 +48,19 @@ final class OutlivesRule implements Rule {
                         String what = at(wiring, held).text() + ' ' + set.text(held);
                         Integer same = first.putIfAbsent(what, held);
                         if (same != null) {
-                            holders.get(same).addAll(by);
+                            by.forEach(
+                                    (name, needs) ->
+                                            holders.get(same)
+                                                    .computeIfAbsent(name, one -> new TreeSet<>())
+                                                    .addAll(needs));
                         }
                     });
             first.values()
                     .forEach(
                             held -> {
-                                List<String> by = List.copyOf(holders.get(held));
-                                reporter.report(wiring.profile(), finding(set, wiring, held, by));
+                                reporter.report(
+                                        wiring.profile(),
+                                        finding(set, wiring, held, holders.get(held)));
                             });
         }
     }
@@ -73,8 +80,9 @@ final class OutlivesRule implements Rule {
             ResolvedSet set,
             Wiring wiring,
             Blueprint consumer,
+            Need need,
             int asked,
-            Map<Integer, TreeSet<String>> holders) {
+            Map<Integer, TreeMap<String, TreeSet<String>>> holders) {
         List<Integer> open = new ArrayList<>(List.of(asked));
         Set<Integer> seen = new HashSet<>(open);
         for (int i = 0; i < open.size(); i++) {
@@ -82,7 +90,9 @@ final class OutlivesRule implements Rule {
             Outcome outcome = wiring.outcome(seat);
             if (outcome.isMet()) {
                 if (lifetime(set, wiring, seat) != Lifetime.SHARED) {
-                    holders.computeIfAbsent(seat, one -> new TreeSet<>()).add(consumer.className());
+                    holders.computeIfAbsent(seat, one -> new TreeMap<>())
+                            .computeIfAbsent(consumer.className(), one -> new TreeSet<>())
+                            .add(need.name());
                 }
             } else if (outcome.kind() != Outcome.Kind.DEFERRED) {
                 outcome.next().filter(seen::add).ifPresent(open::add);
@@ -108,7 +118,8 @@ final class OutlivesRule implements Rule {
                 .orElseThrow();
     }
 
-    private static Finding finding(ResolvedSet set, Wiring wiring, int held, List<String> holders) {
+    private static Finding finding(
+            ResolvedSet set, Wiring wiring, int held, Map<String, TreeSet<String>> holders) {
         Wording wording = new Wording(set);
         Outcome outcome = wiring.outcome(held);
         Lifetime lifetime = lifetime(set, wiring, held);
@@ -126,14 +137,26 @@ final class OutlivesRule implements Rule {
                                         + lifetime.word()
                                         + ", and shared objects hold it as long as they live: "
                                         + wording.list(
-                                                holders.stream().map(wording::shortName).toList())
+                                                holders.entrySet().stream()
+                                                        .map(
+                                                                one ->
+                                                                        wording.shortName(
+                                                                                        one
+                                                                                                .getKey())
+                                                                                + " ("
+                                                                                + String.join(
+                                                                                        ", ",
+                                                                                        one
+                                                                                                .getValue())
+                                                                                + ")")
+                                                        .toList())
                                         + ".")
                         .with("reached by", wording.path(wiring, held))
                         .with(
                                 "do",
                                 "ask for a Supplier or Provider of it, or give the holder the"
                                         + " lifetime too")
-                        .touching(holders, List.of());
+                        .touching(List.copyOf(holders.keySet()), List.of());
         return lifetime == Lifetime.SCOPED ? finding : finding.asNote();
     }
 }

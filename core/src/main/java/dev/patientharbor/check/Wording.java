@@ -181,7 +181,7 @@ final class Wording {
         String contractClass = SlotTable.className(contract);
         return set.code().subtypesOf(contractClass).stream()
                 .filter(facts -> !facts.isInterface() && !facts.isAbstract() && !facts.isEnum())
-                .filter(facts -> !facts.isInMethod())
+                .filter(facts -> !facts.isInMethod() && !facts.isInner() && !facts.isPrivate())
                 .filter(facts -> facts.constructors().stream().anyMatch(one -> !one.isPrivate()))
                 .filter(facts -> !asksFor(facts, contractClass, false))
                 .filter(facts -> set.fit(facts.asType(), contract).fits())

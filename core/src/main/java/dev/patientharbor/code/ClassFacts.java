@@ -119,6 +119,18 @@ public record ClassFacts(
         return Modifier.isPrivate(access);
     }
 
+    /** Whether there is an object of it only within one of the class around it. */
+    public boolean isInner() {
+        int end = name.lastIndexOf('$');
+        if (end < 0 || Modifier.isStatic(access) || isInterface() || constructors.isEmpty()) {
+            return false;
+        }
+        String outer = name.substring(0, end);
+        return constructors.stream()
+                .map(ExecutableFacts::erasedParameterTypes)
+                .allMatch(types -> !types.isEmpty() && types.get(0).equals(outer));
+    }
+
     public boolean isEnum() {
         return (access & ENUM) != 0;
     }

@@ -11,7 +11,6 @@ import dev.patientharbor.names.ClassNames;
 import dev.patientharbor.names.Lookup;
 import dev.patientharbor.types.Carrier;
 import dev.patientharbor.types.ValueTypes;
-import java.lang.reflect.Modifier;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
@@ -129,22 +128,10 @@ final class EntryFinder {
                 && !facts.isPrivate()
                 && !facts.isInMethod()
                 && !facts.isEnum()
-                && !isInner(facts)
+                && !facts.isInner()
                 && !isTest(facts)
                 && !supplied.contains(facts.name())
                 && !isThrown(facts);
-    }
-
-    /** Of what class there is an object only within one of the class around it. */
-    private static boolean isInner(ClassFacts facts) {
-        int end = facts.name().lastIndexOf('$');
-        if (end < 0 || Modifier.isStatic(facts.access())) {
-            return false;
-        }
-        String outer = facts.name().substring(0, end);
-        return facts.constructors().stream()
-                .map(ExecutableFacts::erasedParameterTypes)
-                .allMatch(types -> !types.isEmpty() && types.get(0).equals(outer));
     }
 
     /** Whether JUnit's marks stand on it. */
