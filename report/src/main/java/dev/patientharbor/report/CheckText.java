@@ -85,7 +85,7 @@ public final class CheckText {
         line.put(complete ? Tone.GOOD : Tone.BAD, complete ? "complete" : "INCOMPLETE")
                 .tab(column + 12)
                 .put(needs(profile, complete))
-                .tab(column + 26);
+                .tab(column + 28);
         StringJoiner kinds = new StringJoiner(" · ");
         profile.answers()
                 .forEach(
