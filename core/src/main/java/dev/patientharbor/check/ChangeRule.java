@@ -18,6 +18,7 @@ final class ChangeRule implements Rule {
 
     @Override
     public void check(ResolvedSet set, Reporter reporter) {
+        LineToWrite lines = new LineToWrite(set);
         for (ResolvedProfile owner : set.profiles()) {
             for (ResolvedBinding binding : owner.changesNothing()) {
                 reporter.report(owner, List.of(), changesNothing(set, binding));
@@ -25,7 +26,7 @@ final class ChangeRule implements Rule {
             for (ResolvedBinding binding : owner.own()) {
                 boolean leftOpen = binding.declared().supply() instanceof Supply.ToFill;
                 if (leftOpen && binding.slot().isPresent()) {
-                    tellUnfilled(set, reporter, binding);
+                    tellUnfilled(set, lines, reporter, binding);
                 }
             }
         }
@@ -51,7 +52,8 @@ final class ChangeRule implements Rule {
                                 : "take the line out, or name a supply");
     }
 
-    private static void tellUnfilled(ResolvedSet set, Reporter reporter, ResolvedBinding binding) {
+    private static void tellUnfilled(
+            ResolvedSet set, LineToWrite lines, Reporter reporter, ResolvedBinding binding) {
         String slot = set.text(binding.slot().orElseThrow());
         Wording wording = new Wording(set);
         for (Wiring wiring : set.checked()) {

@@ -37,12 +37,13 @@ final class EmptyCollectionRule implements Rule {
                 }
             }
         }
-        Wording wording = new Wording(set);
-        empty.forEach((slot, wirings) -> report(set, wording, slot, wirings, reporter));
+        LineToWrite lines = new LineToWrite(set);
+        empty.forEach((slot, wirings) -> report(set, lines, slot, wirings, reporter));
     }
 
     private static void report(
-            ResolvedSet set, Wording wording, int slot, List<Wiring> wirings, Reporter reporter) {
+            ResolvedSet set, LineToWrite lines, int slot, List<Wiring> wirings, Reporter reporter) {
+        Wording wording = new Wording(set);
         ResolvedProfile common = wording.common(wirings.stream().map(Wiring::profile).toList());
         TypeRef content = set.content(slot);
         String contract = content.text(wording::shortName);
@@ -70,7 +71,7 @@ final class EmptyCollectionRule implements Rule {
                                             ? "add the folder or jar that has "
                                                     + content.text()
                                                     + " to code: it is not on the code path"
-                                            : line(set, slot, content, common)
+                                            : line(set, lines, slot, content, common)
                                                             .map(
                                                                     one ->
                                                                             one
@@ -89,13 +90,16 @@ final class EmptyCollectionRule implements Rule {
 
     /** A collection with a key of its own is bound by its members; another one has all variants. */
     private static Optional<String> line(
-            ResolvedSet set, int slot, TypeRef content, ResolvedProfile profile) {
+            ResolvedSet set,
+            LineToWrite lines,
+            int slot,
+            TypeRef content,
+            ResolvedProfile profile) {
         Wording wording = new Wording(set);
         if (set.slots().slot(slot).key().isPresent()) {
             return Optional.of(
                     wording.toWrite(set.slots().slot(slot)) + ": { members: [SLOT, …] }");
         }
-        LineToWrite lines = new LineToWrite(set);
         Slot plain = new Slot(content, Optional.empty());
         Optional<String> supply = lines.supplies(plain, profile).stream().findFirst();
         Slot member =

@@ -21,13 +21,12 @@ final class LineToWrite {
     private final ResolvedSet set;
     private final Wording wording;
 
-    /** The classes that the set calls stand-ins, with what it calls them. */
-    private final Map<String, ImplementationKind> standIns;
+    /** The classes that the set calls stand-ins, with what it calls them; null until asked for. */
+    private Map<String, ImplementationKind> standIns;
 
     LineToWrite(ResolvedSet set) {
         this.set = set;
         wording = new Wording(set);
-        standIns = set.standIns();
     }
 
     /**
@@ -35,6 +34,9 @@ final class LineToWrite {
      * one that carries no other key; a stand-in, where the profile may have some.
      */
     List<String> supplies(Slot slot, ResolvedProfile profile) {
+        if (standIns == null) {
+            standIns = set.standIns();
+        }
         List<String> real = new ArrayList<>();
         List<String> unreal = new ArrayList<>();
         for (String name : wording.implementations(slot.contract())) {

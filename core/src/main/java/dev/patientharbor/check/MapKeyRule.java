@@ -46,7 +46,8 @@ final class MapKeyRule implements Rule {
                 }
             }
         }
-        lacking.forEach((lack, wirings) -> report(set, reporter, lack, wirings));
+        LineToWrite lines = new LineToWrite(set);
+        lacking.forEach((lack, wirings) -> report(set, lines, reporter, lack, wirings));
     }
 
     /** The constants without a member; none for a map that has none at all, which is told apart. */
@@ -62,12 +63,15 @@ final class MapKeyRule implements Rule {
     }
 
     private static void report(
-            ResolvedSet set, Reporter reporter, Lack lack, List<Wiring> wirings) {
+            ResolvedSet set,
+            LineToWrite lines,
+            Reporter reporter,
+            Lack lack,
+            List<Wiring> wirings) {
         Wording wording = new Wording(set);
         ResolvedProfile common = wording.common(wirings.stream().map(Wiring::profile).toList());
         int map = lack.map();
         Slot first = new Slot(set.content(map), Optional.of(Key.named(lack.constants().get(0))));
-        LineToWrite lines = new LineToWrite(set);
         Optional<String> line = lines.fill(first, Optional.empty(), common);
         for (Wiring wiring : wirings) {
             reporter.report(

@@ -7,7 +7,8 @@ import dev.patientharbor.resolve.MarkFault;
 import dev.patientharbor.resolve.MarkFault.Reason;
 import dev.patientharbor.resolve.Outcome;
 import dev.patientharbor.resolve.ResolvedSet;
-import java.util.HashSet;
+import java.util.Collections;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Set;
 
@@ -16,7 +17,7 @@ final class MarkRule implements Rule {
 
     @Override
     public void check(ResolvedSet set, Reporter reporter) {
-        Set<String> seen = new HashSet<>();
+        Set<Blueprint> seen = Collections.newSetFromMap(new IdentityHashMap<>());
         set.eachDistinctSeat(
                 (wiring, seat) -> {
                     Outcome outcome = wiring.outcome(seat);
@@ -28,9 +29,8 @@ final class MarkRule implements Rule {
     }
 
     private static void check(
-            ResolvedSet set, Reporter reporter, Blueprint blueprint, Set<String> seen) {
-        String constructor = blueprint.executable().map(one -> one.descriptor()).orElse("");
-        if (!seen.add(blueprint.className() + constructor)) {
+            ResolvedSet set, Reporter reporter, Blueprint blueprint, Set<Blueprint> seen) {
+        if (!seen.add(blueprint)) {
             return;
         }
         for (MarkFault fault : set.markFaults(blueprint)) {

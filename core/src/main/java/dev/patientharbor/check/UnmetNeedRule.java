@@ -50,8 +50,8 @@ final class UnmetNeedRule implements Rule {
                 }
             }
         }
-        Wording wording = new Wording(set);
-        lacking.forEach((lack, seats) -> report(set, wording, lack, seats, reporter));
+        LineToWrite lines = new LineToWrite(set);
+        lacking.forEach((lack, seats) -> report(set, lines, lack, seats, reporter));
     }
 
     private static Lack lack(ResolvedSet set, Wiring wiring, int seat) {
@@ -95,10 +95,11 @@ final class UnmetNeedRule implements Rule {
 
     private static void report(
             ResolvedSet set,
-            Wording wording,
+            LineToWrite lines,
             Lack lack,
             Map<Wiring, List<Integer>> seats,
             Reporter reporter) {
+        Wording wording = new Wording(set);
         ResolvedProfile common =
                 wording.common(seats.keySet().stream().map(Wiring::profile).toList());
         String where =
@@ -118,7 +119,7 @@ final class UnmetNeedRule implements Rule {
                                     .with("looked in", lookedIn(set, wording, wiring, seat));
                     reporter.report(
                             wiring.profile(),
-                            advised(set, wording, wiring, seat, common, finding)
+                            advised(set, lines, wiring, seat, common, finding)
                                     .touching(touched.consumers(), touched.entries()));
                 });
     }
@@ -272,11 +273,12 @@ final class UnmetNeedRule implements Rule {
 
     private static Finding advised(
             ResolvedSet set,
-            Wording wording,
+            LineToWrite lines,
             Wiring wiring,
             int number,
             ResolvedProfile common,
             Finding finding) {
+        Wording wording = new Wording(set);
         Slot slot = set.slots().slot(number);
         List<Optional<Key>> keys =
                 set.slots().ofSameClass(number).stream()
@@ -302,7 +304,6 @@ final class UnmetNeedRule implements Rule {
             return finding.with("reached by", wording.path(wiring, number))
                     .with("do", "add the folder or jar that has it to code");
         }
-        LineToWrite lines = new LineToWrite(set);
         Optional<String> line =
                 lines.fill(slot, sameAs, common, place(set, wiring, number, common));
         return finding.withAny("did you mean", near)

@@ -17,8 +17,16 @@ public final class MethodSet {
     }
 
     /** Whether a method is among them; name and erased types as in JVMS 4.3.3. */
-    public boolean has(String name, String descriptor) {
-        return lines.contains('\n' + name + descriptor + '\n');
+    public boolean has(String nameAndDescriptor) {
+        int length = nameAndDescriptor.length();
+        for (int at = lines.indexOf(nameAndDescriptor);
+                at >= 0;
+                at = lines.indexOf(nameAndDescriptor, at + 1)) {
+            if (lines.charAt(at - 1) == '\n' && lines.charAt(at + length) == '\n') {
+                return true;
+            }
+        }
+        return false;
     }
 
     private Set<String> methods() {

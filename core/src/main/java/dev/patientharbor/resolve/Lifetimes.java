@@ -98,6 +98,9 @@ public final class Lifetimes {
 
     /** A class has one scope mark at most. */
     List<MarkFault> faults(ClassFacts facts) {
+        if (facts.annotations().size() < 2) {
+            return List.of();
+        }
         int scopes = 0;
         for (AnnotationFacts mark : facts.annotations()) {
             boolean isScope =

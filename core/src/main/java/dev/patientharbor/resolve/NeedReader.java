@@ -158,8 +158,13 @@ final class NeedReader {
     List<MarkFault> faults(
             ClassFacts facts, ClassType type, Optional<ExecutableFacts> constructor) {
         MarkFaults faults = new MarkFaults(qualifiers);
-        constructor.ifPresent(
-                one -> faults.ofParameters(facts.name(), one, NeedPlace::constructor));
+        constructor
+                .filter(one -> one.parameterAnnotations().stream().anyMatch(it -> !it.isEmpty()))
+                .ifPresent(one -> faults.ofParameters(facts.name(), one, NeedPlace::constructor));
+        boolean isAlone = facts.superName().filter(code::inCode).isEmpty();
+        if (isAlone && facts.fields().isEmpty() && facts.methods().isEmpty()) {
+            return faults.all();
+        }
         List<Member> chain = chain(facts, open(facts, type));
         for (int i = chain.size() - 1; i >= 0; i--) {
             String owner = chain.get(i).facts().name();

@@ -34,12 +34,9 @@ public final class MissingMethods {
         }
         List<String> missing = new ArrayList<>(0);
         for (String open : abstractMethods(contract)) {
-            int types = open.indexOf('(');
-            String name = open.substring(0, types);
-            String descriptor = open.substring(types);
             boolean there = false;
             for (ClassFacts type : own.get().values()) {
-                there |= type.closedMethods().has(name, descriptor);
+                there |= type.closedMethods().has(open);
             }
             if (!there) {
                 missing.add(open);

@@ -93,7 +93,7 @@ class ReflectionAgreesTest {
                         MethodType.methodType(one.getReturnType(), one.getParameterTypes())
                                 .toMethodDescriptorString();
                 boolean isOpen = facts.openMethods().contains(one.getName() + descriptor);
-                boolean isClosed = facts.closedMethods().has(one.getName(), descriptor);
+                boolean isClosed = facts.closedMethods().has(one.getName() + descriptor);
                 open += isOpen ? 1 : 0;
                 if (isOpen != Modifier.isAbstract(flags) || isClosed == isOpen) {
                     unlike.add(one.toString());
