@@ -104,6 +104,8 @@ final class UnmetNeedRule implements Rule {
                 wording.common(seats.keySet().stream().map(Wiring::profile).toList());
         String where =
                 (lack.lookedAt().isEmpty() ? "" : " in " + lack.lookedAt().get(0)) + lack.boundTo();
+        Map.Entry<Wiring, List<Integer>> first = seats.entrySet().iterator().next();
+        Where at = Wording.asker(first.getKey(), first.getValue().get(0), common.declared().at());
         seats.forEach(
                 (wiring, all) -> {
                     int seat = all.get(0);
@@ -111,7 +113,7 @@ final class UnmetNeedRule implements Rule {
                     Finding finding =
                             Finding.of(
                                             FindingKinds.UNMET_NEED,
-                                            common.declared().at(),
+                                            at,
                                             set.slots().slot(seat).text() + where,
                                             message(set, wording, wiring, seat, touched))
                                     .about(List.of(set.slots().slot(seat).text()))

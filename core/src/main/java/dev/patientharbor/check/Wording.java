@@ -225,6 +225,25 @@ final class Wording {
                 .orElse(first);
     }
 
+    /**
+     * Where the binding stands by which the one is there who first asks for a seat, or the nearest
+     * on the way to it.
+     *
+     * @param otherwise where nothing on the way is bound
+     */
+    static Where asker(Wiring wiring, int seat, Where otherwise) {
+        Optional<Wiring.Step> step = wiring.firstStep(seat);
+        while (step.isPresent()) {
+            int object = step.get().object();
+            Optional<ResolvedBinding> binding = wiring.outcome(object).binding();
+            if (binding.isPresent()) {
+                return binding.get().declared().at();
+            }
+            step = wiring.firstStep(object);
+        }
+        return otherwise;
+    }
+
     /** Where a class asks. */
     static Where at(Blueprint consumer, Need need) {
         return new Where.InClass(consumer.className(), need.place().words());

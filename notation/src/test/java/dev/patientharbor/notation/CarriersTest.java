@@ -274,8 +274,8 @@ class CarriersTest {
                           fine: { bindings: { A: Now, B: Later } }
                           listed: { bindings: { A: Now, B: Listing } }   # <- cycle
                           maybe: { bindings: { A: Now, B: Maybe } }      # <- cycle
-                          lost:                                          # <- unmet-need
-                            bindings: { A: Now, B: Lost }
+                          lost:
+                            bindings: { A: Now, B: Lost }                # <- unmet-need
                         """)
                 .tellsWhatIsMarked();
     }

@@ -38,8 +38,8 @@ class FactoriesTest {
                                 profiles:
                                   whole:
                                     bindings: { Rota: { factory: "Rotas#of" }, Clock: Wall, Clock@deep: Wall }
-                                  lacking:                       # <- unmet-need
-                                    bindings: { Rota: { factory: "p.Rotas#of" }, Clock@deep: mock }
+                                  lacking:
+                                    bindings: { Rota: { factory: "p.Rotas#of" }, Clock@deep: mock }   # <- unmet-need
                                 """)
                         .tellsWhatIsMarked();
         assertEquals("factory Rotas#of", it.received("whole", "Watch.rota"));
@@ -65,8 +65,8 @@ class FactoriesTest {
                                 profiles:
                                   test:
                                     bindings: { Rota: { factory: "Office#rota", lifetime: fresh }, Office: Town, Clock: Wall }
-                                  lacking:                       # <- unmet-need
-                                    bindings: { Rota: { factory: "Office#rota" }, Clock: Wall }
+                                  lacking:
+                                    bindings: { Rota: { factory: "Office#rota" }, Clock: Wall }   # <- unmet-need
                                 """)
                         .tellsWhatIsMarked();
         assertEquals("real Town", it.received("test", "Office.office"));

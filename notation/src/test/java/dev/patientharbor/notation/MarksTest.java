@@ -78,8 +78,8 @@ class MarksTest {
                                 marks: { lookup: ["p.Locator#find", "Locator#lookUp"] }
                                 entry: [p.*]
                                 profiles:
-                                  test:                         # <- unmet-need
-                                    bindings: { Feed@coast: Coast, Feed: Mud, Gauge: Sonar }
+                                  test:
+                                    bindings: { Feed@coast: Coast, Feed: Mud, Gauge: Sonar }   # <- unmet-need
                                   whole: { bindings: { Feed@coast: Coast, Feed: Mud, Gauge: Sonar, Clock: mock } }
                                 """)
                         .tellsWhatIsMarked();

@@ -226,9 +226,9 @@ class NeedsTest {
                             bindings:
                               Reader<Ship>: CargoReader   # <- does-not-fit
                               Reader<Cargo>: CargoReader
-                          lacking:                        # <- unmet-need
+                          lacking:
                             bindings:
-                              Reader<Cargo>: General
+                              Reader<Cargo>: General      # <- unmet-need
                               Reader<Ship>: { same-as: "Reader<Cargo>" }   # <- does-not-fit
                               Parser<Ship>: ShipParser    # <- unused-binding
                         """);
