@@ -23,6 +23,9 @@ class CompleteIsMetTest {
     private static final Set<FindingKind> LACKS =
             Set.of(FindingKinds.UNMET_NEED, FindingKinds.EMPTY_COLLECTION);
 
+    private static final Set<FindingKind> TOLD_ONCE =
+            Set.of(FindingKinds.TWO_CANDIDATES, FindingKinds.CYCLE);
+
     @Test
     void a_profile_is_complete_just_when_its_roster_lacks_nothing_and_who_lacks_is_named() {
         long first = Long.getLong("patientharbor.seed", 1);
@@ -47,6 +50,13 @@ class CompleteIsMetTest {
                                 named.contains(row.consumer()),
                                 again + ": nobody names " + row + " among " + grave);
                     }
+                }
+                Set<String> causes = new HashSet<>();
+                for (Finding one : profile.findings()) {
+                    boolean isOfNeed = LACKS.contains(one.kind()) || TOLD_ONCE.contains(one.kind());
+                    assertTrue(
+                            !isOfNeed || causes.add(one.kind().id() + ' ' + one.cause()),
+                            again + ": told twice: " + one);
                 }
                 boolean said = profile.complete().orElseThrow();
                 assertTrue(said == grave.isEmpty(), again);
