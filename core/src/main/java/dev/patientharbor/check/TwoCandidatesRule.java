@@ -6,10 +6,12 @@ import dev.patientharbor.resolve.Outcome;
 import dev.patientharbor.resolve.ResolvedBinding;
 import dev.patientharbor.resolve.ResolvedProfile;
 import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.resolve.SlotTable;
 import dev.patientharbor.resolve.Wiring;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 
@@ -105,8 +107,14 @@ final class TwoCandidatesRule implements Rule {
         Wording wording = new Wording(set);
         ResolvedProfile common = wording.common(wirings.stream().map(Wiring::profile).toList());
         String text = set.text(slot);
+        LineToWrite lines = new LineToWrite(set);
         for (Wiring wiring : wirings) {
             List<Integer> candidates = wiring.outcome(slot).candidates();
+            boolean areClasses = areClasses(set, slot, candidates);
+            Optional<String> line =
+                    areClasses
+                            ? lines.fill(set.slots().slot(slot), Optional.empty(), common)
+                            : Optional.empty();
             Impact.Touched touched = reporter.impact(wiring).of(List.of(slot));
             reporter.report(
                     wiring.profile(),
@@ -118,16 +126,30 @@ final class TwoCandidatesRule implements Rule {
                                             + text
                                             + " is wanted, and "
                                             + candidates.size()
-                                            + " slots fit.")
+                                            + (areClasses
+                                                    ? " classes of the code may fill it."
+                                                    : " slots fit."))
                             .with(
-                                    "slots",
+                                    areClasses ? "classes" : "slots",
                                     wording.list(candidates.stream().map(set::text).toList()))
                             .withAny("left out", wording.leftOut(slot))
                             .with("reached by", wording.path(wiring, slot))
                             .with(
-                                    "do",
-                                    "bind " + text + " itself, with same-as if it is one of these")
+                                    line.isPresent() ? "write" : "do",
+                                    line.orElse(
+                                            "bind "
+                                                    + text
+                                                    + " itself, with same-as if it is one of"
+                                                    + " these"))
                             .touching(touched.consumers(), touched.entries()));
         }
+    }
+
+    /** Whether those among which nothing chooses are classes that may fill what nothing binds. */
+    private static boolean areClasses(ResolvedSet set, int slot, List<Integer> candidates) {
+        List<String> fillers = set.fillers(slot);
+        return candidates.stream()
+                .map(one -> SlotTable.className(set.slots().slot(one).contract()))
+                .allMatch(fillers::contains);
     }
 }

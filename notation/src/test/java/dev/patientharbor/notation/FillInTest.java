@@ -100,7 +100,7 @@ class FillInTest {
                                   test: { bindings: { Feed: Plain, Feed@coast: Plain } }   # <- two-candidates
                                 """)
                         .tellsWhatIsMarked();
-        assertEquals("Stopped, Wall", two.detail("two-candidates", "slots"));
+        assertEquals("Stopped, Wall", two.detail("two-candidates", "classes"));
         Files.writeString(services.resolve("p.Clock"), "p.Wall\n");
         Situation one =
                 Situation.of(

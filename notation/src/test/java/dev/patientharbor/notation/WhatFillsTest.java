@@ -72,7 +72,7 @@ class WhatFillsTest {
                                             + entry
                                             + "]\nprofiles:\n  test: {}   # <- two-candidates\n")
                             .tellsWhatIsMarked();
-            assertEquals("One, Two", it.detail("two-candidates", "slots"));
+            assertEquals("One, Two", it.detail("two-candidates", "classes"));
         }
         Situation sole =
                 Situation.of(
@@ -84,7 +84,7 @@ class WhatFillsTest {
                                   test: {}   # <- two-candidates
                                 """)
                         .tellsWhatIsMarked();
-        assertEquals("Summer, Winter", sole.detail("two-candidates", "slots"));
+        assertEquals("Summer, Winter", sole.detail("two-candidates", "classes"));
         assertEquals("real Tonnage", sole.received("test", "Booth.fee"));
         assertEquals(List.of("p.Levy"), sole.row("test", "Booth.fee").answer().leftOut());
     }
