@@ -24,6 +24,7 @@ final class EmptyCollectionRule implements Rule {
 
     @Override
     public void check(ResolvedSet set, Reporter reporter) {
+        Wording wording = new Wording(set);
         Set<TypeRef> mayBeEmpty = set.emptyAllowed();
         Map<Integer, List<Wiring>> empty = new TreeMap<>();
         for (Wiring wiring : set.checked()) {
@@ -31,7 +32,9 @@ final class EmptyCollectionRule implements Rule {
                 boolean isEmpty =
                         wiring.outcome(seat).kind() == Outcome.Kind.COLLECTION
                                 && !mayBeEmpty.contains(set.content(seat));
-                if (isEmpty && !wiring.profile().lacksParents()) {
+                if (isEmpty
+                        && !wiring.profile().lacksParents()
+                        && !wording.isBoundByUnknownName(wiring, seat)) {
                     empty.computeIfAbsent(set.slots().plain(seat), one -> new ArrayList<>())
                             .add(wiring);
                 }

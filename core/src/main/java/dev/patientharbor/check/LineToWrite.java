@@ -132,7 +132,7 @@ final class LineToWrite {
     /** What to do where no line is known. */
     String otherwise(Slot slot) {
         return "write a class that is a "
-                + wording.shortName(SlotTable.className(slot.contract()))
+                + set.names().toWrite(SlotTable.className(slot.contract()))
                 + " and can be made, and bind it; or bind a factory or a value";
     }
 

@@ -113,6 +113,10 @@ final class NamesRule implements Rule {
         if (!meant.isEmpty()) {
             return finding.withAny("did you mean", meant);
         }
+        List<String> asked = text.indexOf('.') < 0 ? set.askedAs(text) : List.of();
+        if (!asked.isEmpty()) {
+            return finding.withAny("did you mean", asked);
+        }
         List<String> near = set.names().near(text);
         return near.isEmpty()
                 ? finding.with("do", "correct the name, or add the code that has the class to code")

@@ -34,6 +34,7 @@ final class UnmetNeedRule implements Rule {
 
     @Override
     public void check(ResolvedSet set, Reporter reporter) {
+        Wording wording = new Wording(set);
         Map<Lack, Map<Wiring, List<Integer>>> lacking = new LinkedHashMap<>();
         for (Wiring wiring : set.checked()) {
             if (wiring.profile().lacksParents()) {
@@ -43,7 +44,7 @@ final class UnmetNeedRule implements Rule {
             for (int seat : wiring.unsound()) {
                 if (isNothing(wiring, seat)
                         && !told.contains(seat)
-                        && !isAmbiguouslyBound(set, wiring, seat)) {
+                        && !wording.isBoundByUnknownName(wiring, seat)) {
                     lacking.computeIfAbsent(lack(set, wiring, seat), one -> new LinkedHashMap<>())
                             .computeIfAbsent(wiring, one -> new ArrayList<>(1))
                             .add(seat);
@@ -73,24 +74,6 @@ final class UnmetNeedRule implements Rule {
         return kind == Outcome.Kind.UNMET && !leftOpen
                 || kind == Outcome.Kind.NONE
                 || kind == Outcome.Kind.VALUE_MISSING && wiring.firstStep(slot).isEmpty();
-    }
-
-    /**
-     * A binding is there, but its contract is not known by that name, or fits several: that is told
-     * instead.
-     */
-    private static boolean isAmbiguouslyBound(ResolvedSet set, Wiring wiring, int slot) {
-        String contract = SlotTable.className(set.slots().slot(slot).contract());
-        return set.profiles().stream()
-                .filter(profile -> wiring.profile().isOrExtends(profile.number()))
-                .flatMap(profile -> profile.own().stream())
-                .filter(binding -> binding.slot().isEmpty())
-                .flatMap(binding -> binding.names().stream())
-                .anyMatch(
-                        name ->
-                                name.written().text().equals(contract)
-                                        || name.found().stream()
-                                                .anyMatch(one -> one.name().equals(contract)));
     }
 
     private static void report(

@@ -4,6 +4,7 @@ import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.ExecutableFacts;
 import dev.patientharbor.code.MethodFacts;
 import dev.patientharbor.finding.Where;
+import dev.patientharbor.model.ShortName;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.Supply;
 import dev.patientharbor.model.TypeRef;
@@ -88,6 +89,28 @@ final class Wording {
                 + ", constructor: ["
                 + String.join(", ", types)
                 + "] }";
+    }
+
+    /**
+     * Whether a binding is there for what a seat holds, but its contract is not known by the name
+     * that it is given, or the name fits several: that is told instead.
+     */
+    boolean isBoundByUnknownName(Wiring wiring, int seat) {
+        String contract = SlotTable.className(set.content(seat));
+        return set.profiles().stream()
+                .filter(profile -> wiring.profile().isOrExtends(profile.number()))
+                .flatMap(profile -> profile.own().stream())
+                .filter(binding -> binding.slot().isEmpty())
+                .flatMap(binding -> binding.names().stream())
+                .anyMatch(
+                        name ->
+                                name.found().isEmpty() && isNameOf(name.written().text(), contract)
+                                        || name.found().stream()
+                                                .anyMatch(one -> one.name().equals(contract)));
+    }
+
+    private static boolean isNameOf(String text, String className) {
+        return text.equals(className) || text.equals(ShortName.of(className));
     }
 
     /** The classes that are of a contract and cannot stand there, each with the reason. */

@@ -197,6 +197,13 @@ public record ResolvedSet(
         return blueprints.of(facts, facts.asType().raw()).fault().isEmpty();
     }
 
+    /** The full names of contracts that somebody asks for, and whose short name it is. */
+    public List<String> askedAs(String shortName) {
+        return slots.contractsCalled(shortName).stream()
+                .filter(name -> code().find(name).isPresent())
+                .toList();
+    }
+
     /** The key that a class carries by a mark of its own. */
     public Optional<Key> markedKey(String className) {
         return code().find(className).flatMap(filledIn::keyOf);

@@ -1,5 +1,6 @@
 package dev.patientharbor.resolve;
 
+import dev.patientharbor.model.ShortName;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.TypeRef.ClassType;
@@ -132,6 +133,14 @@ public final class SlotTable {
     /** The slots of the same class and key, with whatever type arguments, in the same way. */
     List<Integer> ofSameClassAndKey(int number) {
         return ofSameClassAndKey.get(number);
+    }
+
+    /** The classes of contracts that have a short name, by name. */
+    List<String> contractsCalled(String shortName) {
+        return byContractClass.keySet().stream()
+                .filter(name -> ShortName.of(name).equals(shortName))
+                .sorted()
+                .toList();
     }
 
     /** The class behind a contract; for what is no class, its text. */

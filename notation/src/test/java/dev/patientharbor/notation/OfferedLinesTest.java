@@ -185,6 +185,12 @@ class OfferedLinesTest {
                 written("entry: [Post]\nprofiles:\n  test: {}\n"),
                 "no mock of a class, for nobody may be there who makes one");
         assertEquals(List.of(), written("entry: [Clocks]\nprofiles:\n  test: {}\n"));
+        Situation namesake =
+                Situation.of(
+                        CLASSES,
+                        "entry: [Clocks]\nprofiles:\n  test: { bindings: { Clock: mock } }\n");
+        assertEquals("java.time.Clock", namesake.detail("unknown-class", "did you mean"));
+        assertFalse(namesake.told().toString().contains("unmet-need"), "one cause is told once");
         Situation wrapped =
                 Situation.of(
                         CLASSES,
