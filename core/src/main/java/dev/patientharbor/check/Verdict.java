@@ -5,7 +5,7 @@ import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.FindingText;
 import dev.patientharbor.finding.NearNames;
-import dev.patientharbor.finding.Required;
+import dev.patientharbor.finding.RequiredArgument;
 import dev.patientharbor.finding.Severity;
 import dev.patientharbor.finding.Where;
 import dev.patientharbor.names.ClassNames;
@@ -254,7 +254,7 @@ public final class Verdict {
 
     /** Asks the side on which a profile is checked; one thread at a time, for it may read on. */
     private <T> T resolved(String profile, BiFunction<ResolvedSet, Wiring, T> question) {
-        int number = profiles.indexOf(find(Required.of(profile, "the name of a profile")));
+        int number = profiles.indexOf(find(RequiredArgument.of(profile, "the name of a profile")));
         for (ResolvedSet side : sides) {
             Optional<Wiring> wiring = side.wirings().get(number);
             if (wiring.isPresent()) {

@@ -1,6 +1,6 @@
 package dev.patientharbor.model;
 
-import dev.patientharbor.finding.Required;
+import dev.patientharbor.finding.RequiredArgument;
 import dev.patientharbor.finding.Where;
 
 /**
@@ -11,7 +11,7 @@ import dev.patientharbor.finding.Where;
  */
 public record Written(String text, Where at) {
     public Written {
-        Required.of(text, "a name");
+        RequiredArgument.of(text, "a name");
     }
 
     // Written out: what a record would make of itself is made at run time, and takes 30 ms.

@@ -1,7 +1,7 @@
 package dev.patientharbor.plan;
 
 import dev.patientharbor.finding.NearNames;
-import dev.patientharbor.finding.Required;
+import dev.patientharbor.finding.RequiredArgument;
 import java.util.List;
 
 /** One consumer of a profile, and what it receives. */
@@ -41,7 +41,7 @@ public final class Receiver {
      *     then the consumer stands in several places, and {@link #rows()} tells them apart
      */
     public Received need(String need) {
-        Required.of(need, "the name of a need");
+        RequiredArgument.of(need, "the name of a need");
         List<Row> named = rows.stream().filter(row -> row.need().equals(need)).toList();
         if (named.isEmpty()) {
             List<String> all = rows.stream().map(Row::need).distinct().toList();

@@ -1,7 +1,7 @@
 package dev.patientharbor.plan;
 
 import dev.patientharbor.finding.NearNames;
-import dev.patientharbor.finding.Required;
+import dev.patientharbor.finding.RequiredArgument;
 import dev.patientharbor.model.BuiltIn;
 import dev.patientharbor.model.ShortName;
 import java.util.List;
@@ -76,7 +76,7 @@ public final class Roster {
      * @throws IllegalArgumentException if it is no consumer of this profile, or needs nothing
      */
     public Receiver of(Class<?> consumer) {
-        return of(Required.of(consumer, "a consumer").getName());
+        return of(RequiredArgument.of(consumer, "a consumer").getName());
     }
 
     /**
@@ -86,7 +86,7 @@ public final class Roster {
      * @throws IllegalArgumentException if it is no consumer of this profile, or needs nothing
      */
     public Receiver of(String consumer) {
-        Required.of(consumer, "a consumer");
+        RequiredArgument.of(consumer, "a consumer");
         List<String> all = consumers();
         List<String> meant =
                 all.contains(consumer)

@@ -1,6 +1,6 @@
 package dev.patientharbor.profiles;
 
-import dev.patientharbor.finding.Required;
+import dev.patientharbor.finding.RequiredArgument;
 import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.Binding;
 import dev.patientharbor.model.Reach;
@@ -50,7 +50,7 @@ public class LevelDefinition {
     }
 
     private void fill(Slot slot, Filling filling, Where at) {
-        Required.of(filling, "what is to fill " + slot.text());
+        RequiredArgument.of(filling, "what is to fill " + slot.text());
         bindings.add(filling.binding(slot, names, at));
     }
 

@@ -1,6 +1,6 @@
 package dev.patientharbor.profiles;
 
-import dev.patientharbor.finding.Required;
+import dev.patientharbor.finding.RequiredArgument;
 import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.Key;
 import dev.patientharbor.model.Slot;
@@ -23,7 +23,7 @@ final class Names {
     }
 
     Written written(Class<?> type, Where at) {
-        classes.add(Required.of(type, "a class"));
+        classes.add(RequiredArgument.of(type, "a class"));
         return new Written(type.getName(), at);
     }
 
@@ -36,13 +36,14 @@ final class Names {
     }
 
     Slot slot(Class<?> contract) {
-        classes.add(Required.of(contract, "a contract"));
+        classes.add(RequiredArgument.of(contract, "a contract"));
         return Slot.of(contract.getName());
     }
 
     Slot slot(Class<?> contract, String key) {
         return new Slot(
-                slot(contract).contract(), Optional.of(Key.named(Required.of(key, "a key"))));
+                slot(contract).contract(),
+                Optional.of(Key.named(RequiredArgument.of(key, "a key"))));
     }
 
     /**
@@ -51,7 +52,7 @@ final class Names {
      * @throws IllegalArgumentException if it is none
      */
     static Slot slot(String text) {
-        return SlotParser.slot(Required.of(text, "a slot"))
+        return SlotParser.slot(RequiredArgument.of(text, "a slot"))
                 .orElseThrow(
                         () ->
                                 new IllegalArgumentException(

@@ -2,7 +2,7 @@ package dev.patientharbor.profiles;
 
 import dev.patientharbor.check.IncompleteProfileException;
 import dev.patientharbor.check.Verdict;
-import dev.patientharbor.finding.Required;
+import dev.patientharbor.finding.RequiredArgument;
 import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.plan.Assembly;
@@ -106,13 +106,13 @@ public final class Plan {
 
     private Plan swap(Slot slot, Filling filling, Names names, Where at) {
         Swap swap = Swap.of(this, slot);
-        Required.of(filling, "what is to fill " + slot.text());
+        RequiredArgument.of(filling, "what is to fill " + slot.text());
         return swap.by(filling.binding(slot, names, at), names);
     }
 
     /** One consumer alone: all that it needs is replaced by mocks, but for what is kept. */
     public Solo solo(Class<?> consumer) {
-        return new Solo(this, Required.of(consumer, "a consumer"), Positions.here());
+        return new Solo(this, RequiredArgument.of(consumer, "a consumer"), Positions.here());
     }
 
     /** The set of which it is a plan. */

@@ -7,7 +7,7 @@ import dev.patientharbor.code.CodePlaces;
 import dev.patientharbor.code.CodeReader;
 import dev.patientharbor.code.CodeRoot;
 import dev.patientharbor.finding.Finding;
-import dev.patientharbor.finding.Required;
+import dev.patientharbor.finding.RequiredArgument;
 import dev.patientharbor.model.Circumstances;
 import dev.patientharbor.model.Declaration;
 import dev.patientharbor.model.Profile;
@@ -168,7 +168,7 @@ public final class ProfileSet {
      * @throws IllegalArgumentException if there is no such profile, or it is partial
      */
     public synchronized Plan plan(String profile) {
-        Required.of(profile, "the name of a profile");
+        RequiredArgument.of(profile, "the name of a profile");
         Verdict verdict = check();
         verdict.requireComplete(profile);
         return answered.orElseThrow()

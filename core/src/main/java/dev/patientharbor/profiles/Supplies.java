@@ -1,6 +1,6 @@
 package dev.patientharbor.profiles;
 
-import dev.patientharbor.finding.Required;
+import dev.patientharbor.finding.RequiredArgument;
 import dev.patientharbor.model.ImplementationKind;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.Supply;
@@ -73,7 +73,7 @@ public final class Supplies {
      * @param answers says them
      */
     public static Filling answers(Consumer<AnswersDefinition> answers) {
-        Required.of(answers, "what says the answers");
+        RequiredArgument.of(answers, "what says the answers");
         return Filling.of(
                 (names, at) -> {
                     AnswersDefinition definition = new AnswersDefinition(names, at);
@@ -89,26 +89,26 @@ public final class Supplies {
 
     /** A value, converted to the contract: as {@link Filling#with} takes it. */
     public static Filling value(Object value) {
-        Required.of(value, "a value");
+        RequiredArgument.of(value, "a value");
         return Filling.ofReal((names, at, as) -> new Supply.OfValue(as, GivenValues.of(value, at)));
     }
 
     /** What a static method returns, or a method of the object in the slot of that class. */
     public static Filling factory(Class<?> holder, String method) {
-        Required.of(method, "the name of a method");
+        RequiredArgument.of(method, "the name of a method");
         return Filling.ofReal(
                 (names, at, as) -> new Supply.Factory(as, names.written(holder, at), method));
     }
 
     /** An object of the caller's, as it is. */
     public static Filling object(Object object) {
-        Required.of(object, "the object that is handed in");
+        RequiredArgument.of(object, "the object that is handed in");
         return Filling.ofReal((names, at, as) -> new Supply.HandedIn(as, object));
     }
 
     /** What a piece of code makes: it runs whenever an instance is wanted, never while checking. */
     public static Filling madeBy(Supplier<?> maker) {
-        Required.of(maker, "what makes an object");
+        RequiredArgument.of(maker, "what makes an object");
         return Filling.ofReal((names, at, as) -> new Supply.MadeBy(as, maker));
     }
 
@@ -133,7 +133,7 @@ public final class Supplies {
      * {@code CONTRACT@*}.
      */
     public static Filling keyedBy(String method, Class<?>... types) {
-        Required.of(method, "the name of a method");
+        RequiredArgument.of(method, "the name of a method");
         return Filling.ofReal(
                 (names, at, as) -> new Supply.ByStatedKey(as, method, names.written(types, at)));
     }
@@ -165,12 +165,12 @@ public final class Supplies {
     }
 
     private static Filling ofClass(ImplementationKind of, Class<?> type) {
-        Required.of(type, "a class");
+        RequiredArgument.of(type, "a class");
         return Filling.of((names, at) -> new Supply.OfClass(of, names.written(type, at)));
     }
 
     private static Filling ofClass(ImplementationKind of, String type) {
-        Required.of(type, "a class");
+        RequiredArgument.of(type, "a class");
         return Filling.of((names, at) -> new Supply.OfClass(of, new Written(type, at)));
     }
 }

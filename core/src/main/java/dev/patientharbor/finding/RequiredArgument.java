@@ -1,9 +1,9 @@
 package dev.patientharbor.finding;
 
 /** What a caller must hand over. */
-public final class Required {
+public final class RequiredArgument {
 
-    private Required() {}
+    private RequiredArgument() {}
 
     /**
      * The value itself.
