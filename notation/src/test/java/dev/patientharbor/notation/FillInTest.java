@@ -101,6 +101,20 @@ class FillInTest {
                                 """)
                         .tellsWhatIsMarked();
         assertEquals("Stopped, Wall", two.detail("two-candidates", "classes"));
+        Situation all =
+                Situation.of(
+                        classes,
+                        "fill-in: [services, marked]\n"
+                            + "consumers: { page: { needs: { all: List<Clock> } } }\n"
+                            + "profiles: { test: {}, spied: { decorators: { Clock: [spy] } } }\n");
+        for (String profile : List.of("test", "spied")) {
+            assertEquals(
+                    List.of("services", "services"),
+                    all.row(profile, "page.all").answer().elements().stream()
+                            .map(one -> one.answer().filledBy().orElseThrow().word())
+                            .toList(),
+                    profile);
+        }
         Files.writeString(services.resolve("p.Clock"), "p.Wall\n");
         Situation one =
                 Situation.of(
