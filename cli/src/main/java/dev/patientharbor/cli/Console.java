@@ -1,5 +1,6 @@
 package dev.patientharbor.cli;
 
+import dev.patientharbor.finding.VisibleText;
 import dev.patientharbor.report.Ink;
 import dev.patientharbor.report.Layout;
 import java.io.BufferedOutputStream;
@@ -33,6 +34,12 @@ public record Console(PrintStream out, PrintStream err, Layout layout) {
     /** The same, whatever is printed going elsewhere and without colour. */
     Layout forFiles() {
         return Layout.plain(layout.width());
+    }
+
+    /** Prints a line of its own for people, behind all that was printed until now. */
+    void tell(String line) {
+        out.flush();
+        err.println(VisibleText.of(line));
     }
 
     void flush() {

@@ -16,14 +16,12 @@ final class Ending {
         if (verdict.faults().isEmpty()) {
             return verdict.hasAtLeast(failOn) ? ExitCode.FINDINGS : ExitCode.CLEAN;
         }
-        console.out().flush();
         for (RuleFault fault : verdict.faults()) {
-            console.err()
-                    .println(
-                            "patient-harbor: a fault of ours, not of your file: "
-                                    + fault.rule()
-                                    + " did not come to its end: "
-                                    + fault.cause());
+            console.tell(
+                    "patient-harbor: a fault of ours, not of your file: "
+                            + fault.rule()
+                            + " did not come to its end: "
+                            + fault.cause());
         }
         return ExitCode.OUR_FAULT;
     }

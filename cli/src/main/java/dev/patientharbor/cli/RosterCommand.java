@@ -43,8 +43,7 @@ final class RosterCommand {
         Output.write(text, file, console);
         int ending = Ending.of(verdict, failOn, console);
         if (ending == ExitCode.FINDINGS) {
-            console.out().flush();
-            console.err().println("there are findings: patient-harbor check tells them");
+            console.tell("there are findings: patient-harbor check tells them");
         }
         return ending;
     }

@@ -40,13 +40,10 @@ public final class Tool {
         } catch (UncheckedIOException fault) {
             return unusable(Reason.of(fault), fault, debug, console);
         } catch (RuntimeException | StackOverflowError fault) {
-            console.out().flush();
-            console.err()
-                    .println(
-                            NAME
-                                    + ": a fault of ours, not of your file: "
-                                    + fault
-                                    + (debug ? "" : "\n  --debug shows where it happened"));
+            console.tell(NAME + ": a fault of ours, not of your file: " + fault);
+            if (!debug) {
+                console.tell("  --debug shows where it happened");
+            }
             return trace(fault, debug, console, ExitCode.OUR_FAULT);
         }
     }
@@ -113,25 +110,23 @@ public final class Tool {
     }
 
     private static int unusable(ParameterException fault, Console console) {
-        console.err().println(NAME + ": " + fault.getMessage());
+        console.tell(NAME + ": " + fault.getMessage());
         if (fault instanceof UnmatchedArgumentException unmatched) {
             List<String> near = unmatched.getSuggestions();
             if (!near.isEmpty()) {
-                console.err().println("  did you mean " + String.join(", ", near) + "?");
+                console.tell("  did you mean " + String.join(", ", near) + "?");
             }
         }
-        console.err()
-                .println(
-                        "  "
-                                + fault.getCommandLine().getCommandSpec().qualifiedName()
-                                + " --help shows what there is");
+        console.tell(
+                "  "
+                        + fault.getCommandLine().getCommandSpec().qualifiedName()
+                        + " --help shows what there is");
         return ExitCode.UNUSABLE;
     }
 
     private static int unusable(
             String message, RuntimeException fault, boolean debug, Console console) {
-        console.out().flush();
-        console.err().println(NAME + ": " + message);
+        console.tell(NAME + ": " + message);
         return trace(fault, debug, console, ExitCode.UNUSABLE);
     }
 

@@ -114,7 +114,7 @@ final class BuildRule implements Rule {
                             "constructors",
                             fault.constructors().stream()
                                     .map(one -> name + '(' + parameters(set, one) + ')')
-                                    .collect(Collectors.joining("\n")));
+                                    .toList());
         }
         if (fault.reason() == Reason.NO_SUCH_METHOD) {
             String method = blueprint.method().orElse("");

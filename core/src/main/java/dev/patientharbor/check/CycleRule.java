@@ -94,7 +94,7 @@ final class CycleRule implements Rule {
                                 at,
                                 cause,
                                 set.text(first) + " needs itself, by " + steps + ".")
-                        .with("path", text(set, wiring, path))
+                        .with("path", lines(set, wiring, path))
                         .with("do", remedy(set, wiring, path))
                         .touching(List.copyOf(consumers), touched.entries()));
     }
@@ -127,7 +127,7 @@ final class CycleRule implements Rule {
                 + "] under decorators";
     }
 
-    private static String text(ResolvedSet set, Wiring wiring, List<Step> path) {
+    private static List<String> lines(ResolvedSet set, Wiring wiring, List<Step> path) {
         Wording wording = new Wording(set);
         List<String> lines = new ArrayList<>();
         for (Step step : path.subList(0, Math.min(SHOWN, path.size()))) {
@@ -149,7 +149,7 @@ final class CycleRule implements Rule {
                             + " more steps, back to "
                             + set.text(path.get(0).from()));
         }
-        return String.join("\n", lines);
+        return lines;
     }
 
     private static String link(Wiring wiring, Step step) {

@@ -153,8 +153,7 @@ final class DecoratorRule implements Rule {
                         "give its constructor one parameter of the type "
                                 + contract
                                 + ", without a key")
-                : finding.with("places", String.join("\n", places))
-                        .with("do", "give all but one of them a key");
+                : finding.with("places", places).with("do", "give all but one of them a key");
     }
 
     private static Finding dropsNothing(

@@ -83,7 +83,7 @@ final class ExpectationRule implements Rule {
                                                 + slot
                                                 + " that is expected.")
                         .with("expected", wanted)
-                        .with("received", received.isEmpty() ? "nothing" : String.join("\n", wrong))
+                        .with("received", received.isEmpty() ? List.of("nothing") : wrong)
                         .with("do", "bind what is expected, or correct the expectation")
                         .touching(List.of(expected.consumer().orElseThrow()), List.of()));
     }

@@ -9,7 +9,6 @@ import dev.patientharbor.resolve.ResolvedProfile;
 import dev.patientharbor.resolve.ResolvedSet;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.stream.Collectors;
 
 /** Tells parents that do not exist, that go in a circle, or that disagree. */
 final class ParentsRule implements Rule {
@@ -100,9 +99,7 @@ final class ParentsRule implements Rule {
                                 + " say different things of "
                                 + slot
                                 + ".")
-                .with(
-                        "said at",
-                        clash.words().stream().map(Where::text).collect(Collectors.joining("\n")))
+                .with("said at", clash.words().stream().map(Where::text).toList())
                 .with(
                         "do",
                         "say in "

@@ -13,7 +13,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
-import java.util.stream.Collectors;
 
 /** Tells slots that one profile binds twice, and open needs that several slots would fit. */
 final class TwoCandidatesRule implements Rule {
@@ -98,7 +97,7 @@ final class TwoCandidatesRule implements Rule {
                                                 one.declared().supply().words()
                                                         + " at "
                                                         + one.declared().at().text())
-                                .collect(Collectors.joining("\n")))
+                                .toList())
                 .with("do", "keep one, or give each a key: " + slot + "@KEY");
     }
 

@@ -69,8 +69,13 @@ public record Finding(
 
     /** The same with one more fact. */
     public Finding with(String label, String text) {
+        return with(label, List.of(text));
+    }
+
+    /** The same with one more fact of several lines. */
+    public Finding with(String label, List<String> lines) {
         List<Detail> more = new ArrayList<>(details);
-        more.add(new Detail(label, text));
+        more.add(new Detail(label, lines));
         return new Finding(kind, severity, at, cause, subjects, message, more, consumers, entries);
     }
 

@@ -23,17 +23,20 @@ public final class FindingText {
                 .append(' ')
                 .append(finding.kind().id())
                 .append(" · ")
-                .append(finding.at().text())
+                .append(VisibleText.of(finding.at().text()))
                 .append("\n  ")
-                .append(finding.message())
+                .append(VisibleText.of(finding.message()))
                 .append('\n');
         for (Detail detail : finding.details()) {
             String label = detail.label();
-            text.append("  ")
-                    .append(label)
-                    .append(" ".repeat(Math.max(2, COLUMN - label.length())))
-                    .append(detail.text().replace("\n", "\n" + " ".repeat(COLUMN + 2)))
-                    .append('\n');
+            for (String line : detail.lines()) {
+                text.append("  ")
+                        .append(label)
+                        .append(" ".repeat(Math.max(2, COLUMN - label.length())))
+                        .append(VisibleText.of(line))
+                        .append('\n');
+                label = "";
+            }
         }
         return text.toString();
     }

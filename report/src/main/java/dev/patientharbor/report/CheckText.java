@@ -211,19 +211,21 @@ public final class CheckText {
         List<String> consumers = finding.consumers();
         List<Detail> details = new ArrayList<>();
         if (consumers.size() > 1) {
-            details.add(new Detail("asked by", Words.someClasses(verdict, consumers)));
+            details.add(new Detail("asked by", List.of(Words.someClasses(verdict, consumers))));
         }
         if (!finding.entries().isEmpty() && !finding.entries().equals(consumers)) {
-            details.add(new Detail("not whole", Words.someClasses(verdict, finding.entries())));
+            details.add(
+                    new Detail(
+                            "not whole", List.of(Words.someClasses(verdict, finding.entries()))));
         }
         for (Detail detail : finding.details()) {
             if (detail.label().equals("write") || detail.label().equals("do")) {
-                details.forEach(one -> page.labelled(LABEL, one.label(), TEXT, one.text()));
+                details.forEach(one -> page.labelled(LABEL, one.label(), TEXT, one.lines()));
                 details.clear();
             }
-            page.labelled(LABEL, detail.label(), TEXT, detail.text());
+            page.labelled(LABEL, detail.label(), TEXT, detail.lines());
         }
-        details.forEach(one -> page.labelled(LABEL, one.label(), TEXT, one.text()));
+        details.forEach(one -> page.labelled(LABEL, one.label(), TEXT, one.lines()));
     }
 
     private void head(Finding finding, Tone tone) {
@@ -299,6 +301,6 @@ public final class CheckText {
     }
 
     static int widest(Collection<String> texts) {
-        return texts.stream().mapToInt(String::length).max().orElse(0);
+        return texts.stream().mapToInt(Page::width).max().orElse(0);
     }
 }

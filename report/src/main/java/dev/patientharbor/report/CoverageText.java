@@ -103,7 +103,7 @@ public final class CoverageText {
     }
 
     private int width(int profile) {
-        int widest = coverage.profiles().get(profile).length();
+        int widest = Page.width(coverage.profiles().get(profile));
         for (Use use : coverage.slots()) {
             widest = Math.max(widest, words(use.kinds().get(profile)).length());
         }

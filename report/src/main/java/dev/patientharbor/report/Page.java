@@ -1,6 +1,12 @@
 package dev.patientharbor.report;
 
-/** Text under construction, line by line, folded at spaces to the width of a layout. */
+import dev.patientharbor.finding.VisibleText;
+import java.util.List;
+
+/**
+ * Text under construction, line by line, folded at spaces to the width of a layout. All that people
+ * read comes through here, and nothing that cannot be seen.
+ */
 final class Page {
 
     /** Stands between two parts of a line; at the start of a line there is nothing to part. */
@@ -13,6 +19,11 @@ final class Page {
         this.layout = layout;
     }
 
+    /** The columns that a text takes. */
+    static int width(String words) {
+        return VisibleText.of(words).length();
+    }
+
     Page blank() {
         text.append('\n');
         return this;
@@ -23,10 +34,15 @@ final class Page {
         return new Line(indent);
     }
 
-    /** A label, and from a column on the text, which may have several lines. */
+    /** A label, and from a column on a text. */
     Page labelled(int indent, String label, int column, String words) {
+        return labelled(indent, label, column, List.of(words));
+    }
+
+    /** A label, and from a column on a text of several lines. */
+    Page labelled(int indent, String label, int column, List<String> lines) {
         String shown = label;
-        for (String one : words.split("\n", -1)) {
+        for (String one : lines) {
             line(indent).put(Tone.QUIET, shown).tab(column).put(one).end();
             shown = "";
         }
@@ -53,7 +69,7 @@ final class Page {
             if (words.isEmpty()) {
                 return this;
             }
-            for (String word : words.split(" ", -1)) {
+            for (String word : VisibleText.of(words).split(" ", -1)) {
                 if (!word.isEmpty()) {
                     word(tone, word);
                 }

@@ -42,7 +42,8 @@ public final class RosterJson {
     public static String render(Verdict verdict) {
         StringWriter text = new StringWriter();
         DefaultIndenter lines = new DefaultIndenter("  ", "\n");
-        try (JsonGenerator json = new JsonFactory().createGenerator(text)) {
+        JsonFactory factory = new JsonFactory().setCharacterEscapes(new UnseenEscaped());
+        try (JsonGenerator json = factory.createGenerator(text)) {
             json.setPrettyPrinter(
                     new DefaultPrettyPrinter().withObjectIndenter(lines).withArrayIndenter(lines));
             new RosterJson(verdict, json).write();

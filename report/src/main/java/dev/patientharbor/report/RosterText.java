@@ -163,7 +163,7 @@ public final class RosterText {
         int widest =
                 needs.values().stream()
                         .flatMap(List::stream)
-                        .mapToInt(told -> label(told).length())
+                        .mapToInt(told -> Page.width(label(told)))
                         .max()
                         .orElse(0);
         return Math.min(widest, WIDEST_LABEL);
