@@ -4,7 +4,6 @@ import dev.patientharbor.check.Verdict;
 import dev.patientharbor.finding.Severity;
 import dev.patientharbor.profiles.ProfileSet;
 import dev.patientharbor.report.CheckText;
-import dev.patientharbor.report.Layout;
 import java.util.List;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.ParseResult;
@@ -31,13 +30,12 @@ final class CheckCommand {
         Options.format(parsed, FORMATS);
         Severity failOn = Options.failOn(parsed);
         ProfileSet set = Checked.set(parsed);
+        Output output = Output.of(parsed, set, console);
         Verdict verdict = Checked.verdict(set, parsed);
         if (Options.isBuild(parsed)) {
             verdict = RealBuild.of(set, verdict, Options.today(parsed));
         }
-        String file = Options.out(parsed);
-        Layout layout = file.isEmpty() ? console.layout() : console.forFiles();
-        Output.write(CheckText.render(verdict, layout), file, console);
+        output.write(CheckText.render(verdict, output.layout()));
         return Ending.of(verdict, failOn, console);
     }
 }

@@ -1,6 +1,9 @@
 package dev.patientharbor.cli;
 
 import dev.patientharbor.check.Verdict;
+import dev.patientharbor.files.BoundedFile;
+import dev.patientharbor.files.FilePaths;
+import dev.patientharbor.files.SizeLimit;
 import dev.patientharbor.notation.ProfileFiles;
 import dev.patientharbor.profiles.ProfileSet;
 import java.io.IOException;
@@ -15,15 +18,37 @@ import picocli.CommandLine.ParseResult;
 /** From arguments to a verdict: finds the file, reads it, reads the code, checks. */
 final class Checked {
 
+    /** As for other tools (POSIX Utility Syntax Guidelines, 13). */
+    static final String STANDARD_INPUT = "-";
+
     private static final String PATTERN = "*.harbor.yaml";
 
     private Checked() {}
 
     /** The profiles that a command line names, with the code that it names. */
     static ProfileSet set(ParseResult parsed) {
-        ProfileSet set = ProfileFiles.read(file(Options.file(parsed)));
+        String file = Options.file(parsed);
+        boolean inside = Options.isInsideFolder(parsed);
+        ProfileSet set = file.equals(STANDARD_INPUT) ? ofInput(inside) : ofFile(file(file), inside);
         List<String> code = Options.code(parsed);
         return code.isEmpty() ? set : set.withCode(given(code));
+    }
+
+    private static ProfileSet ofFile(Path file, boolean inside) {
+        return inside ? ProfileFiles.readInside(file) : ProfileFiles.read(file);
+    }
+
+    private static ProfileSet ofInput(boolean inside) {
+        byte[] bytes;
+        try {
+            bytes = BoundedFile.read(System.in, STANDARD_INPUT, SizeLimit.PROFILE_FILE);
+        } catch (IOException fault) {
+            throw new UncheckedIOException("cannot read standard input", fault);
+        }
+        Path here = Path.of("");
+        return inside
+                ? ProfileFiles.parseInside(bytes, STANDARD_INPUT, here)
+                : ProfileFiles.parse(bytes, STANDARD_INPUT, here);
     }
 
     static Verdict verdict(ProfileSet set, ParseResult parsed) {
@@ -34,7 +59,7 @@ final class Checked {
 
     private static Path file(String given) {
         if (!given.isEmpty()) {
-            return Path.of(given);
+            return path(given, "cannot read ");
         }
         List<Path> found = new ArrayList<>();
         try (DirectoryStream<Path> here = Files.newDirectoryStream(Path.of(""), PATTERN)) {
@@ -54,14 +79,25 @@ final class Checked {
                                         found.stream().map(Path::toString).sorted().toList()));
     }
 
+    private static Path path(String given, String cannot) {
+        try {
+            return FilePaths.resolve(Path.of(""), given);
+        } catch (IOException fault) {
+            throw new UncheckedIOException(cannot + given, fault);
+        }
+    }
+
     private static Path[] given(List<String> code) {
+        List<Path> paths = new ArrayList<>();
         for (String place : code) {
-            if (!place.contains("*") && !place.contains("?") && !Files.exists(Path.of(place))) {
+            Path path = path(place, "--code names ");
+            if (!place.contains("*") && !place.contains("?") && !Files.exists(path)) {
                 throw new UnusableException(
                         "--code names " + place + ", and there is no such place");
             }
+            paths.add(path);
         }
-        return code.stream().map(Path::of).toArray(Path[]::new);
+        return paths.toArray(Path[]::new);
     }
 
     private static Verdict only(Verdict verdict, List<String> names) {

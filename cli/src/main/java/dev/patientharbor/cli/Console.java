@@ -3,11 +3,8 @@ package dev.patientharbor.cli;
 import dev.patientharbor.finding.VisibleText;
 import dev.patientharbor.report.Ink;
 import dev.patientharbor.report.Layout;
-import java.io.BufferedOutputStream;
 import java.io.FileDescriptor;
-import java.io.FileOutputStream;
 import java.io.PrintStream;
-import java.nio.charset.StandardCharsets;
 
 /**
  * Where the tool writes to.
@@ -26,8 +23,8 @@ public record Console(PrintStream out, PrintStream err, Layout layout) {
         boolean colour = columns != null && System.getenv("NO_COLOR") == null;
         int width = columns != null ? columns : number(System.getenv("COLUMNS"));
         return new Console(
-                stream(FileDescriptor.out),
-                stream(FileDescriptor.err),
+                StandardStream.of(FileDescriptor.out),
+                StandardStream.of(FileDescriptor.err),
                 new Layout(width, colour ? new Colours() : Ink.NONE));
     }
 
@@ -42,21 +39,24 @@ public record Console(PrintStream out, PrintStream err, Layout layout) {
         err.println(VisibleText.of(line));
     }
 
-    void flush() {
-        out.flush();
+    /**
+     * Hands over all that was printed.
+     *
+     * @return the exit code: the given one, unless what was asked for could not be written
+     */
+    int ended(int code) {
+        boolean lost = out.checkError();
+        boolean left = out instanceof StandardStream stream && stream.isLeft();
+        if (lost && !left && code != ExitCode.OUR_FAULT) {
+            err.println("patient-harbor: cannot write to standard output: not all was told");
+        }
         err.flush();
+        return lost && code != ExitCode.OUR_FAULT ? ExitCode.UNUSABLE : code;
     }
 
     private static int number(String columns) {
         return columns != null && columns.matches("[1-9][0-9]{0,3}")
                 ? Integer.parseInt(columns)
                 : COLUMNS_OFF_A_TERMINAL;
-    }
-
-    private static PrintStream stream(FileDescriptor descriptor) {
-        return new PrintStream(
-                new BufferedOutputStream(new FileOutputStream(descriptor), 1 << 15),
-                false,
-                StandardCharsets.UTF_8);
     }
 }

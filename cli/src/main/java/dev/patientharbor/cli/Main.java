@@ -7,8 +7,7 @@ public final class Main {
 
     public static void main(String[] args) {
         Console console = Console.ofProcess();
-        int code = Tool.run(args, console);
-        console.flush();
+        int code = console.ended(Tool.run(args, console));
         // Nothing is left to do: ending at once saves the wait for idle threads.
         Runtime.getRuntime().halt(code);
     }

@@ -1,12 +1,14 @@
 package dev.patientharbor.cli;
 
 import dev.patientharbor.finding.Severity;
+import java.io.File;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
+import java.util.regex.Pattern;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Model.OptionSpec;
 import picocli.CommandLine.Model.PositionalParamSpec;
@@ -17,6 +19,7 @@ final class Options {
 
     private static final String PROFILE = "--profile";
     private static final String CODE = "--code";
+    private static final String INSIDE_FOLDER = "--inside-folder";
     private static final String FORMAT = "--format";
     private static final String OUT = "--out";
     private static final String FAIL_ON = "--fail-on";
@@ -58,15 +61,26 @@ final class Options {
                         .arity("0..1")
                         .type(String.class)
                         .description(
-                                "The profile file; by default the only *.harbor.yaml in the current"
-                                        + " folder.")
+                                "The profile file, - for standard input; by default the only"
+                                        + " *.harbor.yaml in the current folder.")
                         .build());
         spec.addOption(
                 many(
-                        PROFILE,
-                        "NAME",
-                        "Show these profiles alone; the whole file is checked all the same."));
-        spec.addOption(many(CODE, "PATH", "Compiled code to read, in place of the file's own."));
+                                PROFILE,
+                                "NAME",
+                                "Show these profiles alone; the whole file is checked all the"
+                                        + " same.")
+                        .build());
+        spec.addOption(
+                many(CODE, "PATH", "Compiled code to read, in place of the file's own.")
+                        .splitRegex("," + "|" + Pattern.quote(File.pathSeparator))
+                        .build());
+        spec.addOption(
+                OptionSpec.builder(INSIDE_FOLDER)
+                        .description(
+                                "Read nothing that the file names outside its own folder: no"
+                                        + " included file, no settings, no code.")
+                        .build());
         spec.addOption(
                 one(FORMAT, "FORMAT", "One of " + String.join(", ", formats) + ".")
                         .completionCandidates(formats)
@@ -83,15 +97,14 @@ final class Options {
         return help(spec);
     }
 
-    private static OptionSpec many(String name, String label, String description) {
+    private static OptionSpec.Builder many(String name, String label, String description) {
         return OptionSpec.builder(name)
                 .paramLabel(label)
                 .arity("1")
                 .splitRegex(",")
                 .type(List.class)
                 .auxiliaryTypes(String.class)
-                .description(description)
-                .build();
+                .description(description);
     }
 
     private static OptionSpec.Builder one(String name, String label, String description) {
@@ -116,11 +129,25 @@ final class Options {
     }
 
     static List<String> profiles(ParseResult parsed) {
-        return parsed.matchedOptionValue(PROFILE, List.of());
+        return names(parsed, PROFILE, "names of profiles");
     }
 
     static List<String> code(ParseResult parsed) {
-        return parsed.matchedOptionValue(CODE, List.of());
+        return names(parsed, CODE, "folders and jars");
+    }
+
+    private static List<String> names(ParseResult parsed, String option, String what) {
+        List<String> given = parsed.matchedOptionValue(option, List.of());
+        List<String> names = given.stream().filter(one -> !one.isBlank()).toList();
+        if (names.isEmpty() && parsed.hasMatchedOption(option)) {
+            throw new UnusableException(
+                    option + " takes " + what + " with commas between, and there is none");
+        }
+        return names;
+    }
+
+    static boolean isInsideFolder(ParseResult parsed) {
+        return parsed.hasMatchedOption(INSIDE_FOLDER);
     }
 
     static String file(ParseResult parsed) {

@@ -1,25 +1,67 @@
 package dev.patientharbor.cli;
 
+import dev.patientharbor.files.FilePaths;
+import dev.patientharbor.files.FileReplacement;
+import dev.patientharbor.profiles.ProfileSet;
+import dev.patientharbor.report.Layout;
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Optional;
+import picocli.CommandLine.ParseResult;
 
-/** Hands the result over: to standard output, or to the file that was asked for. */
+/** Where the result goes: to standard output, or to the file that was asked for. */
 final class Output {
 
-    private Output() {}
+    private final Optional<Path> file;
+    private final Console console;
 
-    static void write(String text, String file, Console console) {
+    private Output(Optional<Path> file, Console console) {
+        this.file = file;
+        this.console = console;
+    }
+
+    /**
+     * The output that the arguments ask for.
+     *
+     * @param set what is read; none of its files is overwritten
+     */
+    static Output of(ParseResult parsed, ProfileSet set, Console console) {
+        String given = Options.out(parsed);
+        if (given.isEmpty()) {
+            return new Output(Optional.empty(), console);
+        }
+        Path file = path(given);
+        if (set.isReadFrom(file)) {
+            throw new UnusableException(
+                    "--out names " + given + ", which is read here; write to another file");
+        }
+        return new Output(Optional.of(file), console);
+    }
+
+    /** How text is laid out there. */
+    Layout layout() {
+        return file.isPresent() ? console.forFiles() : console.layout();
+    }
+
+    void write(String text) {
         if (file.isEmpty()) {
             console.out().print(text);
             return;
         }
         try {
-            Files.writeString(Path.of(file), text);
+            FileReplacement.write(file.get(), text);
         } catch (IOException fault) {
-            throw new UncheckedIOException("cannot write " + file, fault);
+            throw new UncheckedIOException("cannot write " + file.get(), fault);
         }
-        console.err().println("written to " + file);
+        console.tell("written to " + file.get());
+    }
+
+    private static Path path(String given) {
+        try {
+            return FilePaths.resolve(Path.of(""), given);
+        } catch (IOException fault) {
+            throw new UncheckedIOException("cannot write " + given, fault);
+        }
     }
 }

@@ -2,6 +2,7 @@ package dev.patientharbor.cli;
 
 import dev.patientharbor.check.Verdict;
 import dev.patientharbor.finding.Severity;
+import dev.patientharbor.profiles.ProfileSet;
 import dev.patientharbor.report.CoverageText;
 import dev.patientharbor.report.Layout;
 import dev.patientharbor.report.RosterJson;
@@ -30,9 +31,10 @@ final class RosterCommand {
     static int run(ParseResult parsed, Console console) {
         String format = Options.format(parsed, FORMATS);
         Severity failOn = Options.failOn(parsed);
-        Verdict verdict = Checked.verdict(Checked.set(parsed), parsed);
-        String file = Options.out(parsed);
-        Layout layout = file.isEmpty() ? console.layout() : console.forFiles();
+        ProfileSet set = Checked.set(parsed);
+        Output output = Output.of(parsed, set, console);
+        Verdict verdict = Checked.verdict(set, parsed);
+        Layout layout = output.layout();
         String text =
                 switch (format) {
                     case "json" -> RosterJson.render(verdict);
@@ -40,7 +42,7 @@ final class RosterCommand {
                     case "tree" -> RosterTree.render(verdict, layout);
                     default -> RosterText.render(verdict, layout);
                 };
-        Output.write(text, file, console);
+        output.write(text);
         int ending = Ending.of(verdict, failOn, console);
         if (ending == ExitCode.FINDINGS) {
             console.tell("there are findings: patient-harbor check tells them");

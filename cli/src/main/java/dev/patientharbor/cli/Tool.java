@@ -1,5 +1,6 @@
 package dev.patientharbor.cli;
 
+import dev.patientharbor.files.IoReason;
 import java.io.PrintWriter;
 import java.io.UncheckedIOException;
 import java.util.LinkedHashMap;
@@ -38,7 +39,17 @@ public final class Tool {
         } catch (UnusableException fault) {
             return unusable(fault.getMessage(), fault, debug, console);
         } catch (UncheckedIOException fault) {
-            return unusable(Reason.of(fault), fault, debug, console);
+            return unusable(
+                    fault.getMessage() + ": " + IoReason.of(fault.getCause()),
+                    fault,
+                    debug,
+                    console);
+        } catch (OutOfMemoryError fault) {
+            console.tell(
+                    NAME
+                            + ": the memory is not enough for what is read; name less code, or give"
+                            + " Java more by JAVA_TOOL_OPTIONS=-Xmx4g");
+            return trace(fault, debug, console, ExitCode.UNUSABLE);
         } catch (RuntimeException | StackOverflowError fault) {
             console.tell(NAME + ": a fault of ours, not of your file: " + fault);
             if (!debug) {

@@ -14,20 +14,29 @@ final class AnnotationCollector extends AnnotationVisitor {
     private final Map<String, String> members = new TreeMap<>();
     private final List<String> values = new ArrayList<>(1);
     private final Runnable done;
+    private final int depth;
 
     AnnotationCollector(Consumer<Map<String, String>> done) {
+        this(0, done);
+    }
+
+    private AnnotationCollector(int depth, Consumer<Map<String, String>> done) {
         super(Opcodes.ASM9);
+        ShapeLimit.check(depth);
+        this.depth = depth;
         this.done = () -> done.accept(members);
     }
 
-    private AnnotationCollector(boolean array, Consumer<String> done) {
+    private AnnotationCollector(int depth, boolean array, Consumer<String> done) {
         super(Opcodes.ASM9);
+        ShapeLimit.check(depth);
+        this.depth = depth;
         this.done = () -> done.accept(array ? values.toString().replace(", ", ",") : values.get(0));
     }
 
     /** Collects one value without a name, such as the default of a member. */
     static AnnotationCollector single(Consumer<String> done) {
-        return new AnnotationCollector(false, done);
+        return new AnnotationCollector(0, false, done);
     }
 
     private void put(String name, String value) {
@@ -54,6 +63,7 @@ final class AnnotationCollector extends AnnotationVisitor {
     @Override
     public AnnotationVisitor visitAnnotation(String name, String type) {
         return new AnnotationCollector(
+                depth + 1,
                 inner ->
                         put(
                                 name,
@@ -64,7 +74,7 @@ final class AnnotationCollector extends AnnotationVisitor {
 
     @Override
     public AnnotationVisitor visitArray(String name) {
-        return new AnnotationCollector(true, text -> put(name, text));
+        return new AnnotationCollector(depth + 1, true, text -> put(name, text));
     }
 
     @Override

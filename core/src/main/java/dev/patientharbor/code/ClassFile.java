@@ -1,5 +1,6 @@
 package dev.patientharbor.code;
 
+import dev.patientharbor.files.SizeLimit;
 import java.io.IOException;
 
 /** One file of the code that can be read. */
@@ -11,5 +12,10 @@ interface ClassFile {
     /** The place as people read it: {@code lib/port.jar!/gullwing/Rota.class}. */
     String place();
 
-    byte[] bytes() throws IOException;
+    /**
+     * What stands in it.
+     *
+     * @throws IOException if it cannot be read, or is larger than its kind may be
+     */
+    byte[] bytes(SizeLimit limit) throws IOException;
 }

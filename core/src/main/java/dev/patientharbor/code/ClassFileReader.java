@@ -55,6 +55,10 @@ final class ClassFileReader {
             ClassFacts facts = collector.facts();
             Signatures.requireSound(facts);
             return facts;
+        } catch (NotAClassFile fault) {
+            throw fault;
+        } catch (StackOverflowError fault) {
+            throw new NotAClassFile("something in it is nested too deeply", fault);
         } catch (RuntimeException fault) {
             // The bytecode library reports damage by whatever exception its parsing runs into.
             throw new NotAClassFile(reason(fault), fault);

@@ -1,7 +1,11 @@
 package dev.patientharbor.code;
 
+import dev.patientharbor.files.FileIdentity;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.model.Written;
+import java.io.File;
+import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -26,7 +30,7 @@ public final class CodePlaces {
     private final List<List<Path>> pathsByRoot = new ArrayList<>();
 
     /** What was read of one folder or jar. */
-    private record Read(List<ClassFacts> classes, Map<String, List<String>> services) {
+    private record Read(List<ClassFacts> classes, ServiceLists services) {
 
         // Two are the same only if they are one: comparing all facts would take long.
         @Override
@@ -56,16 +60,14 @@ public final class CodePlaces {
                 classes.add((ClassFacts) one);
             }
         }
-        Map<String, List<String>> services = new HashMap<>();
-        source.readServices(services);
+        ServiceLists services = new ServiceLists();
+        services.read(source, findings);
         bySource.put(source, new Read(classes, services));
     }
 
-    /**
-     * Adds the sources of the next root, with where they are; several roots may have one in common.
-     */
-    void addRoot(List<ClassSource> sources, List<Path> paths) {
-        pathsByRoot.add(paths);
+    /** Adds the sources of the next root; several roots may have one in common. */
+    void addRoot(List<ClassSource> sources) {
+        pathsByRoot.add(sources.stream().map(ClassSource::path).toList());
         byRoot.add(sources.stream().map(bySource::get).toList());
     }
 
@@ -85,6 +87,26 @@ public final class CodePlaces {
         return List.copyOf(paths);
     }
 
+    /** Whether a file is a jar, a class file or a list of services that was read. */
+    public boolean isReadFrom(Path file) {
+        return pathsByRoot.stream().flatMap(List::stream).anyMatch(one -> isIn(file, one));
+    }
+
+    private static boolean isIn(Path file, Path place) {
+        if (!Files.isDirectory(place)) {
+            return FileIdentity.of(file).equals(FileIdentity.of(place));
+        }
+        try {
+            Path real = file.toRealPath();
+            Path folder = place.toRealPath();
+            return real.startsWith(folder)
+                    && ClassSource.isWanted(
+                            folder.relativize(real).toString().replace(File.separatorChar, '/'));
+        } catch (IOException notThere) {
+            return false;
+        }
+    }
+
     /** What stands in some of the places, in the order in which they were read. */
     public CodeIndex only(Collection<Written> places) {
         Set<Read> seen = new LinkedHashSet<>();
@@ -94,17 +116,11 @@ public final class CodePlaces {
             }
         }
         List<ClassFacts> classes = new ArrayList<>();
-        Map<String, List<String>> services = new HashMap<>();
+        ServiceLists services = new ServiceLists();
         for (Read read : seen) {
             classes.addAll(read.classes());
-            read.services().forEach((contract, names) -> join(services, contract, names));
+            services.add(read.services());
         }
-        return new CodeIndex(classes, services, findings, wanted);
-    }
-
-    private static void join(
-            Map<String, List<String>> services, String contract, List<String> names) {
-        List<String> known = services.computeIfAbsent(contract, one -> new ArrayList<>());
-        names.stream().filter(name -> !known.contains(name)).forEach(known::add);
+        return new CodeIndex(classes, services.byContract(), findings, wanted);
     }
 }

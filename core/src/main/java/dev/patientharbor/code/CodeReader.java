@@ -1,19 +1,16 @@
 package dev.patientharbor.code;
 
 import dev.patientharbor.code.ClassFileReader.NotAClassFile;
+import dev.patientharbor.files.IoReason;
+import dev.patientharbor.files.SizeLimit;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.Where;
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
-import java.util.Objects;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -54,14 +51,10 @@ public final class CodeReader {
     }
 
     private static CodePlaces readPlaces(List<CodeRoot> roots, Wanted wanted, int threads) {
-        List<Finding> missing = new ArrayList<>();
-        Map<Path, ClassSource> opened = new LinkedHashMap<>();
+        SourceOpener opener = new SourceOpener();
         try {
-            List<List<ClassSource>> ofRoots = new ArrayList<>();
-            for (CodeRoot root : roots) {
-                ofRoots.add(ClassSource.open(root, opened, missing));
-            }
-            List<ClassSource> sources = List.copyOf(opened.values());
+            List<List<ClassSource>> ofRoots = roots.stream().map(opener::open).toList();
+            List<ClassSource> sources = opener.opened();
             List<ClassFile> files =
                     sources.stream().flatMap(source -> source.classFiles().stream()).toList();
             Object[] read = new Object[files.size()];
@@ -69,36 +62,38 @@ public final class CodeReader {
                     files.size() <= FEW ? 1 : threads,
                     files.size(),
                     i -> read[i] = readOne(files.get(i), wanted));
-            CodePlaces places = new CodePlaces(roots, missing, wanted);
+            CodePlaces places = new CodePlaces(roots, opener.findings(), wanted);
             int next = 0;
             for (ClassSource source : sources) {
                 int end = next + source.classFiles().size();
                 places.add(source, Arrays.asList(read).subList(next, end));
                 next = end;
             }
-            Map<ClassSource, Path> paths = new HashMap<>();
-            opened.forEach((path, source) -> paths.put(source, path));
-            ofRoots.forEach(of -> places.addRoot(of, of.stream().map(paths::get).toList()));
+            ofRoots.forEach(places::addRoot);
             return places;
         } finally {
-            opened.values().forEach(ClassSource::close);
+            opener.close();
         }
     }
 
     private static Object readOne(ClassFile file, Wanted wanted) {
         String reason;
         try {
-            return ClassFileReader.read(file.bytes(), wanted);
+            return ClassFileReader.read(file.bytes(SizeLimit.CLASS_FILE), wanted);
         } catch (NotAClassFile fault) {
             reason = fault.getMessage();
         } catch (IOException fault) {
-            reason = Objects.requireNonNullElse(fault.getMessage(), "it cannot be opened");
+            reason = IoReason.of(fault);
         }
+        return unreadable(file.place(), "class file", reason);
+    }
+
+    static Finding unreadable(String place, String what, String reason) {
         return Finding.of(
                         FindingKinds.UNREADABLE_CLASS,
-                        Where.startOf(file.place()),
-                        file.place(),
-                        "The class file " + file.place() + " cannot be read: " + reason + ".")
+                        Where.startOf(place),
+                        place,
+                        "The " + what + " " + place + " cannot be read: " + reason + ".")
                 .with("do", "build it again, or take it off the code path");
     }
 

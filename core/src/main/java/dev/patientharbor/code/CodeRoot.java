@@ -1,5 +1,7 @@
 package dev.patientharbor.code;
 
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.model.Written;
 import java.nio.file.Path;
 
@@ -9,4 +11,25 @@ import java.nio.file.Path;
  * @param written the place as the user wrote it
  * @param path a folder, a jar, or a pattern whose last name may hold {@code *} and {@code ?}
  */
-public record CodeRoot(Written written, Path path) {}
+public record CodeRoot(Written written, Path path) {
+
+    /**
+     * The finding that a place, or a part of it, is not read.
+     *
+     * @param written the place as the user wrote it
+     * @param reason a part of a sentence
+     */
+    public static Finding notRead(Written written, String reason) {
+        return notRead(written, written.text(), reason);
+    }
+
+    /** The same of one part of a place. */
+    static Finding notRead(Written written, String part, String reason) {
+        return Finding.of(
+                        FindingKinds.CODE_MISSING,
+                        written.at(),
+                        part,
+                        "The code at " + part + " is not read: " + reason + ".")
+                .with("do", "correct the path, or mend what stands there");
+    }
+}

@@ -70,6 +70,7 @@ final class FactsCollector extends ClassVisitor {
             String generic,
             String superType,
             String[] interfaceTypes) {
+        ShapeLimit.check(generic);
         name = className(internalName);
         access = flags & ~Opcodes.ACC_SUPER;
         signature = Optional.ofNullable(generic);
@@ -99,6 +100,8 @@ final class FactsCollector extends ClassVisitor {
     @Override
     public FieldVisitor visitField(
             int flags, String field, String descriptor, String generic, Object constant) {
+        ShapeLimit.check(descriptor);
+        ShapeLimit.check(generic);
         if ((flags & Opcodes.ACC_ENUM) != 0) {
             enumConstants.add(field);
         }
@@ -128,6 +131,8 @@ final class FactsCollector extends ClassVisitor {
     @Override
     public MethodVisitor visitMethod(
             int flags, String method, String descriptor, String generic, String[] thrown) {
+        ShapeLimit.check(descriptor);
+        ShapeLimit.check(generic);
         boolean ofObjects =
                 (flags & (Opcodes.ACC_STATIC | Opcodes.ACC_PRIVATE)) == 0
                         && method.charAt(0) != '<';

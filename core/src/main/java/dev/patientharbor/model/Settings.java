@@ -31,4 +31,15 @@ public record Settings(
                 .or(() -> Optional.ofNullable(environment.get(name)))
                 .or(() -> Optional.ofNullable(files.get(name)));
     }
+
+    /** How many there are; never what they are, for some of them are secrets. */
+    @Override
+    public String toString() {
+        return properties.size()
+                + " system properties, "
+                + environment.size()
+                + " variables of the environment, "
+                + files.size()
+                + " entries of files";
+    }
 }

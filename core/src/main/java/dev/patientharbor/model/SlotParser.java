@@ -7,8 +7,15 @@ import java.util.Optional;
 /** Reads a slot or a type from the text that a user writes, such as {@code Reader<Ship>@coast}. */
 public final class SlotParser {
 
+    /** Deeper than anybody writes. */
+    private static final int DEEPEST = 100;
+
+    /** Of an array (JVMS 4.3.2). */
+    private static final int MOST_DIMENSIONS = 255;
+
     private final String text;
     private int next;
+    private int depth;
 
     private SlotParser(String text) {
         this.text = text;
@@ -69,6 +76,9 @@ public final class SlotParser {
         }
         List<TypeRef> arguments = new ArrayList<>();
         if (take('<')) {
+            if (++depth > DEEPEST) {
+                return Optional.empty();
+            }
             do {
                 Optional<TypeRef> argument = type();
                 if (argument.isEmpty()) {
@@ -79,9 +89,11 @@ public final class SlotParser {
             if (!take('>')) {
                 return Optional.empty();
             }
+            depth--;
         }
         TypeRef type = new TypeRef.ClassType(name, arguments);
-        while (text.startsWith("[]", next)) {
+        int dimensions = 0;
+        while (text.startsWith("[]", next) && dimensions++ < MOST_DIMENSIONS) {
             next += 2;
             type = new TypeRef.ArrayType(type);
         }

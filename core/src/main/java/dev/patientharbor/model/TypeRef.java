@@ -130,7 +130,7 @@ public sealed interface TypeRef {
 
         @Override
         public int hashCode() {
-            return element.hashCode();
+            return 31 * element.hashCode() + 7;
         }
     }
 

@@ -26,6 +26,9 @@ public final class ClassNames {
 
     private static final Pattern BEFORE_NAME = Pattern.compile("\\$(?!\\d)");
 
+    /** So many classes may be nested in each other: more than anybody writes. */
+    private static final int DEEPEST = 50;
+
     private final CodeIndex code;
     private final List<String> packages;
     private final Map<String, List<ClassFacts>> known = new ConcurrentHashMap<>();
@@ -81,10 +84,10 @@ public final class ClassNames {
 
     private Optional<ClassFacts> findNested(String name) {
         String binary = name;
-        while (true) {
+        for (int level = 0; ; level++) {
             Optional<ClassFacts> facts = code.find(binary);
             int dot = binary.lastIndexOf('.');
-            if (facts.isPresent() || dot < 0) {
+            if (facts.isPresent() || dot < 0 || level == DEEPEST) {
                 return facts;
             }
             binary = binary.substring(0, dot) + '$' + binary.substring(dot + 1);

@@ -6,6 +6,7 @@ import dev.patientharbor.check.Verdict;
 import dev.patientharbor.code.CodePlaces;
 import dev.patientharbor.code.CodeReader;
 import dev.patientharbor.code.CodeRoot;
+import dev.patientharbor.files.FileIdentity;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.RequiredArgument;
 import dev.patientharbor.model.Circumstances;
@@ -61,6 +62,7 @@ public final class ProfileSet {
     private final boolean sides;
     private final Settings settings;
     private final List<Finding> findings;
+    private final List<Path> files;
     private Optional<CodePlaces> read = Optional.empty();
     private Optional<Answered> answered = Optional.empty();
 
@@ -72,8 +74,10 @@ public final class ProfileSet {
             List<CodeRoot> code,
             boolean sides,
             Settings settings,
-            List<Finding> findings) {
+            List<Finding> findings,
+            List<Path> files) {
         this.declared = declared;
+        this.files = List.copyOf(files);
         this.code = List.copyOf(code);
         this.sides = sides;
         this.settings = settings;
@@ -100,12 +104,14 @@ public final class ProfileSet {
      * @param code the compiled code that it names
      * @param settings what its files of settings say
      * @param findings what is wrong with the declaration itself
+     * @param files the files that it was read from, settings included; none if it was said in Java
      */
     public static ProfileSet of(
             Declaration declared,
             List<CodeRoot> code,
             Map<String, String> settings,
-            List<Finding> findings) {
+            List<Finding> findings,
+            List<Path> files) {
         Map<String, String> properties = new HashMap<>();
         System.getProperties()
                 .stringPropertyNames()
@@ -115,7 +121,8 @@ public final class ProfileSet {
                 code,
                 true,
                 new Settings(properties, System.getenv(), settings),
-                findings);
+                findings,
+                files);
     }
 
     /**
@@ -131,12 +138,12 @@ public final class ProfileSet {
                                         new CodeRoot(
                                                 new Written(path.toString(), declared.at()), path))
                         .toList();
-        return new ProfileSet(declared, roots, false, settings, findings);
+        return new ProfileSet(declared, roots, false, settings, findings, files);
     }
 
     /** The same with other settings. */
     public ProfileSet withSettings(Settings others) {
-        return new ProfileSet(declared, code, sides, others, findings);
+        return new ProfileSet(declared, code, sides, others, findings, files);
     }
 
     /**
@@ -154,7 +161,7 @@ public final class ProfileSet {
         List<CodeRoot> roots = new ArrayList<>(code);
         more.forEach(one -> roots.add(new CodeRoot(one, Path.of(one.text()))));
         Declaration other = declared.with(more, profiles, entries, stated);
-        ProfileSet changed = new ProfileSet(other, roots, sides, settings, findings);
+        ProfileSet changed = new ProfileSet(other, roots, sides, settings, findings, files);
         if (more.isEmpty() && WhatToRead.of(declared).covers(WhatToRead.of(other))) {
             changed.read = read();
         }
@@ -205,6 +212,18 @@ public final class ProfileSet {
         return code;
     }
 
+    /** The files that it was read from: profile files and settings; none if it was said in Java. */
+    public List<Path> files() {
+        return files;
+    }
+
+    /** Whether a file is one of those that it, or its code, was read from, under whatever name. */
+    public boolean isReadFrom(Path file) {
+        Object identity = FileIdentity.of(file);
+        return files.stream().anyMatch(one -> FileIdentity.of(one).equals(identity))
+                || read().orElseThrow().isReadFrom(file);
+    }
+
     /** The folders and jars whose classes a profile sees, absolute: a class path for it. */
     public List<Path> classPath(String profile) {
         CodePlaces places = read().orElseThrow();
@@ -214,7 +233,7 @@ public final class ProfileSet {
                         : code.stream().map(CodeRoot::written).toList());
     }
 
-    /** What its settings are. */
+    /** What its settings are; what they say is printed by none of this. */
     public Settings settings() {
         return settings;
     }

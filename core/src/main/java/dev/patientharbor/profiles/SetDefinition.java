@@ -286,6 +286,6 @@ public final class SetDefinition {
                 .flatMap(Optional::stream)
                 .flatMap(List::stream)
                 .forEach(one -> roots.add(new CodeRoot(one, Path.of(one.text()))));
-        return ProfileSet.of(declared, roots, settings, List.of());
+        return ProfileSet.of(declared, roots, settings, List.of(), List.of());
     }
 }

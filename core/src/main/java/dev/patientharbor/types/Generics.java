@@ -64,8 +64,15 @@ public final class Generics {
      */
     public List<ClassType> parents(ClassFacts facts, ClassType type) {
         Map<String, TypeRef> variables = variables(facts, type);
+        if (variables.isEmpty()) {
+            return facts.supertypes();
+        }
         return facts.supertypes().stream()
-                .map(parent -> (ClassType) parent.bind(variables))
+                .map(
+                        parent ->
+                                TypeSize.isModest(parent, variables)
+                                        ? (ClassType) parent.bind(variables)
+                                        : parent.raw())
                 .toList();
     }
 

@@ -35,6 +35,9 @@ public final class Conversion {
                     "java.lang.Boolean", "boolean",
                     "java.lang.Character", "char");
 
+    /** In characters, of a value that does not fit. */
+    private static final int MOST_SHOWN = 200;
+
     private final CodeIndex code;
     private final Settings settings;
 
@@ -171,6 +174,8 @@ public final class Conversion {
         SettingText text = SettingText.of(plain.text(), settings);
         if (text.malformed()) {
             unfit(given, "a setting as ${NAME} or ${NAME:-default}", problems);
+        } else if (text.tooLong()) {
+            unfit(given, "a text of at most " + SettingText.LONGEST + " characters", problems);
         } else if (!text.missing().isEmpty()) {
             problems.add(new Problem(given.at(), text.missing(), plain.text(), wanted));
         }
@@ -178,7 +183,10 @@ public final class Conversion {
     }
 
     private static void unfit(Given given, String wanted, List<Problem> problems) {
-        problems.add(new Problem(given.at(), List.of(), given.says(), wanted));
+        String says = given.says();
+        boolean cut = says.length() > MOST_SHOWN;
+        String shown = cut ? says.substring(0, MOST_SHOWN) + "…" : says;
+        problems.add(new Problem(given.at(), List.of(), shown, wanted));
     }
 
     private static boolean isParsed(String type) {

@@ -13,19 +13,31 @@ import java.util.Optional;
  * @param text the text; empty if a setting without a default is not set
  * @param missing the settings that are not set
  * @param malformed whether a brace is not closed, or a name is none
+ * @param tooLong whether it would have more than 65,536 characters
  * @param secret whether a setting is in it, so that the text may not be printed
  */
 public record SettingText(
-        Optional<String> text, List<String> missing, boolean malformed, boolean secret) {
+        Optional<String> text,
+        List<String> missing,
+        boolean malformed,
+        boolean tooLong,
+        boolean secret) {
+
+    /** In characters; of a text with its settings put in. */
+    static final int LONGEST = 1 << 16;
+
+    /** So deep may defaults be nested. */
+    private static final int DEEPEST = 50;
 
     public static SettingText of(String written, Settings settings) {
         Reader reader = new Reader(written, settings);
         String text = reader.read(false);
-        boolean whole = reader.missing.isEmpty() && !reader.malformed;
+        boolean whole = reader.missing.isEmpty() && !reader.malformed && !reader.tooLong;
         return new SettingText(
                 whole ? Optional.of(text) : Optional.empty(),
                 List.copyOf(reader.missing),
                 reader.malformed,
+                reader.tooLong,
                 reader.used);
     }
 
@@ -34,6 +46,8 @@ public record SettingText(
         private final Settings settings;
         private final List<String> missing = new ArrayList<>();
         private boolean malformed;
+        private boolean tooLong;
+        private int depth;
         private boolean used;
         private int next;
 
@@ -55,6 +69,10 @@ public record SettingText(
                 } else {
                     text.append(written.charAt(next++));
                 }
+                if (text.length() > LONGEST) {
+                    tooLong = true;
+                    text.setLength(0);
+                }
             }
             return text.toString();
         }
@@ -72,7 +90,13 @@ public record SettingText(
                 next += blankIsUnset ? 2 : 1;
             }
             int missingBefore = missing.size();
+            if (++depth > DEEPEST) {
+                malformed = true;
+                next = written.length();
+                return "";
+            }
             String otherwise = hasDefault ? read(true) : "";
+            depth--;
             if (name.isEmpty() || next >= written.length() || written.charAt(next) != '}') {
                 malformed = true;
                 next = written.length();

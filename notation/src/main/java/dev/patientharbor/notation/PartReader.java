@@ -20,7 +20,14 @@ final class PartReader {
 
     private PartReader() {}
 
-    static FilePart read(Piece root, Faults faults) {
+    /** What the bytes of a file say; what cannot be understood is told and left out. */
+    static FilePart read(byte[] bytes, Faults faults) {
+        return YamlText.read(bytes, faults)
+                .map(piece -> read(piece, faults))
+                .orElse(FilePart.NOTHING);
+    }
+
+    private static FilePart read(Piece root, Faults faults) {
         Fields file = root.fields("the profile file");
         Optional<Piece> version = file.take("patient-harbor");
         if (version.isEmpty() && root.isFields()) {

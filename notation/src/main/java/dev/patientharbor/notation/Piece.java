@@ -22,6 +22,12 @@ import org.snakeyaml.engine.v2.nodes.Tag;
  */
 final class Piece {
 
+    /** In characters; names of classes and paths are far shorter. */
+    private static final int LONGEST = 8_192;
+
+    /** In characters. */
+    private static final int LONGEST_VALUE = 1 << 16;
+
     private final Node node;
     private final Faults faults;
 
@@ -70,10 +76,18 @@ final class Piece {
 
     /** The text of a key or a plain value. */
     Optional<Written> text(String wanted) {
-        if (isText()) {
-            return Optional.of(new Written(((ScalarNode) node).getValue().strip(), at()));
+        if (!isText()) {
+            return wrong(wanted);
         }
-        return wrong(wanted);
+        String text = ((ScalarNode) node).getValue().strip();
+        if (text.length() > LONGEST) {
+            faults.malformed(
+                    at(),
+                    "Here stands a text of " + text.length() + " characters.",
+                    "write " + wanted + ", of at most " + LONGEST + " characters");
+            return Optional.empty();
+        }
+        return Optional.of(new Written(text, at()));
     }
 
     /** {@code true} or {@code false}. */
@@ -134,7 +148,15 @@ final class Piece {
             fields("a value").each((key, value) -> fields.put(key.text(), value.given(depth + 1)));
             return new Given.Fields(fields, at());
         }
-        return new Given.Text(((ScalarNode) node).getValue(), at());
+        String text = ((ScalarNode) node).getValue();
+        if (text.length() > LONGEST_VALUE) {
+            faults.malformed(
+                    at(),
+                    "Here stands a value of " + text.length() + " characters.",
+                    "write one of at most " + LONGEST_VALUE + " characters");
+            return new Given.Text("", at());
+        }
+        return new Given.Text(text, at());
     }
 
     private <T> Optional<T> wrong(String wanted) {

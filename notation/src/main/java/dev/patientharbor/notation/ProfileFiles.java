@@ -1,18 +1,19 @@
 package dev.patientharbor.notation;
 
 import dev.patientharbor.code.CodeRoot;
+import dev.patientharbor.files.BoundedFile;
+import dev.patientharbor.files.IoReason;
+import dev.patientharbor.files.SizeLimit;
 import dev.patientharbor.finding.Finding;
-import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.Declaration;
+import dev.patientharbor.model.Profile;
 import dev.patientharbor.model.Written;
 import dev.patientharbor.profiles.ProfileSet;
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Objects;
 import java.util.stream.Stream;
 
@@ -34,17 +35,22 @@ public final class ProfileFiles {
      * was given.
      *
      * @param path the file, never null
-     * @throws UncheckedIOException if the file is not there or cannot be read
+     * @throws UncheckedIOException if the file is not there, is no regular file, is larger than 8
+     *     MiB, or cannot be read
      */
     public static ProfileSet read(Path path) {
-        byte[] bytes;
-        try {
-            bytes = Files.readAllBytes(path);
-        } catch (IOException fault) {
-            throw new UncheckedIOException("cannot read " + path, fault);
-        }
-        Path folder = Objects.requireNonNullElse(path.getParent(), Path.of(""));
-        return parse(bytes, path.toString(), folder);
+        return read(path, Reach.everywhere());
+    }
+
+    /**
+     * The same, and nothing is read that lies outside the folder of the file: no included file, no
+     * settings, no code. What is named out there becomes a finding.
+     *
+     * @param path the file, never null
+     * @throws UncheckedIOException as {@link #read}
+     */
+    public static ProfileSet readInside(Path path) {
+        return read(path, Reach.inside(folder(path)));
     }
 
     /**
@@ -55,26 +61,67 @@ public final class ProfileFiles {
      * @param folder from where its paths start
      */
     public static ProfileSet parse(byte[] bytes, String name, Path folder) {
-        Included files = new Included();
-        files.read(bytes, name, folder);
-        List<Finding> findings = new ArrayList<>(files.findings());
-        Declaration set = Joined.of(files.parts(), name, findings);
-        Map<String, String> settings =
-                SettingsFiles.read(set.settings(), files.folders(), findings);
-        List<CodeRoot> code =
-                Stream.concat(
-                                set.code().stream(),
-                                set.profiles().stream()
-                                        .flatMap(one -> one.terms().code().stream())
-                                        .flatMap(List::stream))
-                        .map(written -> new CodeRoot(written, path(written, files.folders())))
-                        .toList();
-        return ProfileSet.of(set, code, settings, findings);
+        return parse(bytes, name, folder, Reach.everywhere(), List.of());
     }
 
-    /** The path of what is written in a file, taken from the folder of that file. */
-    static Path path(Written written, Map<String, Path> folders) {
-        String file = written.at().match(Where.InFile::path, in -> "", in -> "");
-        return folders.getOrDefault(file, Path.of("")).resolve(written.text().replace('\0', '?'));
+    /**
+     * The same, and nothing is read that lies outside the folder.
+     *
+     * @param bytes the text, in UTF-8
+     * @param name what findings call the file
+     * @param folder from where its paths start
+     */
+    public static ProfileSet parseInside(byte[] bytes, String name, Path folder) {
+        return parse(bytes, name, folder, Reach.inside(folder), List.of());
+    }
+
+    private static ProfileSet read(Path path, Reach reach) {
+        byte[] bytes;
+        try {
+            bytes = BoundedFile.read(path, SizeLimit.PROFILE_FILE);
+        } catch (IOException fault) {
+            throw new UncheckedIOException("cannot read " + path, fault);
+        }
+        return parse(bytes, path.toString(), folder(path), reach, List.of(path));
+    }
+
+    private static Path folder(Path file) {
+        return Objects.requireNonNullElse(file.getParent(), Path.of(""));
+    }
+
+    private static ProfileSet parse(
+            byte[] bytes, String name, Path folder, Reach reach, List<Path> itself) {
+        Included included = new Included(reach);
+        included.read(bytes, name, folder);
+        List<Finding> findings = new ArrayList<>(included.findings());
+        Declaration set = Joined.of(included.parts(), name, findings);
+        SettingsFiles settings = new SettingsFiles();
+        set.settings().forEach(one -> settings.read(one, included.folder(one), reach, findings));
+        List<CodeRoot> code = new ArrayList<>();
+        set.code().forEach(one -> add(one, included, reach, code, findings));
+        for (Profile profile : set.profiles()) {
+            profile.terms()
+                    .code()
+                    .ifPresent(
+                            all -> all.forEach(one -> add(one, included, reach, code, findings)));
+        }
+        List<Path> files =
+                Stream.of(itself, included.paths(), settings.paths())
+                        .flatMap(List::stream)
+                        .toList();
+        return ProfileSet.of(set, code, settings.settings(), findings, files);
+    }
+
+    private static void add(
+            Written place,
+            Included included,
+            Reach reach,
+            List<CodeRoot> code,
+            List<Finding> findings) {
+        try {
+            code.add(new CodeRoot(place, reach.path(included.folder(place), place.text())));
+        } catch (IOException fault) {
+            findings.add(CodeRoot.notRead(place, IoReason.of(fault)));
+        }
     }
 }

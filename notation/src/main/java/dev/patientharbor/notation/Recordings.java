@@ -1,5 +1,6 @@
 package dev.patientharbor.notation;
 
+import dev.patientharbor.files.FileReplacement;
 import dev.patientharbor.model.Canned;
 import dev.patientharbor.model.Canned.Case;
 import dev.patientharbor.model.Canned.Response;
@@ -8,7 +9,6 @@ import dev.patientharbor.plan.Recording;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.math.BigDecimal;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -34,7 +34,7 @@ public final class Recordings {
     public static void write(
             Path file, String profile, List<String> parents, Recording... recordings) {
         try {
-            Files.writeString(file, text(profile, parents, recordings));
+            FileReplacement.write(file, text(profile, parents, recordings));
         } catch (IOException fault) {
             throw new UncheckedIOException("cannot write " + file, fault);
         }

@@ -1,29 +1,42 @@
 package dev.patientharbor.notation;
 
+import dev.patientharbor.files.SizeLimit;
+import dev.patientharbor.finding.Where;
 import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.CharsetDecoder;
 import java.nio.charset.StandardCharsets;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import org.snakeyaml.engine.v2.api.LoadSettings;
-import org.snakeyaml.engine.v2.api.lowlevel.Compose;
+import org.snakeyaml.engine.v2.composer.Composer;
 import org.snakeyaml.engine.v2.exceptions.MarkedYamlEngineException;
 import org.snakeyaml.engine.v2.exceptions.ReaderException;
 import org.snakeyaml.engine.v2.exceptions.YamlEngineException;
 import org.snakeyaml.engine.v2.nodes.Node;
+import org.snakeyaml.engine.v2.parser.ParserImpl;
+import org.snakeyaml.engine.v2.scanner.StreamReader;
 
 /** Turns the bytes of a file into a tree of nodes; no object of any other type is ever made. */
 final class YamlText {
 
-    /** In bytes. Profile files are written by people; a larger one is something else. */
-    private static final int LARGEST = 8 * 1024 * 1024;
+    private static final int LARGEST = SizeLimit.PROFILE_FILE.bytes();
 
-    private static final int DEEPEST = 200;
+    /** In characters; the YAML library reads no less at a time. */
+    private static final int SMALLEST_BUFFER = 1024;
+
+    private static final Pattern VERSION =
+            Pattern.compile("^\\W{0,2}patient-harbor\\W", Pattern.MULTILINE);
 
     private YamlText() {}
 
-    static Optional<Piece> read(byte[] bytes, String name, Faults faults) {
+    /** Whether bytes say that they are profiles, in whatever shape the rest of them is. */
+    static boolean looksLikeProfiles(byte[] bytes) {
+        return VERSION.matcher(new String(bytes, StandardCharsets.UTF_8)).find();
+    }
+
+    static Optional<Piece> read(byte[] bytes, Faults faults) {
         if (bytes.length > LARGEST) {
             faults.malformed(
                     faults.at(1, 1),
@@ -36,13 +49,8 @@ final class YamlText {
             return Optional.empty();
         }
         faults.text(text.get());
-        int deep = tooDeepAt(text.get());
-        if (deep >= 0) {
-            tooDeep(position(text.get().substring(0, deep), faults), faults);
-            return Optional.empty();
-        }
         try {
-            Optional<Node> root = new Compose(settings(name)).composeString(text.get());
+            Optional<Node> root = compose(text.get(), faults.name());
             if (root.isEmpty()) {
                 faults.malformed(
                         faults.at(1, 1),
@@ -50,49 +58,38 @@ final class YamlText {
                         "start with patient-harbor: 1, then entry and profiles");
             }
             return root.map(node -> new Piece(node, faults));
+        } catch (ShallowEvents.TooDeepException tooDeep) {
+            faults.malformed(
+                    tooDeep.mark()
+                            .map(one -> faults.at(one.getLine() + 1, one.getColumn() + 1))
+                            .orElse(faults.at(1, 1)),
+                    "The file is nested too deeply.",
+                    "a profile file needs less than ten levels");
         } catch (MarkedYamlEngineException fault) {
             new YamlSyntax(text.get(), faults).tell(fault);
         } catch (ReaderException fault) {
             illegalCharacter(text.get(), fault, faults);
-        } catch (YamlEngineException fault) {
+        } catch (YamlEngineException | IllegalArgumentException fault) {
+            // An escape of a character that Unicode has not is told by the Java library itself.
             faults.malformed(
                     faults.at(1, 1),
                     "The file is no YAML: " + fault.getMessage() + ".",
                     "correct it");
-        } catch (StackOverflowError tooDeep) {
-            tooDeep(faults.at(1, 1), faults);
         }
         return Optional.empty();
     }
 
-    private static void tooDeep(dev.patientharbor.finding.Where at, Faults faults) {
-        faults.malformed(
-                at, "The file is nested too deeply.", "a profile file needs less than ten levels");
-    }
-
-    /**
-     * Where more brackets are open than anybody writes, -1 if nowhere: so that the place can be
-     * told before the YAML library runs out of stack. Brackets in quotes count too; they hardly
-     * stay open.
-     */
-    private static int tooDeepAt(String text) {
-        int open = 0;
-        for (int i = 0; i < text.length(); i++) {
-            char sign = text.charAt(i);
-            if (sign == '[' || sign == '{') {
-                open++;
-            } else if (sign == ']' || sign == '}') {
-                open = Math.max(0, open - 1);
-            }
-            if (open > DEEPEST) {
-                return i;
-            }
-        }
-        return -1;
-    }
-
-    private static LoadSettings settings(String name) {
-        return LoadSettings.builder().setLabel(name).setCodePointLimit(LARGEST).build();
+    private static Optional<Node> compose(String text, String name) {
+        // All of the text at once: with a smaller buffer each one copies what a long line began.
+        LoadSettings settings =
+                LoadSettings.builder()
+                        .setLabel(name)
+                        .setCodePointLimit(LARGEST)
+                        .setBufferSize(Math.max(text.length() + 1, SMALLEST_BUFFER))
+                        .build();
+        StreamReader characters = new StreamReader(settings, text);
+        return new Composer(settings, new ShallowEvents(new ParserImpl(settings, characters)))
+                .getSingleNode();
     }
 
     private static Optional<String> decode(byte[] bytes, Faults faults) {
@@ -109,7 +106,7 @@ final class YamlText {
         }
     }
 
-    private static dev.patientharbor.finding.Where position(String before, Faults faults) {
+    private static Where position(String before, Faults faults) {
         int line = (int) before.chars().filter(c -> c == '\n').count() + 1;
         return faults.at(line, before.length() - before.lastIndexOf('\n'));
     }

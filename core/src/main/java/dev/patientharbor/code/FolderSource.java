@@ -1,0 +1,95 @@
+package dev.patientharbor.code;
+
+import dev.patientharbor.files.BoundedFile;
+import dev.patientharbor.files.IoReason;
+import dev.patientharbor.files.SizeLimit;
+import dev.patientharbor.files.UnfitFileException;
+import java.io.File;
+import java.io.IOException;
+import java.nio.file.FileSystemLoopException;
+import java.nio.file.FileVisitOption;
+import java.nio.file.FileVisitResult;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.SimpleFileVisitor;
+import java.nio.file.attribute.BasicFileAttributes;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.function.BiConsumer;
+
+/** Finds the files of a folder and of those below it; links are followed, circles of them cut. */
+final class FolderSource {
+
+    private static final int DEEPEST = 100;
+
+    private FolderSource() {}
+
+    private record InFolder(String name, String place, Path path) implements ClassFile {
+        @Override
+        public byte[] bytes(SizeLimit limit) throws IOException {
+            return BoundedFile.read(path, limit);
+        }
+    }
+
+    /**
+     * Opens a folder.
+     *
+     * @param place the folder as people read it
+     * @param unread takes what below it cannot be listed, as people read it, and the reason
+     */
+    static ClassSource open(Path folder, String place, BiConsumer<String, String> unread)
+            throws IOException {
+        Visitor visitor = new Visitor(folder, place, unread);
+        Files.walkFileTree(folder, EnumSet.of(FileVisitOption.FOLLOW_LINKS), DEEPEST, visitor);
+        return new ClassSource(folder.toAbsolutePath().normalize(), visitor.files, null);
+    }
+
+    private static final class Visitor extends SimpleFileVisitor<Path> {
+        private final Path folder;
+        private final String place;
+        private final int prefix;
+        private final BiConsumer<String, String> unread;
+        private final List<ClassFile> files = new ArrayList<>();
+        private int seen;
+
+        Visitor(Path folder, String place, BiConsumer<String, String> unread) {
+            this.folder = folder;
+            this.place = place;
+            this.unread = unread;
+            String own = folder.toString();
+            prefix =
+                    own.isEmpty() || own.endsWith(File.separator) ? own.length() : own.length() + 1;
+        }
+
+        @Override
+        public FileVisitResult visitFile(Path file, BasicFileAttributes attributes)
+                throws IOException {
+            if (ClassSource.tooMany(++seen)) {
+                throw new UnfitFileException(place, ClassSource.tooManyReason());
+            }
+            String name = file.toString().substring(prefix).replace(File.separatorChar, '/');
+            if (ClassSource.isWanted(name) && attributes.isRegularFile()) {
+                files.add(new InFolder(name, place + '/' + name, file));
+            }
+            return FileVisitResult.CONTINUE;
+        }
+
+        @Override
+        public FileVisitResult visitFileFailed(Path file, IOException fault) throws IOException {
+            if (file.equals(folder)) {
+                throw fault;
+            }
+            if (!(fault instanceof FileSystemLoopException)) {
+                String name = file.toString().substring(prefix).replace(File.separatorChar, '/');
+                unread.accept(place + '/' + name, IoReason.of(fault));
+            }
+            return FileVisitResult.CONTINUE;
+        }
+
+        @Override
+        public FileVisitResult postVisitDirectory(Path visited, IOException fault) {
+            return FileVisitResult.CONTINUE;
+        }
+    }
+}

@@ -1,0 +1,143 @@
+package dev.patientharbor.code;
+
+import dev.patientharbor.files.BoundedFile;
+import dev.patientharbor.files.SizeLimit;
+import dev.patientharbor.files.UnfitFileException;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Enumeration;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.jar.Attributes;
+import java.util.jar.JarFile;
+import java.util.jar.Manifest;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipFile;
+
+/**
+ * Finds the files of a jar. Of a multi-release jar (JAR File Specification) those for the running
+ * Java are read.
+ */
+final class JarSource {
+
+    private static final String VERSIONS = "META-INF/versions/";
+
+    /** In bytes, of all files of one jar that are read, unpacked. */
+    private static final long MOST = 1L << 30;
+
+    private JarSource() {}
+
+    private record InJar(String name, String place, ZipFile jar, ZipEntry entry)
+            implements ClassFile {
+        @Override
+        public byte[] bytes(SizeLimit limit) throws IOException {
+            long told = entry.getSize();
+            try (InputStream bytes = jar.getInputStream(entry)) {
+                if (told < 0 || told > limit.bytes()) {
+                    return BoundedFile.read(bytes, place, limit);
+                }
+                // Room for the size that is told saves all copying.
+                byte[] all = new byte[(int) told];
+                int length = bytes.readNBytes(all, 0, all.length);
+                if (length < all.length || bytes.read() >= 0) {
+                    throw new UnfitFileException(place, "it has not the size that its jar tells");
+                }
+                return all;
+            }
+        }
+    }
+
+    /**
+     * Opens a jar.
+     *
+     * @param place the jar as people read it
+     */
+    static ClassSource open(Path path, String place) throws IOException {
+        JarDirectory.requireSound(path);
+        ZipFile jar = new ZipFile(path.toFile());
+        try {
+            List<ClassFile> files = new ArrayList<>();
+            for (Map.Entry<String, ZipEntry> one :
+                    entries(jar, Files.size(path), place).entrySet()) {
+                String real = one.getValue().getName();
+                files.add(new InJar(one.getKey(), place + "!/" + real, jar, one.getValue()));
+            }
+            return new ClassSource(path.toAbsolutePath().normalize(), files, jar);
+        } catch (IOException | RuntimeException fault) {
+            jar.close();
+            throw fault;
+        }
+    }
+
+    /** What is read, by the name that a class loader knows it by. */
+    private static Map<String, ZipEntry> entries(ZipFile jar, long size, String place)
+            throws IOException {
+        boolean versions = isMultiRelease(jar);
+        Map<String, ZipEntry> entries = new HashMap<>();
+        Map<String, Integer> versionOf = new HashMap<>(0);
+        long packed = 0;
+        long unpacked = 0;
+        for (Enumeration<? extends ZipEntry> all = jar.entries(); all.hasMoreElements(); ) {
+            ZipEntry entry = all.nextElement();
+            packed += Math.max(entry.getCompressedSize(), 0);
+            int version = versions ? version(entry.getName()) : 0;
+            String name = version == 0 ? entry.getName() : unversioned(entry.getName());
+            if (ClassSource.isWanted(name)
+                    && version <= Runtime.version().feature()
+                    && version >= versionOf.getOrDefault(name, 0)) {
+                unpacked += Math.max(entry.getSize(), 0);
+                entries.put(name, entry);
+                if (versions) {
+                    versionOf.put(name, version);
+                }
+            }
+        }
+        if (packed > size) {
+            throw new UnfitFileException(place, "its entries overlap");
+        }
+        if (unpacked > MOST) {
+            throw new UnfitFileException(place, "its class files are larger than 1 GiB, unpacked");
+        }
+        if (ClassSource.tooMany(entries.size())) {
+            throw new UnfitFileException(place, ClassSource.tooManyReason());
+        }
+        return entries;
+    }
+
+    private static boolean isMultiRelease(ZipFile jar) throws IOException {
+        ZipEntry entry = jar.getEntry(JarFile.MANIFEST_NAME);
+        if (entry == null) {
+            return false;
+        }
+        try (InputStream bytes = jar.getInputStream(entry)) {
+            byte[] all = BoundedFile.read(bytes, entry.getName(), SizeLimit.SERVICES_FILE);
+            Attributes main = new Manifest(new ByteArrayInputStream(all)).getMainAttributes();
+            return Boolean.parseBoolean(main.getValue(Attributes.Name.MULTI_RELEASE));
+        } catch (IOException noManifest) {
+            return false;
+        }
+    }
+
+    /** The Java that an entry is for, 0 for every one. */
+    private static int version(String name) {
+        int end = name.startsWith(VERSIONS) ? name.indexOf('/', VERSIONS.length()) : -1;
+        if (end < 0) {
+            return 0;
+        }
+        try {
+            int version = Integer.parseInt(name.substring(VERSIONS.length(), end));
+            return Math.max(version, 0);
+        } catch (NumberFormatException noVersion) {
+            return 0;
+        }
+    }
+
+    private static String unversioned(String name) {
+        return name.substring(name.indexOf('/', VERSIONS.length()) + 1);
+    }
+}

@@ -1,0 +1,100 @@
+package dev.patientharbor.code;
+
+import dev.patientharbor.files.BoundedFile;
+import dev.patientharbor.files.FileIdentity;
+import dev.patientharbor.files.IoReason;
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingKinds;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.zip.ZipException;
+
+/**
+ * Opens the folders and jars that roots name, each once, whatever its names. What cannot be opened
+ * becomes a finding and stops nothing else.
+ */
+final class SourceOpener {
+
+    private final Map<Object, ClassSource> opened = new LinkedHashMap<>();
+    private final List<Finding> findings = new ArrayList<>();
+
+    /** All that were opened, in that order. */
+    List<ClassSource> opened() {
+        return List.copyOf(opened.values());
+    }
+
+    /** What could not be opened. */
+    List<Finding> findings() {
+        return findings;
+    }
+
+    void close() {
+        opened.values().forEach(ClassSource::close);
+    }
+
+    /** Opens what a root names: one source, or one for each file that a pattern fits. */
+    List<ClassSource> open(CodeRoot root) {
+        List<ClassSource> sources = new ArrayList<>();
+        try {
+            for (Path path : PlacePattern.expand(root.path())) {
+                open(root, path, sources);
+            }
+        } catch (IOException fault) {
+            findings.add(CodeRoot.notRead(root.written(), IoReason.of(fault)));
+            return sources;
+        }
+        return sources;
+    }
+
+    private void open(CodeRoot root, Path path, List<ClassSource> sources) {
+        String written = root.written().text();
+        String place = path.equals(root.path()) ? written : sibling(written, path);
+        Object identity = FileIdentity.of(path);
+        try {
+            ClassSource source = opened.get(identity);
+            if (source == null) {
+                source =
+                        Files.isDirectory(path)
+                                ? FolderSource.open(
+                                        path,
+                                        place,
+                                        (part, reason) ->
+                                                findings.add(
+                                                        CodeRoot.notRead(
+                                                                root.written(), part, reason)))
+                                : jar(path, place);
+                opened.put(identity, source);
+            }
+            sources.add(source);
+        } catch (NoSuchFileException missing) {
+            findings.add(
+                    Finding.of(
+                                    FindingKinds.CODE_MISSING,
+                                    root.written().at(),
+                                    written,
+                                    "No compiled code at " + written + ".")
+                            .with("do", "compile it first, or correct the path"));
+        } catch (IOException fault) {
+            findings.add(CodeRoot.notRead(root.written(), place, IoReason.of(fault)));
+        }
+    }
+
+    private static ClassSource jar(Path path, String place) throws IOException {
+        BoundedFile.requireRegular(path);
+        try {
+            return JarSource.open(path, place);
+        } catch (ZipException fault) {
+            throw new IOException("it is no jar that can be read");
+        }
+    }
+
+    private static String sibling(String written, Path path) {
+        return written.substring(0, written.lastIndexOf('/') + 1) + path.getFileName();
+    }
+}

@@ -1,0 +1,46 @@
+package dev.patientharbor.types;
+
+import dev.patientharbor.model.TypeRef;
+import dev.patientharbor.model.TypeRef.ArrayType;
+import dev.patientharbor.model.TypeRef.ClassType;
+import dev.patientharbor.model.TypeRef.Variable;
+import dev.patientharbor.model.TypeRef.Wildcard;
+import java.util.Map;
+
+/**
+ * How large types grow when variables are replaced. Where each supertype names its variable twice,
+ * the size doubles with every step, and nothing could hold the type; it is seen without arguments
+ * then.
+ */
+final class TypeSize {
+
+    /** In names of types; people write a dozen. */
+    private static final int LARGEST = 1_000;
+
+    private TypeSize() {}
+
+    /** Whether a type stays of a size that can be held once its variables are replaced. */
+    static boolean isModest(TypeRef type, Map<String, TypeRef> variables) {
+        return size(type, variables, 0) <= LARGEST;
+    }
+
+    /** What was counted before and this type; no more is counted once it is too large. */
+    private static int size(TypeRef type, Map<String, TypeRef> variables, int before) {
+        int size = before + 1;
+        if (size > LARGEST) {
+            return size;
+        }
+        if (type instanceof ClassType named) {
+            for (TypeRef argument : named.arguments()) {
+                size = size(argument, variables, size);
+            }
+        } else if (type instanceof ArrayType array) {
+            size = size(array.element(), variables, size);
+        } else if (type instanceof Wildcard wildcard && wildcard.bound().isPresent()) {
+            size = size(wildcard.bound().get(), variables, size);
+        } else if (type instanceof Variable variable && variables.containsKey(variable.name())) {
+            size = size(variables.get(variable.name()), Map.of(), size);
+        }
+        return size;
+    }
+}
