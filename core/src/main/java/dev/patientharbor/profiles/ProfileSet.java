@@ -29,6 +29,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * A declared set of profiles with the code that it is about: from a file, or said in Java.
@@ -104,7 +105,8 @@ public final class ProfileSet {
      * @param code the compiled code that it names
      * @param settings what its files of settings say
      * @param findings what is wrong with the declaration itself
-     * @param files the files that it was read from, settings included; none if it was said in Java
+     * @param files the files that it names, itself and settings included; none if it was said in
+     *     Java
      */
     public static ProfileSet of(
             Declaration declared,
@@ -212,7 +214,7 @@ public final class ProfileSet {
         return code;
     }
 
-    /** The files that it was read from: profile files and settings; none if it was said in Java. */
+    /** The files that it names: profile files and settings; none if it was said in Java. */
     public List<Path> files() {
         return files;
     }
@@ -220,7 +222,8 @@ public final class ProfileSet {
     /** Whether a file is one of those that it, or its code, was read from, under whatever name. */
     public boolean isReadFrom(Path file) {
         Object identity = FileIdentity.of(file);
-        return files.stream().anyMatch(one -> FileIdentity.of(one).equals(identity))
+        return Stream.concat(files.stream(), code.stream().map(CodeRoot::path))
+                        .anyMatch(one -> FileIdentity.of(one).equals(identity))
                 || read().orElseThrow().isReadFrom(file);
     }
 

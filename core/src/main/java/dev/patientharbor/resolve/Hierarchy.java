@@ -5,6 +5,7 @@ import dev.patientharbor.model.Written;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.BitSet;
+import java.util.Deque;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -19,6 +20,13 @@ final class Hierarchy {
     private final List<Integer> order = new ArrayList<>();
     private final Map<Integer, List<Written>> unknownParents = new HashMap<>();
     private final List<List<Integer>> cycles = new ArrayList<>();
+    private int firstLeft;
+
+    /** The line that was asked for last: one profile is worked out after another. */
+    private volatile Line lastLine = new Line(-1, Map.of());
+
+    /** The places of all that a profile extends, and its own. */
+    private record Line(int profile, Map<Integer, Integer> places) {}
 
     Hierarchy(List<Profile> profiles) {
         this.profiles = profiles;
@@ -55,6 +63,36 @@ final class Hierarchy {
     /** All that a profile extends, directly or not. */
     BitSet ancestors(int profile) {
         return ancestors[profile];
+    }
+
+    /**
+     * The place of a profile in the line of another one: all that this one extends, each behind its
+     * own parents, and itself at the end.
+     */
+    int placeInLine(int profile, int other) {
+        Line known = lastLine;
+        if (known.profile() != profile) {
+            known = new Line(profile, line(profile));
+            lastLine = known;
+        }
+        return known.places().get(other);
+    }
+
+    private Map<Integer, Integer> line(int profile) {
+        Map<Integer, Integer> places = new HashMap<>();
+        Deque<Integer> open = new ArrayDeque<>(List.of(profile));
+        while (!open.isEmpty()) {
+            int next = open.peek();
+            List<Integer> left =
+                    parents.get(next).stream().filter(one -> !places.containsKey(one)).toList();
+            if (left.isEmpty()) {
+                open.pop();
+                places.putIfAbsent(next, places.size());
+            } else {
+                open.push(left.get(0));
+            }
+        }
+        return places;
     }
 
     List<Written> unknownParents(int profile) {
@@ -110,13 +148,12 @@ final class Hierarchy {
     }
 
     private void cutCycle(List<List<Integer>> children, int[] waitingFor, Queue<Integer> ready) {
-        int start = 0;
-        while (ancestors[start] != null) {
-            start++;
+        while (ancestors[firstLeft] != null) {
+            firstLeft++;
         }
         List<Integer> path = new ArrayList<>();
         BitSet onPath = new BitSet();
-        int at = start;
+        int at = firstLeft;
         while (!onPath.get(at)) {
             onPath.set(at);
             path.add(at);

@@ -24,7 +24,6 @@ public final class ResolvedProfile {
     private final List<ResolvedDecoration> ownDecorations;
     private final List<ResolvedReach> reaches = new ArrayList<>();
     private final List<ResolvedReach> ownReaches;
-    private final List<Integer> lineInOrder = new ArrayList<>();
     private final BitSet speaksAt = new BitSet();
     private final boolean plain;
     private final Bound bound;
@@ -116,11 +115,7 @@ public final class ResolvedProfile {
         for (ResolvedProfile parent : parents) {
             reaches.addAll(parent.reaches);
             speaksAt.or(parent.speaksAt);
-            parent.lineInOrder.stream()
-                    .filter(one -> !lineInOrder.contains(one))
-                    .forEach(lineInOrder::add);
         }
-        lineInOrder.add(number);
         own.forEach(one -> one.slot().ifPresent(slot -> speaksAt.set(slots.level(slot))));
         ownDecorations.forEach(
                 one -> one.slot().ifPresent(slot -> speaksAt.set(slots.level(slot))));
@@ -320,6 +315,6 @@ public final class ResolvedProfile {
      */
     long placeOf(int slot) {
         ResolvedBinding first = bound.first(slot);
-        return (long) lineInOrder.indexOf(first.owner()) << Integer.SIZE | first.place();
+        return (long) hierarchy.placeInLine(number, first.owner()) << Integer.SIZE | first.place();
     }
 }

@@ -8,9 +8,13 @@ import dev.patientharbor.model.Written;
 import dev.patientharbor.names.ClassNames;
 import java.util.ArrayList;
 import java.util.BitSet;
+import java.util.Collections;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 
 /**
  * The profiles that see the same code. Each side is resolved by itself, against the classes that it
@@ -18,68 +22,69 @@ import java.util.Map;
  *
  * @param code what its profiles see
  * @param profiles the numbers of the profiles that are checked on it
- * @param elsewhere what other sides see, by the profiles of the side
+ * @param name the names of its profiles
+ * @param all what each side sees, this one too, by its name
  */
-public record Side(CodeIndex code, BitSet profiles, Map<String, ClassNames> elsewhere) {
+public record Side(CodeIndex code, BitSet profiles, String name, Map<String, ClassNames> all) {
 
     /** One side for all profiles. */
     public static Side ofAll(Declaration set, CodeIndex code) {
         BitSet all = new BitSet();
         all.set(0, set.profiles().size());
-        return new Side(code, all, Map.of());
+        return new Side(code, all, "", Map.of());
     }
 
     /** The sides of a set, in the order in which its profiles name them. */
     public static List<Side> of(Declaration set, CodePlaces places) {
-        Hierarchy hierarchy = new Hierarchy(set.profiles());
+        List<List<Written>> seen = seen(set);
         Map<List<Written>, BitSet> bySeen = new LinkedHashMap<>();
         for (int number = 0; number < set.profiles().size(); number++) {
             if (!set.profiles().get(number).partial()) {
-                bySeen.computeIfAbsent(seen(set, hierarchy, number), one -> new BitSet())
-                        .set(number);
+                bySeen.computeIfAbsent(seen.get(number), one -> new BitSet()).set(number);
             }
         }
         if (bySeen.isEmpty()) {
             bySeen.put(set.code(), new BitSet());
         }
-        List<CodeIndex> codes = bySeen.keySet().stream().map(places::only).toList();
-        List<BitSet> profiles = List.copyOf(bySeen.values());
+        Map<String, ClassNames> all = new LinkedHashMap<>();
         List<Side> sides = new ArrayList<>();
-        for (int i = 0; i < codes.size(); i++) {
-            Map<String, ClassNames> elsewhere = new LinkedHashMap<>();
-            for (int other = 0; other < codes.size(); other++) {
-                if (other != i) {
-                    elsewhere.put(
-                            names(set, profiles.get(other)), new ClassNames(codes.get(other), set));
-                }
-            }
-            sides.add(new Side(codes.get(i), profiles.get(i), elsewhere));
-        }
+        bySeen.forEach(
+                (written, profiles) -> {
+                    CodeIndex code = places.only(written);
+                    String name = names(set, profiles);
+                    all.put(name, new ClassNames(code, set));
+                    sides.add(new Side(code, profiles, name, all));
+                });
         return sides;
     }
 
     /** The places of code that a profile sees. */
     public static List<Written> seenBy(Declaration set, String profile) {
         List<String> names = set.profiles().stream().map(Profile::name).toList();
-        return seen(set, new Hierarchy(set.profiles()), names.indexOf(profile));
+        return seen(set).get(names.indexOf(profile));
     }
 
-    /** The set's code, and what the profile adds, or else what it inherits. */
-    private static List<Written> seen(Declaration set, Hierarchy hierarchy, int number) {
-        List<Written> all = new ArrayList<>(set.code());
-        add(set, hierarchy, number, all);
-        return all;
-    }
-
-    private static void add(Declaration set, Hierarchy hierarchy, int number, List<Written> all) {
-        Profile profile = set.profiles().get(number);
-        if (profile.terms().code().isPresent()) {
-            profile.terms().code().get().stream()
-                    .filter(one -> !all.contains(one))
-                    .forEach(all::add);
-        } else {
-            hierarchy.parents(number).forEach(parent -> add(set, hierarchy, parent, all));
+    /** By profile: the set's code, and what the profile adds, or else what it inherits. */
+    private static List<List<Written>> seen(Declaration set) {
+        Hierarchy hierarchy = new Hierarchy(set.profiles());
+        List<List<Written>> seen =
+                new ArrayList<>(Collections.nCopies(set.profiles().size(), null));
+        for (int number : hierarchy.order()) {
+            List<Integer> parents = hierarchy.parents(number);
+            Optional<List<Written>> own = set.profiles().get(number).terms().code();
+            if (own.isEmpty() && parents.size() == 1) {
+                seen.set(number, seen.get(parents.get(0)));
+            } else {
+                Set<Written> all = new LinkedHashSet<>(set.code());
+                if (own.isPresent()) {
+                    all.addAll(own.get());
+                } else {
+                    parents.forEach(parent -> all.addAll(seen.get(parent)));
+                }
+                seen.set(number, List.copyOf(all));
+            }
         }
+        return seen;
     }
 
     private static String names(Declaration set, BitSet profiles) {
@@ -88,9 +93,10 @@ public record Side(CodeIndex code, BitSet profiles, Map<String, ClassNames> else
     }
 
     /** The profiles that see a class of that name, where those of this side do not. */
-    public List<String> whoSees(Written name) {
-        return elsewhere.entrySet().stream()
-                .filter(one -> !one.getValue().lookup(name).found().isEmpty())
+    public List<String> whoSees(Written wanted) {
+        return all.entrySet().stream()
+                .filter(one -> !one.getKey().equals(name))
+                .filter(one -> !one.getValue().lookup(wanted).found().isEmpty())
                 .map(Map.Entry::getKey)
                 .toList();
     }

@@ -97,8 +97,8 @@ final class Included {
             if (reading.containsKey(identity)) {
                 findings.add(circle(other, identity));
             } else if (!done.contains(identity)) {
-                byte[] bytes = BoundedFile.read(path, SizeLimit.PROFILE_FILE);
                 paths.add(path);
+                byte[] bytes = BoundedFile.read(path, SizeLimit.PROFILE_FILE);
                 bytesRead += bytes.length;
                 if (bytesRead > MOST) {
                     findings.add(
@@ -175,7 +175,7 @@ final class Included {
         return folders.getOrDefault(file, Path.of(""));
     }
 
-    /** The files that were read beside the first. */
+    /** The files that are included, whether they could be read or not. */
     List<Path> paths() {
         return paths;
     }

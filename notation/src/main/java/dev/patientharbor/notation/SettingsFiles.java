@@ -33,8 +33,8 @@ final class SettingsFiles {
         String reason;
         try {
             Path path = reach.path(folder, file.text());
-            Properties read = properties(BoundedFile.read(path, SizeLimit.SETTINGS_FILE));
             paths.add(path);
+            Properties read = properties(BoundedFile.read(path, SizeLimit.SETTINGS_FILE));
             read.stringPropertyNames()
                     .forEach(name -> settings.putIfAbsent(name, read.getProperty(name)));
             return;
@@ -68,7 +68,7 @@ final class SettingsFiles {
         return settings;
     }
 
-    /** The files that were read. */
+    /** The files that are named, whether they could be read or not. */
     List<Path> paths() {
         return paths;
     }
