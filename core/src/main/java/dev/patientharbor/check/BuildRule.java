@@ -15,6 +15,7 @@ import dev.patientharbor.resolve.ResolvedDecorator;
 import dev.patientharbor.resolve.ResolvedProfile;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.resolve.Wiring;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -22,6 +23,9 @@ import java.util.stream.Collectors;
 
 /** Tells classes of which no object can be made, bound ones whether they are used or not. */
 final class BuildRule implements Rule {
+
+    /** So many constructors are shown. */
+    private static final int MOST = 10;
 
     @Override
     public void check(ResolvedSet set, Reporter reporter) {
@@ -98,6 +102,18 @@ final class BuildRule implements Rule {
                         .touching(touched.consumers(), touched.entries()));
     }
 
+    private static List<String> constructors(
+            ResolvedSet set, String name, List<ExecutableFacts> all) {
+        List<String> lines = new ArrayList<>();
+        for (ExecutableFacts one : all.subList(0, Math.min(MOST, all.size()))) {
+            lines.add(name + '(' + parameters(set, one) + ')');
+        }
+        if (all.size() > MOST) {
+            lines.add("and " + (all.size() - MOST) + " more");
+        }
+        return lines;
+    }
+
     /**
      * @param line the start of a line that names the constructor; empty where none can
      * @param place where that line is to stand
@@ -109,12 +125,7 @@ final class BuildRule implements Rule {
         Finding finding =
                 Finding.of(kind(fault.reason()), at, blueprint.className(), message(name, fault));
         if (!fault.constructors().isEmpty()) {
-            finding =
-                    finding.with(
-                            "constructors",
-                            fault.constructors().stream()
-                                    .map(one -> name + '(' + parameters(set, one) + ')')
-                                    .toList());
+            finding = finding.with("constructors", constructors(set, name, fault.constructors()));
         }
         if (fault.reason() == Reason.NO_SUCH_METHOD) {
             String method = blueprint.method().orElse("");

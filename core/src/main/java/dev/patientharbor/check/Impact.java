@@ -8,7 +8,6 @@ import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.resolve.SlotTable;
 import dev.patientharbor.resolve.Wiring;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -55,9 +54,12 @@ final class Impact {
                 saidAt.computeIfAbsent(set.slots().plain(slot), one -> new ArrayList<>(1))
                         .add(slot);
             }
-            int[] needs = wiring.needs(slot);
+            Set<Integer> needs = new HashSet<>();
+            for (int asked : wiring.needs(slot)) {
+                needs.add(asked);
+            }
             for (int to : wiring.leadsTo(slot, true)) {
-                if (Arrays.stream(needs).noneMatch(asked -> asked == to)) {
+                if (!needs.contains(to)) {
                     add(to, new Arrow(slot, ""));
                 }
             }

@@ -52,7 +52,8 @@ final class UnmetNeedRule implements Rule {
             }
         }
         LineToWrite lines = new LineToWrite(set);
-        lacking.forEach((lack, seats) -> report(set, lines, lack, seats, reporter));
+        BoundElsewhere bound = new BoundElsewhere(set);
+        lacking.forEach((lack, seats) -> report(set, lines, bound, lack, seats, reporter));
     }
 
     private static Lack lack(ResolvedSet set, Wiring wiring, int seat) {
@@ -79,6 +80,7 @@ final class UnmetNeedRule implements Rule {
     private static void report(
             ResolvedSet set,
             LineToWrite lines,
+            BoundElsewhere bound,
             Lack lack,
             Map<Wiring, List<Integer>> seats,
             Reporter reporter) {
@@ -100,7 +102,7 @@ final class UnmetNeedRule implements Rule {
                                             set.slots().slot(seat).text() + where,
                                             message(set, wording, wiring, seat, touched))
                                     .about(List.of(set.slots().slot(seat).text()))
-                                    .with("reason", reason(set, wiring, seat))
+                                    .with("reason", reason(set, bound, wiring, seat))
                                     .with("looked in", lookedIn(set, wording, wiring, seat));
                     reporter.report(
                             wiring.profile(),
@@ -143,14 +145,14 @@ final class UnmetNeedRule implements Rule {
                 + ")";
     }
 
-    private static String reason(ResolvedSet set, Wiring wiring, int seat) {
+    private static String reason(ResolvedSet set, BoundElsewhere bound, Wiring wiring, int seat) {
         if (wiring.outcome(seat).kind() == Outcome.Kind.NONE) {
             return "bound to none at "
                     + wiring.outcome(seat).binding().orElseThrow().declared().at().text()
                     + ", and this need may not be absent";
         }
         int number = set.slots().plain(seat);
-        List<String> outOfReach = outOfReach(set, wiring.profile(), seat);
+        List<String> outOfReach = bound.outOfReach(wiring.profile(), seat);
         if (!outOfReach.isEmpty()) {
             return "out of reach: " + String.join(", ", outOfReach);
         }
@@ -172,19 +174,7 @@ final class UnmetNeedRule implements Rule {
         if (!filledIn.isEmpty()) {
             return "filled in under another key: " + String.join(", ", filledIn);
         }
-        List<String> elsewhere =
-                set.profiles().stream()
-                        .filter(
-                                profile ->
-                                        profile.own().stream()
-                                                .anyMatch(
-                                                        one ->
-                                                                one.slot()
-                                                                        .equals(
-                                                                                Optional.of(
-                                                                                        number))))
-                        .map(profile -> profile.declared().name())
-                        .toList();
+        List<String> elsewhere = bound.profiles(number);
         return elsewhere.isEmpty()
                 ? "never bound"
                 : "bound in another profile: " + String.join(", ", elsewhere);
@@ -205,32 +195,6 @@ final class UnmetNeedRule implements Rule {
         return elsewhere.isEmpty()
                 ? ""
                 : " of this side; it is on that of " + String.join(", ", elsewhere);
-    }
-
-    /** Where the profile binds the slot, and the need does not look. */
-    private static List<String> outOfReach(ResolvedSet set, ResolvedProfile profile, int seat) {
-        return set.profiles().stream()
-                .filter(one -> profile.isOrExtends(one.number()))
-                .flatMap(one -> one.own().stream())
-                .filter(
-                        binding ->
-                                binding.slot()
-                                        .filter(
-                                                slot ->
-                                                        set.slots().plain(slot)
-                                                                        == set.slots().plain(seat)
-                                                                && profile.binding(slot)
-                                                                        .isPresent())
-                                        .isPresent())
-                .map(
-                        binding ->
-                                "bound for "
-                                        + set.levelText(
-                                                set.slots().level(binding.slot().orElseThrow()))
-                                        + " at "
-                                        + binding.declared().at().text())
-                .distinct()
-                .toList();
     }
 
     /** The slots of the same contract that are bound, the nearest key first. */

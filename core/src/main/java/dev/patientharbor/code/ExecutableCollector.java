@@ -49,8 +49,8 @@ final class ExecutableCollector extends MethodVisitor {
         return !annotations.isEmpty();
     }
 
-    boolean is(String method, String erasedTypes) {
-        return name.equals(method) && descriptor.equals(erasedTypes);
+    String nameAndDescriptor() {
+        return name + descriptor;
     }
 
     boolean lacksNames() {

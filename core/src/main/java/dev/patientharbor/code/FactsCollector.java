@@ -42,6 +42,9 @@ final class FactsCollector extends ClassVisitor {
     private final MethodSet.Builder closedMethods = new MethodSet.Builder();
     private boolean mayHaveConstants;
 
+    /** Those whose parameter names are wanted, by name and descriptor; null until asked for. */
+    private Map<String, ExecutableCollector> lackingNames;
+
     private final Wanted wanted;
 
     FactsCollector(Wanted wanted) {
@@ -219,13 +222,20 @@ final class FactsCollector extends ClassVisitor {
 
     /** The constructor or marked method whose parameter names are still wanted. */
     Optional<ExecutableCollector> wanting(String method, String descriptor) {
-        List<ExecutableCollector> among = method.equals("<init>") ? constructors : methods;
+        if (lackingNames == null) {
+            lackingNames = new HashMap<>();
+            addLackingNames(constructors);
+            addLackingNames(methods);
+        }
+        return Optional.ofNullable(lackingNames.get(method + descriptor));
+    }
+
+    private void addLackingNames(List<ExecutableCollector> among) {
         for (ExecutableCollector one : among) {
-            if (one.lacksNames() && one.is(method, descriptor)) {
-                return Optional.of(one);
+            if (one.lacksNames()) {
+                lackingNames.put(one.nameAndDescriptor(), one);
             }
         }
-        return Optional.empty();
     }
 
     ClassFacts facts() {

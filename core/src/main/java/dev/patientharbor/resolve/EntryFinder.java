@@ -15,7 +15,6 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 
@@ -31,6 +30,9 @@ final class EntryFinder {
     private final Set<String> supplied = new HashSet<>();
     private Set<String> asked;
 
+    /** An exception is made where it is thrown, and receives nothing. */
+    private final InheritedTrait thrown;
+
     EntryFinder(
             CodeIndex code,
             ClassNames names,
@@ -44,6 +46,7 @@ final class EntryFinder {
         this.blueprints = blueprints;
         this.slots = slots;
         values = new ValueTypes(code);
+        thrown = new InheritedTrait(code, one -> one.name().equals("java.lang.Throwable"));
         for (ResolvedProfile profile : profiles) {
             for (ResolvedBinding binding : profile.own()) {
                 binding.names().forEach(this::isSupplied);
@@ -131,7 +134,7 @@ final class EntryFinder {
                 && !facts.isInner()
                 && !isTest(facts)
                 && !supplied.contains(facts.name())
-                && !isThrown(facts);
+                && !thrown.has(facts);
     }
 
     /** Whether JUnit's marks stand on it. */
@@ -191,17 +194,6 @@ final class EntryFinder {
             }
         }
         return asked;
-    }
-
-    /** An exception is made where it is thrown, and receives nothing. */
-    private boolean isThrown(ClassFacts facts) {
-        Set<String> seen = new HashSet<>();
-        Optional<ClassFacts> at = Optional.of(facts);
-        // What is compiled wrong may extend itself.
-        while (at.isPresent() && seen.add(at.get().name())) {
-            at = at.get().superName().flatMap(code::find);
-        }
-        return seen.contains("java.lang.Throwable");
     }
 
     /** Values alone are no need: a line of data with a text and a number is no consumer. */

@@ -17,10 +17,11 @@ import dev.patientharbor.types.Generics;
 import java.lang.reflect.Modifier;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.IntStream;
+import java.util.Set;
 
 /**
  * Reads what a class asks for: the parameters of its constructor, then the marked fields and
@@ -35,12 +36,16 @@ final class NeedReader {
     private final Marks marks;
     private final SlotTable slots;
 
+    /** Whether anything but a constructor asks, in a class or above it. */
+    private final InheritedTrait asksByMembers;
+
     NeedReader(CodeIndex code, Generics generics, Marks marks, SlotTable slots) {
         this.code = code;
         this.generics = generics;
         this.slots = slots;
         this.marks = marks;
         qualifiers = new Qualifiers(code, marks);
+        asksByMembers = new InheritedTrait(code, NeedReader::asksByMembers);
     }
 
     /**
@@ -72,21 +77,24 @@ final class NeedReader {
 
     private void addMembers(List<Member> chain, int index, boolean areStatic, List<Need> needs) {
         Member member = chain.get(index);
+        Set<String> below = new HashSet<>();
+        for (Member one : chain.subList(0, index)) {
+            markedFields(one, areStatic).forEach(field -> below.add(field.name()));
+        }
         for (FieldFacts field : markedFields(member, areStatic)) {
-            boolean isHidden =
-                    chain.subList(0, index).stream()
-                            .flatMap(below -> markedFields(below, areStatic).stream())
-                            .anyMatch(below -> below.name().equals(field.name()));
+            boolean isHidden = below.contains(field.name());
             NeedPlace place = place(NeedPlace.field(field.name()), member, isHidden, areStatic);
             TypeRef type = field.type().bind(member.variables());
             add(needs, place, field.name(), type, field.annotations());
         }
-        for (ExecutableFacts method : markedMethods(chain, index, areStatic)) {
-            boolean isHidden =
-                    IntStream.range(0, index)
-                            .boxed()
-                            .flatMap(below -> markedMethods(chain, below, areStatic).stream())
-                            .anyMatch(below -> below.overrideKey().equals(method.overrideKey()));
+        List<ExecutableFacts> methods = markedMethods(chain, index, areStatic);
+        Set<String> methodsBelow = new HashSet<>();
+        for (int i = 0; i < index && !methods.isEmpty(); i++) {
+            markedMethods(chain, i, areStatic)
+                    .forEach(method -> methodsBelow.add(method.overrideKey()));
+        }
+        for (ExecutableFacts method : methods) {
+            boolean isHidden = methodsBelow.contains(method.overrideKey());
             String nameAndTypes = nameAndTypes(method);
             addParameters(
                     method,
@@ -186,17 +194,41 @@ final class NeedReader {
     }
 
     /** One class of the chain of superclasses, and what its type parameters stand for. */
-    private record Member(ClassFacts facts, Map<String, TypeRef> variables) {}
+    private record Member(
+            ClassFacts facts, Map<String, TypeRef> variables, Set<String> overriding) {
 
+        /** Whether it has a method that overrides those of such a name and types above it. */
+        boolean declares(String overrideKey) {
+            if (overriding.isEmpty()) {
+                facts.methods().stream()
+                        .filter(one -> !one.isPrivate())
+                        .forEach(one -> overriding.add(one.overrideKey()));
+            }
+            return facts.unmarkedMethods().contains(overrideKey)
+                    || overriding.contains(overrideKey);
+        }
+    }
+
+    private static boolean asksByMembers(ClassFacts facts) {
+        return !facts.fields().isEmpty()
+                || !facts.methods().isEmpty()
+                || !facts.bodies().lookups().isEmpty();
+    }
+
+    /** A class and those of its superclasses up to the last one whose members may ask. */
     private List<Member> chain(ClassFacts facts, ClassType type) {
         List<Member> chain = new ArrayList<>();
         chain.add(member(facts, type));
         ClassFacts last = facts;
         ClassType lastType = type;
+        Set<String> seen = new HashSet<>(Set.of(facts.name()));
         while (last.superName().filter(code::inCode).isPresent()
-                && chain.stream().noneMatch(isSuperOf(last))) {
+                && seen.add(last.superName().get())) {
             lastType = generics.parents(last, lastType).get(0);
             last = code.find(lastType.name()).orElseThrow();
+            if (!asksByMembers.has(last)) {
+                return chain;
+            }
             chain.add(member(last, lastType));
         }
         return chain;
@@ -205,11 +237,7 @@ final class NeedReader {
     private Member member(ClassFacts facts, ClassType type) {
         Map<String, TypeRef> variables = Unsaid.around(facts, code);
         variables.putAll(Generics.variables(facts, type));
-        return new Member(facts, variables);
-    }
-
-    private static java.util.function.Predicate<Member> isSuperOf(ClassFacts last) {
-        return member -> member.facts().name().equals(last.superName().orElseThrow());
+        return new Member(facts, variables, new HashSet<>(0));
     }
 
     private List<FieldFacts> markedFields(Member member, boolean areStatic) {
@@ -243,15 +271,8 @@ final class NeedReader {
                 Modifier.isPublic(method.access()) || Modifier.isProtected(method.access());
         String packageName = chain.get(index).facts().packageName();
         return chain.subList(0, index).stream()
-                .map(Member::facts)
-                .filter(below -> everywhere || below.packageName().equals(packageName))
-                .anyMatch(below -> declares(below, method.overrideKey()));
-    }
-
-    private static boolean declares(ClassFacts facts, String overrideKey) {
-        return facts.unmarkedMethods().contains(overrideKey)
-                || facts.methods().stream()
-                        .anyMatch(one -> !one.isPrivate() && one.overrideKey().equals(overrideKey));
+                .filter(below -> everywhere || below.facts().packageName().equals(packageName))
+                .anyMatch(below -> below.declares(method.overrideKey()));
     }
 
     private interface Places {

@@ -35,11 +35,17 @@ public final class Wiring {
     private Outcome[] outcomes;
     private int[] reachedFrom;
 
+    /** Those that were asked for last: whoever asks goes on with its next need. */
+    private volatile Steps lastSteps = new Steps(NONE, Map.of());
+
     /**
      * One need on the way from an entry consumer: the seat of the object that asks, the class that
      * asks, and the need.
      */
     public record Step(int object, Blueprint consumer, Need need) {}
+
+    /** The first step to each seat for which the object in a seat asks. */
+    private record Steps(int object, Map<Integer, Step> bySeat) {}
 
     /** Receives needs, each with the seat to which it leads. */
     public interface NeedVisitor {
@@ -159,21 +165,27 @@ public final class Wiring {
         if (from == NONE) {
             return Optional.empty();
         }
-        int aim = to;
-        int object = from;
-        List<Step> steps = new ArrayList<>();
-        eachNeed(
-                from,
-                (consumer, need, asked) -> {
-                    if (asked == aim) {
-                        steps.add(new Step(object, consumer, need));
-                    }
-                });
-        return steps.isEmpty() ? firstStep(from) : Optional.of(steps.get(0));
+        Step step = steps(from).get(to);
+        return step == null ? firstStep(from) : Optional.of(step);
     }
 
     private boolean asks(int seat, int asked) {
-        return Arrays.stream(needs(seat)).anyMatch(one -> one == asked);
+        return steps(seat).containsKey(asked);
+    }
+
+    /** The first need of an object that leads to a seat, by that seat. */
+    private Map<Integer, Step> steps(int object) {
+        Steps known = lastSteps;
+        if (known.object() != object) {
+            Map<Integer, Step> bySeat = new HashMap<>();
+            eachNeed(
+                    object,
+                    (consumer, need, asked) ->
+                            bySeat.putIfAbsent(asked, new Step(object, consumer, need)));
+            known = new Steps(object, bySeat);
+            lastSteps = known;
+        }
+        return known.bySeat();
     }
 
     /**
