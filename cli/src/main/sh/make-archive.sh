@@ -7,16 +7,11 @@ java=$1 jar=$2 examples=$3 archive=$4
 
 work=$archive.$$
 mkdir -p "$(dirname "$archive")"
-trap 'rm -f "$work" "$work".list*' EXIT
+trap 'rm -f "$work" "$work".list' EXIT
 
-n=0
-for command in demo "roster $examples/port.harbor.yaml --format json" "check --help"; do
-    n=$((n + 1))
-    # shellcheck disable=SC2086
-    "$java" -Xshare:off -XX:DumpLoadedClassList="$work.list$n" -Dpatientharbor.columns=80 \
-        -Dpatientharbor.examples="$examples" -cp "$jar" dev.patientharbor.cli.Main $command || true
-done
-cat "$work".list[0-9] >"$work.list"
+# One process for all commands: a list that is put together from several is refused by newer Javas.
+"$java" -Xshare:off -XX:DumpLoadedClassList="$work.list" -Dpatientharbor.columns=80 \
+    -Dpatientharbor.examples="$examples" -cp "$jar" dev.patientharbor.cli.Rehearsal "$examples"
 "$java" -Xshare:dump -XX:SharedClassListFile="$work.list" -XX:SharedArchiveFile="$work" \
     -XX:+UseG1GC -cp "$jar"
 mv "$work" "$archive"

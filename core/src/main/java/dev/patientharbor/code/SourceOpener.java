@@ -46,8 +46,7 @@ final class SourceOpener {
                 open(root, path, sources);
             }
         } catch (IOException fault) {
-            findings.add(CodeRoot.notRead(root.written(), IoReason.of(fault)));
-            return sources;
+            findings.add(notRead(root, root.written().text(), fault));
         }
         return sources;
     }
@@ -72,17 +71,20 @@ final class SourceOpener {
                 opened.put(identity, source);
             }
             sources.add(source);
-        } catch (NoSuchFileException missing) {
-            findings.add(
-                    Finding.of(
-                                    FindingKinds.CODE_MISSING,
-                                    root.written().at(),
-                                    written,
-                                    "No compiled code at " + written + ".")
-                            .with("do", "compile it first, or correct the path"));
         } catch (IOException fault) {
-            findings.add(CodeRoot.notRead(root.written(), place, IoReason.of(fault)));
+            findings.add(notRead(root, place, fault));
         }
+    }
+
+    private static Finding notRead(CodeRoot root, String place, IOException fault) {
+        return fault instanceof NoSuchFileException
+                ? Finding.of(
+                                FindingKinds.CODE_MISSING,
+                                root.written().at(),
+                                place,
+                                "No compiled code at " + place + ".")
+                        .with("do", "compile it first, or correct the path")
+                : CodeRoot.notRead(root.written(), place, IoReason.of(fault));
     }
 
     private static ClassSource jar(Path path, String place) throws IOException {

@@ -171,7 +171,7 @@ class CodeReaderTest {
                 List.of(
                         "No compiled code at *.zip.",
                         "No compiled code at nowhere.",
-                        "The file text.jar is no jar that can be read."),
+                        "The code at text.jar is not read: it is no jar that can be read."),
                 messages);
     }
 
