@@ -23,17 +23,21 @@ final class CheckCommand {
                         "Tells whether every profile is complete, and every mistake with its"
                                 + " reason.",
                         FORMATS)
-                .addOption(Options.build());
+                .addOption(Options.build())
+                .addOption(Options.timeLimit());
     }
 
     static int run(ParseResult parsed, Console console) {
         Options.format(parsed, FORMATS);
         Severity failOn = Options.failOn(parsed);
-        ProfileSet set = Checked.set(parsed);
+        byte[] input = Checked.input(parsed);
+        ProfileSet set = Checked.set(parsed, input);
         Output output = Output.of(parsed, set, console);
         Verdict verdict = Checked.verdict(set, parsed);
         if (Options.isBuild(parsed)) {
-            verdict = RealBuild.of(set, verdict, Options.today(parsed));
+            verdict =
+                    new RealBuild(parsed.originalArgs(), input, Options.timeLimit(parsed), console)
+                            .of(verdict, Options.today(parsed));
         }
         output.write(CheckText.render(verdict, output.layout()));
         return Ending.of(verdict, failOn, console);

@@ -25,11 +25,28 @@ final class Checked {
 
     private Checked() {}
 
-    /** The profiles that a command line names, with the code that it names. */
-    static ProfileSet set(ParseResult parsed) {
+    /** What stands in standard input, if that is the profile file; nothing if it is not. */
+    static byte[] input(ParseResult parsed) {
+        if (!Options.file(parsed).equals(STANDARD_INPUT)) {
+            return new byte[0];
+        }
+        try {
+            return BoundedFile.read(System.in, STANDARD_INPUT, SizeLimit.PROFILE_FILE);
+        } catch (IOException fault) {
+            throw new UncheckedIOException("cannot read standard input", fault);
+        }
+    }
+
+    /**
+     * The profiles that a command line names, with the code that it names.
+     *
+     * @param input what stands in standard input, if that is the profile file
+     */
+    static ProfileSet set(ParseResult parsed, byte[] input) {
         String file = Options.file(parsed);
         boolean inside = Options.isInsideFolder(parsed);
-        ProfileSet set = file.equals(STANDARD_INPUT) ? ofInput(inside) : ofFile(file(file), inside);
+        ProfileSet set =
+                file.equals(STANDARD_INPUT) ? ofInput(input, inside) : ofFile(file(file), inside);
         List<String> code = Options.code(parsed);
         return code.isEmpty() ? set : set.withCode(given(code));
     }
@@ -38,13 +55,7 @@ final class Checked {
         return inside ? ProfileFiles.readInside(file) : ProfileFiles.read(file);
     }
 
-    private static ProfileSet ofInput(boolean inside) {
-        byte[] bytes;
-        try {
-            bytes = BoundedFile.read(System.in, STANDARD_INPUT, SizeLimit.PROFILE_FILE);
-        } catch (IOException fault) {
-            throw new UncheckedIOException("cannot read standard input", fault);
-        }
+    private static ProfileSet ofInput(byte[] bytes, boolean inside) {
         Path here = Path.of("");
         return inside
                 ? ProfileFiles.parseInside(bytes, STANDARD_INPUT, here)

@@ -24,6 +24,7 @@ final class Options {
     private static final String OUT = "--out";
     private static final String FAIL_ON = "--fail-on";
     private static final String TODAY = "--today";
+    private static final String TIME_LIMIT = "--time-limit";
     private static final String BUILD = "--build";
 
     private Options() {}
@@ -122,6 +123,22 @@ final class Options {
                         "Really build every profile that is complete: this runs your constructors"
                                 + " and factories, and tells what they throw.")
                 .build();
+    }
+
+    /** Of check: how long one profile may take to be built. */
+    static OptionSpec timeLimit() {
+        return one(TIME_LIMIT, "SECONDS", "With --build: how long each profile may take.")
+                .defaultValue("60")
+                .build();
+    }
+
+    static int timeLimit(ParseResult parsed) {
+        String given = parsed.matchedOptionValue(TIME_LIMIT, "60");
+        if (!given.matches("[1-9][0-9]{0,5}")) {
+            throw new UnusableException(
+                    TIME_LIMIT + " takes a number of seconds from 1 to 999999, not " + given);
+        }
+        return Integer.parseInt(given);
     }
 
     static boolean isBuild(ParseResult parsed) {

@@ -31,7 +31,7 @@ final class RosterCommand {
     static int run(ParseResult parsed, Console console) {
         String format = Options.format(parsed, FORMATS);
         Severity failOn = Options.failOn(parsed);
-        ProfileSet set = Checked.set(parsed);
+        ProfileSet set = Checked.set(parsed, Checked.input(parsed));
         Output output = Output.of(parsed, set, console);
         Verdict verdict = Checked.verdict(set, parsed);
         Layout layout = output.layout();

@@ -89,11 +89,17 @@ public final class Tool {
         return Options.helpAndVersion(spec);
     }
 
+    /** The arguments of one command, parsed. */
+    static ParseResult parsed(String[] args) {
+        return last(tool(args[0]).parseArgs(args));
+    }
+
+    private static ParseResult last(ParseResult parsed) {
+        return parsed.hasSubcommand() ? last(parsed.subcommand()) : parsed;
+    }
+
     private static int run(CommandLine tool, ParseResult parsed, Console console) {
-        ParseResult last = parsed;
-        while (last.hasSubcommand()) {
-            last = last.subcommand();
-        }
+        ParseResult last = last(parsed);
         if (last.isUsageHelpRequested()) {
             usage(last.commandSpec().commandLine(), console);
             return ExitCode.CLEAN;

@@ -27,9 +27,10 @@ class DependenciesTest {
     private static final Map<String, String> MAY_USE =
             new TreeMap<>(
                     Map.ofEntries(
+                            Map.entry("files", ""),
                             Map.entry("finding", ""),
                             Map.entry("model", "finding"),
-                            Map.entry("code", "finding model org.objectweb.asm"),
+                            Map.entry("code", "files finding model org.objectweb.asm"),
                             Map.entry("plan", "finding model"),
                             Map.entry("types", "code model"),
                             Map.entry("names", "code finding model types"),
@@ -37,7 +38,7 @@ class DependenciesTest {
                             Map.entry("resolve", "code finding model names plan types values"),
                             Map.entry(
                                     "check", "code finding model names plan resolve types values"),
-                            Map.entry("profiles", "check code finding model plan resolve"),
+                            Map.entry("profiles", "check code files finding model plan resolve"),
                             Map.entry("live", "com.fasterxml.jackson finding model values"),
                             Map.entry("standins", "finding live model"),
                             Map.entry("straight", "org.objectweb.asm"),
@@ -46,11 +47,14 @@ class DependenciesTest {
                                     "finding live model plan profiles standins straight types"),
                             Map.entry("mockito", "org.mockito standins"),
                             Map.entry("junit", "check model notation org.junit plan profiles rig"),
-                            Map.entry("notation", "code finding model org.snakeyaml plan profiles"),
+                            Map.entry(
+                                    "notation",
+                                    "code files finding model org.snakeyaml plan profiles"),
                             Map.entry("report", "check com.fasterxml.jackson finding model plan"),
                             Map.entry(
                                     "cli",
-                                    "check finding notation picocli plan profiles report rig")));
+                                    "check files finding notation picocli plan profiles report"
+                                            + " rig")));
 
     @Test
     void every_package_uses_what_it_may_and_there_is_no_circle() {

@@ -5,6 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import dev.patientharbor.check.ProfileVerdict;
 import dev.patientharbor.check.Verdict;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKind;
@@ -14,14 +15,19 @@ import dev.patientharbor.finding.Where;
 import dev.patientharbor.notation.ProfileFiles;
 import dev.patientharbor.profiles.ProfileSet;
 import dev.patientharbor.report.FindingHelp;
+import dev.patientharbor.rig.Trial;
 import dev.patientharbor.testing.JavaCode;
 import java.io.IOException;
+import java.net.URL;
+import java.net.URLClassLoader;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -176,8 +182,21 @@ class FindingsPageTest {
                 ProfileFiles.parse(text.getBytes(StandardCharsets.UTF_8), "it.harbor.yaml", ROOT);
         LocalDate day = LocalDate.of(2026, 11, 25);
         return text.contains("# <- " + FindingKinds.BUILD_FAILED.id())
-                ? RealBuild.of(set, set.check(day), day)
+                ? built(set, day)
                 : set.check(day);
+    }
+
+    private static Verdict built(ProfileSet set, LocalDate day) {
+        Verdict verdict = set.check(day);
+        Map<String, List<Finding>> found = new TreeMap<>();
+        for (ProfileVerdict profile : verdict.profiles()) {
+            URL[] places =
+                    set.classPath(profile.name()).stream().map(JavaCode::url).toArray(URL[]::new);
+            ClassLoader loader =
+                    new URLClassLoader(places, FindingsPageTest.class.getClassLoader());
+            found.put(profile.name(), Trial.of(verdict.assembly(profile.name()), loader));
+        }
+        return verdict.afterBuilding(found, day);
     }
 
     private static TreeSet<String> marks(String text) {

@@ -44,7 +44,9 @@ final class EntryRule implements Rule {
                             "There is no entry consumer to start from.",
                             "entry: [CLASS, PACKAGE.*]"));
         }
-        if (set.code().size() == 0 && set.code().findings().isEmpty()) {
+        boolean isToldWhy =
+                reporter.ofSet().stream().anyMatch(one -> one.kind() == FindingKinds.CODE_MISSING);
+        if (set.code().size() == 0 && set.code().findings().isEmpty() && !isToldWhy) {
             reporter.report(
                     nothing(
                             set,

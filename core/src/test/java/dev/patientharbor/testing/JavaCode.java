@@ -5,7 +5,9 @@ import static java.nio.charset.StandardCharsets.UTF_8;
 import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
+import java.net.MalformedURLException;
 import java.net.URI;
+import java.net.URL;
 import java.nio.file.DirectoryNotEmptyException;
 import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Files;
@@ -80,6 +82,15 @@ public final class JavaCode {
         StringWriter messages = new StringWriter();
         if (!compiler.getTask(messages, null, null, all, null, files).call()) {
             throw new IllegalArgumentException(messages.toString());
+        }
+    }
+
+    /** A place of compiled code as a class loader takes it. */
+    public static URL url(Path place) {
+        try {
+            return place.toUri().toURL();
+        } catch (MalformedURLException fault) {
+            throw new UncheckedIOException(fault);
         }
     }
 

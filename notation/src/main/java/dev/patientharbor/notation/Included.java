@@ -120,7 +120,7 @@ final class Included {
                 }
             }
         } catch (IOException fault) {
-            findings.add(missing(other, folder + "/" + other.text(), IoReason.of(fault)));
+            findings.add(missing(other, place(folder, other), IoReason.of(fault)));
         }
     }
 
@@ -148,6 +148,11 @@ final class Included {
                         "The file " + other.text() + " includes itself.")
                 .with("path", between + " → " + first)
                 .with("do", "take this include out, or the one that leads back here");
+    }
+
+    private static String place(Path folder, Written other) {
+        String from = folder.toString();
+        return from.isEmpty() ? other.text() : from + '/' + other.text();
     }
 
     private static Finding missing(Written other, String path, String reason) {

@@ -127,8 +127,10 @@ class IncludedFilesTest {
                 List.of(
                         "b.yaml:4:1 unknown-word: The key tittle is not known in the profile file.",
                         "b.yaml:3:5 include-cycle: The file a.yaml includes itself.",
-                        "a.yaml:2:19 include-missing: The included file none.yaml cannot be read.",
-                        "a.yaml:2:30 include-missing: The included file bad\0name cannot be read."),
+                        "a.yaml:2:19 include-missing: The included file none.yaml is not read:"
+                                + " there is no such file.",
+                        "a.yaml:2:30 include-missing: The included file bad\0name is not read:"
+                                + " there can be no file of that name."),
                 told(read("a.yaml")));
     }
 }

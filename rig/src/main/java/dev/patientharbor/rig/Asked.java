@@ -47,7 +47,13 @@ final class Asked {
             }
         }
         if (argument instanceof Argument.OfValue value) {
-            return value(value.given(), type);
+            try {
+                return value(value.given(), type);
+            } catch (IllegalArgumentException unfit) {
+                throw new NotMadeException(
+                        "what is given to " + step(who) + " does not fit: " + unfit.getMessage(),
+                        unfit);
+            }
         }
         if (argument instanceof Argument.Passed passed) {
             return Types.fitting(passed, type, who);

@@ -24,17 +24,26 @@ final class CalledMaker implements Maker {
     @Override
     public Object make(Surroundings at) throws Throwable {
         Object on = making.on().isPresent() ? stations.at(making.on().get()).get(at) : null;
+        Method called = usable();
         Object[] given =
                 ConstructedMaker.given(
-                        arguments,
-                        method().getGenericParameterTypes(),
-                        making.className(),
-                        at,
-                        null);
+                        arguments, called.getGenericParameterTypes(), making.className(), at, null);
         try {
-            return method().invoke(on, given);
+            return called.invoke(on, given);
         } catch (InvocationTargetException thrown) {
             throw thrown.getCause();
+        } catch (LinkageError unusable) {
+            throw NotMadeException.unusable(making.className(), unusable);
+        }
+    }
+
+    private Method usable() {
+        try {
+            return method();
+        } catch (RigException closed) {
+            throw closed;
+        } catch (LinkageError | ReflectiveOperationException | RuntimeException unusable) {
+            throw NotMadeException.unusable(making.className(), unusable);
         }
     }
 

@@ -7,6 +7,7 @@ import java.util.Collections;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * Remembers what must be closed, and closes it: what is {@link AutoCloseable}, then what has a
@@ -15,6 +16,13 @@ import java.util.Set;
 final class Closing {
 
     private final EndMarks marks;
+
+    /** What an object threw when it was closed. */
+    private record Failure(Object object, Throwable thrown) {
+        String text() {
+            return object.getClass().getName() + " threw " + ThrownText.of(thrown);
+        }
+    }
 
     private final List<Object> inOrder = new ArrayList<>();
 
@@ -39,33 +47,38 @@ final class Closing {
         }
         Collections.reverse(all);
         Set<Object> closed = Collections.newSetFromMap(new IdentityHashMap<>());
-        List<Throwable> failures = new ArrayList<>();
+        List<Failure> failures = new ArrayList<>();
         for (Object one : all) {
             if (closed.add(one)) {
-                close(one, failures);
+                close(one, marks, failures);
             }
         }
         if (!failures.isEmpty()) {
             RigException together =
-                    new RigException(
+                    RigException.ofClosing(
+                            failures.get(0).object().getClass(),
                             failures.size()
                                     + (failures.size() == 1 ? " object" : " objects")
                                     + " could not be closed in the rig of "
                                     + profile
-                                    + "; all others were: "
-                                    + failures.stream().map(Throwable::toString).toList(),
-                            failures.get(0));
-            failures.subList(1, failures.size()).forEach(together::addSuppressed);
+                                    + " (all others were): "
+                                    + failures.stream()
+                                            .map(Failure::text)
+                                            .collect(Collectors.joining("; ")),
+                            failures.get(0).thrown());
+            failures.subList(1, failures.size()).stream()
+                    .map(Failure::thrown)
+                    .forEach(together::addSuppressed);
             throw together;
         }
     }
 
-    private void close(Object one, List<Throwable> failures) {
+    private static void close(Object one, EndMarks marks, List<Failure> failures) {
         if (one instanceof AutoCloseable closeable) {
             try {
                 closeable.close();
             } catch (Throwable failure) {
-                failures.add(failure);
+                failures.add(new Failure(one, failure));
             }
         }
         for (Method method : marks.of(one.getClass())) {
@@ -73,9 +86,9 @@ final class Closing {
                 method.setAccessible(true);
                 method.invoke(one);
             } catch (InvocationTargetException thrown) {
-                failures.add(thrown.getCause());
+                failures.add(new Failure(one, thrown.getCause()));
             } catch (ReflectiveOperationException | RuntimeException unusable) {
-                failures.add(unusable);
+                failures.add(new Failure(one, unusable));
             }
         }
     }

@@ -150,9 +150,12 @@ final class MadeStation extends Station {
     }
 
     private RigException failed(Maker maker, Throwable thrown) {
-        return thrown instanceof RigException below
-                ? below
-                : failure(maker.words() + " threw " + thrown, thrown);
+        if (thrown instanceof RigException below) {
+            return below;
+        }
+        return thrown instanceof NotMadeException why
+                ? failure(why.getMessage(), why.getCause())
+                : failure(maker.words() + " threw " + ThrownText.of(thrown), thrown);
     }
 
     /**
@@ -195,7 +198,7 @@ final class MadeStation extends Station {
     RigException failure(String what, Throwable cause) {
         String at = made().origin().map(one -> "\n  said at     " + one.text()).orElse("");
         return RigException.of(
-                this,
+                made(),
                 what,
                 "no " + slot() + " in " + makers.stations().profile() + ": " + what + at,
                 cause);

@@ -1,5 +1,6 @@
 package dev.patientharbor.rig;
 
+import dev.patientharbor.plan.Part;
 import java.util.ArrayList;
 import java.util.Optional;
 
@@ -13,31 +14,44 @@ public final class RigException extends RuntimeException {
     private static final long serialVersionUID = 1;
 
     private final transient Optional<Failure> failure;
+    private final transient Optional<Class<?>> closed;
     private final ArrayList<String> way = new ArrayList<>();
 
     /**
      * What could not be made.
      *
-     * @param station where it stands
+     * @param made the part
      * @param what what went wrong
      */
-    record Failure(MadeStation station, String what) {}
+    record Failure(Part.Made made, String what) {}
 
-    private RigException(String message, Optional<Failure> failure, Throwable cause) {
+    private RigException(
+            String message, Optional<Failure> failure, Optional<Class<?>> closed, Throwable cause) {
         super(message, cause);
         this.failure = failure;
+        this.closed = closed;
     }
 
     RigException(String message, Throwable cause) {
-        this(message, Optional.empty(), cause);
+        this(message, Optional.empty(), Optional.empty(), cause);
     }
 
     RigException(String message) {
         this(message, null);
     }
 
-    static RigException of(MadeStation station, String what, String message, Throwable cause) {
-        return new RigException(message, Optional.of(new Failure(station, what)), cause);
+    static RigException of(Part.Made made, String what, String message, Throwable cause) {
+        return new RigException(
+                message, Optional.of(new Failure(made, what)), Optional.empty(), cause);
+    }
+
+    /**
+     * Objects could not be closed.
+     *
+     * @param first the class of the first of them
+     */
+    static RigException ofClosing(Class<?> first, String message, Throwable cause) {
+        return new RigException(message, Optional.empty(), Optional.of(first), cause);
     }
 
     /** Adds a step on the way here, the nearest first. */
@@ -48,6 +62,11 @@ public final class RigException extends RuntimeException {
 
     Optional<Failure> failure() {
         return failure;
+    }
+
+    /** The class of the object that could not be closed, the first of several. */
+    Optional<Class<?>> closed() {
+        return closed;
     }
 
     @Override

@@ -55,7 +55,10 @@ final class Statics {
             }
         } catch (InvocationTargetException thrown) {
             throw new RigException(
-                    "a static method of " + type.getName() + " threw " + thrown.getCause(),
+                    "a static method of "
+                            + type.getName()
+                            + " threw "
+                            + ThrownText.of(thrown.getCause()),
                     thrown.getCause());
         } catch (IllegalAccessException closed) {
             throw new RigException(

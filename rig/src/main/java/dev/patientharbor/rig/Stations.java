@@ -69,7 +69,11 @@ final class Stations {
     private Station station(int number) {
         Part part = assembly.parts().get(number);
         if (part instanceof Part.Made made) {
-            return core.station(made, numbers.of(number));
+            try {
+                return core.station(made, numbers.of(number));
+            } catch (LinkageError fault) {
+                return new UnusableStation(made, profile(), fault);
+            }
         }
         if (part instanceof Part.Alias alias) {
             return AliasStation.of(alias, this);

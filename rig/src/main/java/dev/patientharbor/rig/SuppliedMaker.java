@@ -35,7 +35,11 @@ final class SuppliedMaker implements Maker {
                             stub.answers());
         }
         if (making instanceof Making.Converted value) {
-            return stations.values().object(value.given(), value.contract());
+            try {
+                return stations.values().object(value.given(), value.contract());
+            } catch (IllegalArgumentException unfit) {
+                throw new NotMadeException(unfit.getMessage(), unfit);
+            }
         }
         if (making instanceof Making.HandedIn handed) {
             return handed.object();

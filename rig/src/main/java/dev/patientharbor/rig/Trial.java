@@ -4,25 +4,59 @@ import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.Where;
 import dev.patientharbor.plan.Assembly;
+import dev.patientharbor.plan.Part;
 import dev.patientharbor.standins.NoMockMakerException;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Deque;
+import java.util.HashSet;
 import java.util.IdentityHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
+import java.util.function.Consumer;
 
 /**
  * Makes everything of a profile once, which runs the user's constructors and factories, and closes
- * it.
+ * it. What is asked for comes before who asks, so that it is known at any time what is being made.
  */
 public final class Trial {
 
     private final Assembly assembly;
-    private final Set<MadeStation> told = Collections.newSetFromMap(new IdentityHashMap<>());
+    private final Consumer<Attempt> before;
+    private final Set<Part> told = Collections.newSetFromMap(new IdentityHashMap<>());
     private final List<Finding> findings = new ArrayList<>();
 
-    private Trial(Assembly assembly) {
+    /**
+     * Something that is about to be done, and may never end.
+     *
+     * @param cause what it is about: the slot of what is made, or the profile that is closed
+     * @param at where that was said, or the class
+     * @param message the sentence that tells its failure, but for the reason
+     * @param doing whose code runs for it, such as {@code the constructor of p.Gauge}
+     */
+    public record Attempt(String cause, Where at, String message, String doing) {
+
+        /**
+         * The finding that it failed.
+         *
+         * @param what why, a part of a sentence
+         * @param stack what was running then, or was thrown; empty if that is not known
+         */
+        public Finding failed(String what, StackTraceElement[] stack) {
+            Finding finding =
+                    Finding.of(FindingKinds.BUILD_FAILED, at, cause, message + ": " + what + ".");
+            Optional<StackTraceElement> place = ThrownText.place(stack);
+            return finding.with("in", place.map(StackTraceElement::toString).orElse(doing))
+                    .with("do", "mend what makes it, or bind something else here");
+        }
+    }
+
+    private Trial(Assembly assembly, Consumer<Attempt> before) {
         this.assembly = assembly;
+        this.before = before;
     }
 
     /**
@@ -31,58 +65,115 @@ public final class Trial {
      * @param loader loads the user's classes
      */
     public static List<Finding> of(Assembly assembly, ClassLoader loader) {
-        return new Trial(assembly).run(new Live(new Stations(assembly, loader)));
+        return of(assembly, loader, attempt -> {});
     }
 
-    private List<Finding> run(Live live) {
+    /**
+     * The same.
+     *
+     * @param before is told of each thing before it is done: it may hang, or end the process
+     */
+    public static List<Finding> of(
+            Assembly assembly, ClassLoader loader, Consumer<Attempt> before) {
+        return new Trial(assembly, before).run(loader);
+    }
+
+    private List<Finding> run(ClassLoader loader) {
+        String profile = assembly.roster().profile();
+        before.accept(
+                new Attempt(
+                        profile,
+                        Where.classNamed(profile),
+                        "The profile " + profile + " cannot be built",
+                        "its classes"));
+        Live live = new Live(new Stations(assembly, loader));
         Rig rig = new Rig(live);
         Scope scope = rig.openScope();
-        for (Station station : live.stations().all()) {
-            if (station instanceof MadeStation made && made.standsForObject()) {
-                try {
-                    made.get(scope.surroundings());
-                } catch (RigException failure) {
-                    // What a mock of a class lacks is told by every check, and is no fault.
-                    if (!(failure.getCause() instanceof NoMockMakerException)) {
-                        failure.failure().ifPresent(one -> tell(one, live.profile()));
-                    }
-                }
-            }
+        for (Station station : inOrder(live.stations().all())) {
+            make(station, scope.surroundings());
         }
+        Attempt closing =
+                new Attempt(
+                        profile,
+                        Where.classNamed(profile),
+                        "The rig of " + profile + " cannot be closed",
+                        "what closes its objects");
+        before.accept(closing);
         try {
             rig.close();
         } catch (RigException failure) {
+            String message = failure.getMessage() + ".";
             findings.add(
-                    finding(
-                            assembly.roster().profile(),
-                            Where.classNamed(failure.getCause().getStackTrace()[0].getClassName()),
-                            failure.getMessage()));
+                    Finding.of(
+                            FindingKinds.BUILD_FAILED,
+                            Where.classNamed(failure.closed().map(Class::getName).orElse(profile)),
+                            profile,
+                            Character.toUpperCase(message.charAt(0)) + message.substring(1)));
         }
         return findings;
     }
 
-    private void tell(RigException.Failure failure, String profile) {
-        if (told.add(failure.station())) {
-            String slot = failure.station().slot();
-            findings.add(
-                    finding(
-                                    slot,
-                                    failure.station()
-                                            .made()
-                                            .origin()
-                                            .orElseGet(() -> Where.classNamed(slot)),
-                                    "No "
-                                            + slot
-                                            + " can be made in "
-                                            + profile
-                                            + ": "
-                                            + failure.what()
-                                            + ".")
-                            .with("do", "mend what makes it, or bind something else here"));
+    /** Those that are asked for before those that ask. */
+    private static List<Station> inOrder(List<Station> all) {
+        Set<Station> done = new LinkedHashSet<>();
+        Set<Station> opened = new HashSet<>();
+        Deque<Station> open = new ArrayDeque<>();
+        for (Station one : all) {
+            open.push(one);
+            while (!open.isEmpty()) {
+                Station next = open.peek();
+                if (opened.add(next)) {
+                    next.asks().stream()
+                            .filter(asked -> !opened.contains(asked))
+                            .forEach(open::push);
+                } else {
+                    open.pop();
+                    done.add(next);
+                }
+            }
+        }
+        return List.copyOf(done);
+    }
+
+    private void make(Station station, Surroundings at) {
+        if (!(station.part() instanceof Part.Made made)
+                || station instanceof MadeStation one && !one.standsForObject()) {
+            return;
+        }
+        String doing =
+                station instanceof MadeStation one
+                        ? one.core().words()
+                        : "the class of " + station.slot();
+        before.accept(attempt(made, doing));
+        try {
+            station.get(at);
+        } catch (RigException failure) {
+            // What a mock of a class lacks is told by every check, and is no fault.
+            if (!(failure.getCause() instanceof NoMockMakerException)) {
+                failure.failure().ifPresent(one -> tell(one, doing, failure));
+            }
         }
     }
 
-    private static Finding finding(String cause, Where at, String message) {
-        return Finding.of(FindingKinds.BUILD_FAILED, at, cause, message);
+    private void tell(RigException.Failure failure, String doing, RigException thrown) {
+        if (told.add(failure.made())) {
+            Throwable cause = thrown.getCause();
+            StackTraceElement[] stack =
+                    cause == null
+                            ? new StackTraceElement[0]
+                            : ThrownText.place(cause)
+                                    .map(one -> new StackTraceElement[] {one})
+                                    .orElse(new StackTraceElement[0]);
+            findings.add(attempt(failure.made(), doing).failed(failure.what(), stack));
+        }
+    }
+
+    private Attempt attempt(Part.Made made, String doing) {
+        String slot = Words.slot(made.slot());
+        return new Attempt(
+                slot,
+                made.origin().orElseGet(() -> Where.classNamed(slot)),
+                "No " + slot + " can be made in " + assembly.roster().profile(),
+                doing);
     }
 }
