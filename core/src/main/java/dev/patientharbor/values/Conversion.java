@@ -4,7 +4,6 @@ import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.CodeIndex;
 import dev.patientharbor.code.ExecutableFacts;
 import dev.patientharbor.finding.Where;
-import dev.patientharbor.model.Durations;
 import dev.patientharbor.model.Given;
 import dev.patientharbor.model.Settings;
 import dev.patientharbor.model.TypeRef;
@@ -12,28 +11,12 @@ import dev.patientharbor.model.TypeRef.ArrayType;
 import dev.patientharbor.model.TypeRef.ClassType;
 import dev.patientharbor.model.TypeRef.Primitive;
 import dev.patientharbor.types.Carrier;
-import java.math.BigDecimal;
-import java.net.URI;
-import java.time.Instant;
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 
 /** Tells whether given values convert to the types of parameters, from facts alone. */
 public final class Conversion {
-
-    private static final Map<String, String> UNBOXED =
-            Map.of(
-                    "java.lang.Byte", "byte",
-                    "java.lang.Short", "short",
-                    "java.lang.Integer", "int",
-                    "java.lang.Long", "long",
-                    "java.lang.Float", "float",
-                    "java.lang.Double", "double",
-                    "java.lang.Boolean", "boolean",
-                    "java.lang.Character", "char");
 
     /** In characters, of a value that does not fit. */
     private static final int MOST_SHOWN = 200;
@@ -77,9 +60,8 @@ public final class Conversion {
 
     private void ofClass(Given given, ClassType type, List<Problem> problems) {
         Optional<ClassFacts> facts = code.find(type.name());
-        String parser = UNBOXED.getOrDefault(type.name(), type.name());
-        if (UNBOXED.containsKey(type.name()) || isParsed(parser)) {
-            text(given, parser, type, problems);
+        if (ScalarText.isScalar(type.name())) {
+            text(given, type.name(), type, problems);
         } else if (facts.filter(ClassFacts::isEnum).isPresent()) {
             constant(given, facts.get(), problems);
         } else if (facts.filter(ClassFacts::isRecord).isPresent()) {
@@ -95,15 +77,10 @@ public final class Conversion {
         }
     }
 
-    private void text(Given given, String parser, TypeRef type, List<Problem> problems) {
+    private void text(Given given, String scalar, TypeRef type, List<Problem> problems) {
         Optional<String> text = settled(given, type.text(), problems);
-        if (text.isPresent()) {
-            try {
-                parse(parser, text.get());
-            } catch (RuntimeException unfit) {
-                // Every parser says by an exception of its own that the text does not fit.
-                unfit(given, type.text(), problems);
-            }
+        if (text.isPresent() && ScalarText.parse(scalar, text.get()).isEmpty()) {
+            unfit(given, type.text(), problems);
         }
     }
 
@@ -187,50 +164,5 @@ public final class Conversion {
         boolean cut = says.length() > MOST_SHOWN;
         String shown = cut ? says.substring(0, MOST_SHOWN) + "…" : says;
         problems.add(new Problem(given.at(), List.of(), shown, wanted));
-    }
-
-    private static boolean isParsed(String type) {
-        return type.equals("java.lang.CharSequence")
-                || type.equals("java.lang.String")
-                || type.equals("java.nio.file.Path")
-                || type.equals("java.math.BigDecimal")
-                || type.equals("java.time.Duration")
-                || type.equals("java.time.Instant")
-                || type.equals("java.time.LocalDate")
-                || type.equals("java.net.URI");
-    }
-
-    /** Ends by an exception if the text is no value of the type. */
-    private static void parse(String type, String text) {
-        switch (type) {
-            case "byte" -> Byte.parseByte(text);
-            case "short" -> Short.parseShort(text);
-            case "int" -> Integer.parseInt(text);
-            case "long" -> Long.parseLong(text);
-            case "float" -> Float.parseFloat(text);
-            case "double" -> Double.parseDouble(text);
-            case "boolean" -> parseBoolean(text);
-            case "char" -> parseCharacter(text);
-            case "java.math.BigDecimal" -> new BigDecimal(text);
-            case "java.time.Duration" -> Durations.parse(text);
-            case "java.time.Instant" -> Instant.parse(text);
-            case "java.time.LocalDate" -> LocalDate.parse(text);
-            case "java.net.URI" -> URI.create(text);
-            default -> {
-                // Every text is a text, and a path.
-            }
-        }
-    }
-
-    private static void parseBoolean(String text) {
-        if (!text.equals("true") && !text.equals("false")) {
-            throw new IllegalArgumentException(text);
-        }
-    }
-
-    private static void parseCharacter(String text) {
-        if (text.length() != 1) {
-            throw new IllegalArgumentException(text);
-        }
     }
 }

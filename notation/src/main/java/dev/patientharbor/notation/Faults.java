@@ -14,7 +14,11 @@ final class Faults {
 
     private static final int LONGEST_LINE = 100;
 
-    private static final int MOST_VALUES = 2_000;
+    private static final int MOST_VALUES = 500_000;
+
+    /** Written out, each value takes a sign or more: where there are more, aliases repeat them. */
+    private int mostValues = MOST_VALUES;
+
     private static final int DEEPEST_VALUE = 20;
 
     private final String file;
@@ -29,6 +33,7 @@ final class Faults {
     /** The text, so that faults can show their lines. */
     void text(String text) {
         lines = text.lines().toList();
+        mostValues = Math.min(text.length(), MOST_VALUES);
     }
 
     /**
@@ -36,15 +41,15 @@ final class Faults {
      * writes: a list that holds itself has no end.
      */
     boolean mayRead(Piece value, int depth) {
-        boolean inTime = values < MOST_VALUES;
-        values = depth > DEEPEST_VALUE ? MOST_VALUES : values + 1;
-        if (inTime && values >= MOST_VALUES) {
+        boolean inTime = values < mostValues;
+        values = depth > DEEPEST_VALUE ? mostValues : values + 1;
+        if (inTime && values >= mostValues) {
             malformed(
                     value.at(),
                     "The values of this file have no end: an alias holds itself, or too many.",
                     "write the values out");
         }
-        return values < MOST_VALUES;
+        return values < mostValues;
     }
 
     Where at(int line, int column) {

@@ -1,19 +1,14 @@
 package dev.patientharbor.live;
 
-import com.fasterxml.jackson.core.JsonParser;
-import com.fasterxml.jackson.databind.DeserializationContext;
 import com.fasterxml.jackson.databind.JavaType;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.SerializationFeature;
-import com.fasterxml.jackson.databind.deser.std.StdDeserializer;
-import com.fasterxml.jackson.databind.module.SimpleModule;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import com.fasterxml.jackson.datatype.jdk8.Jdk8Module;
 import com.fasterxml.jackson.datatype.jsr310.JavaTimeModule;
 import dev.patientharbor.finding.Where;
-import dev.patientharbor.model.Durations;
 import dev.patientharbor.model.Given;
 import dev.patientharbor.model.Settings;
 import dev.patientharbor.model.TypeRef;
@@ -22,7 +17,6 @@ import dev.patientharbor.model.TypeRef.ClassType;
 import dev.patientharbor.values.SettingText;
 import java.io.IOException;
 import java.lang.reflect.Type;
-import java.time.Duration;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -145,27 +139,10 @@ public final class Values {
                     new ObjectMapper()
                             .registerModule(new Jdk8Module())
                             .registerModule(new JavaTimeModule())
-                            .registerModule(
-                                    new SimpleModule()
-                                            .addDeserializer(Duration.class, new DurationReader()))
+                            .registerModule(ScalarReaders.module())
                             .disable(SerializationFeature.WRITE_DATES_AS_TIMESTAMPS)
                             .disable(SerializationFeature.WRITE_DURATIONS_AS_TIMESTAMPS);
         }
         return mapper;
-    }
-
-    /** ISO-8601, or a number with a unit, such as {@code 200ms} and {@code 5s}. */
-    static final class DurationReader extends StdDeserializer<Duration> {
-        private static final long serialVersionUID = 1;
-
-        DurationReader() {
-            super(Duration.class);
-        }
-
-        @Override
-        public Duration deserialize(JsonParser parser, DeserializationContext context)
-                throws IOException {
-            return Durations.parse(parser.getText());
-        }
     }
 }

@@ -110,7 +110,7 @@ public final class Trial {
                             profile,
                             Character.toUpperCase(message.charAt(0)) + message.substring(1)));
         }
-        return findings;
+        return findings.stream().sorted(Finding.ORDER).toList();
     }
 
     /** Those that are asked for before those that ask. */

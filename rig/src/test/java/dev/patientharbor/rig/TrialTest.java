@@ -54,8 +54,9 @@ class TrialTest {
                 told("threw"));
         assertEquals(
                 List.of(
-                        "build-failed p.Stuck 1 object could not be closed in the rig of stuck; all"
-                                + " others were: [java.lang.IllegalStateException: stuck]"),
+                        "build-failed p.Stuck 1 object could not be closed in the rig of stuck (all"
+                                + " others were): p.Stuck threw java.lang.IllegalStateException:"
+                                + " stuck."),
                 told("stuck"));
     }
 }

@@ -38,6 +38,10 @@ final class Yard {
         }
     }
 
+    ProfileSet set() {
+        return set;
+    }
+
     Plan plan(String profile) {
         return set.plan(profile);
     }
