@@ -110,6 +110,11 @@ final class Live {
         }
     }
 
+    /** Whether an object is being made; the lock is held. */
+    boolean isMaking() {
+        return depth > 0;
+    }
+
     void higher() {
         depth--;
     }

@@ -217,9 +217,11 @@ public final class Rig extends Giver implements AutoCloseable {
      * happens.
      *
      * @throws RigException if something could not be closed, with all failures; all else is closed
+     * @throws IllegalStateException if an object closes it that is being made in it
      */
     @Override
     public void close() {
+        live().whole().requireNothingBeingMade();
         List<Scope> scopes = live().openScopes();
         if (scopes.isEmpty()) {
             live().whole().close();

@@ -77,6 +77,7 @@ public final class Scope extends Giver implements AutoCloseable {
      */
     @Override
     public void close() {
+        surroundings.requireNothingBeingMade();
         live().scopes().closed(this);
         surroundings.close();
     }

@@ -15,6 +15,9 @@ final class Surroundings extends Bay {
     private final Live live;
     private final boolean isScope;
 
+    /** How many objects are being made in it; the lock is held by whoever reads or writes it. */
+    private int making;
+
     /** Made when the first object is remembered. */
     private volatile Memory memory;
 
@@ -96,11 +99,13 @@ final class Surroundings extends Bay {
         int number = station.number();
         begin(number);
         live.deeper(station, this);
+        making++;
         try {
             Object straight = straight(number);
             return straight != null ? straight : keep(number, station.make(this));
         } finally {
             giveUp(number);
+            making--;
             live.higher();
         }
     }
@@ -209,8 +214,24 @@ final class Surroundings extends Bay {
     }
 
     private IllegalStateException closed(Throwable thrown) {
-        String what = isScope ? "this scope of " : "the rig of ";
-        return new IllegalStateException(what + live.profile() + " is closed", thrown);
+        return new IllegalStateException(words() + " is closed", thrown);
+    }
+
+    /**
+     * @throws IllegalStateException if this thread is making an object in it: closed now, that one
+     *     would never be
+     */
+    void requireNothingBeingMade() {
+        if (live.lock().isHeldByCurrentThread() && (isScope ? making > 0 : live.isMaking())) {
+            throw new IllegalStateException(
+                    words()
+                            + " cannot be closed by an object that is being made in it; close it"
+                            + " when that is done");
+        }
+    }
+
+    private String words() {
+        return (isScope ? "this scope of " : "the rig of ") + live.profile();
     }
 
     /**

@@ -322,4 +322,30 @@ class LivesTest {
             }
         }
     }
+
+    @Test
+    void an_object_that_is_being_made_cannot_close_its_rig_and_may_close_a_scope_of_its_own()
+            throws Exception {
+        Yard yard =
+                Yard.of(
+                        """
+                        public class Quay implements AutoCloseable {
+                            public static AutoCloseable around;
+                            public static int closed;
+                            public Quay(Rope rope) throws Exception { around.close(); }
+                            public void close() { closed++; }
+                            public static class Rope implements AutoCloseable { public void close() { closed++; } }
+                        }
+                        """,
+                        "entry: [Quay]\nprofiles: { t: {} }\n");
+        Field around = yard.type("Quay").getField("around");
+        Rig rig = yard.rig("t");
+        around.set(null, rig);
+        RigException refused = assertThrows(RigException.class, () -> rig.get(yard.type("Quay")));
+        assertTrue(refused.getMessage().contains("the rig of t cannot be closed by an object"));
+        around.set(null, rig.openScope());
+        rig.get(yard.type("Quay"));
+        rig.close();
+        assertEquals(2, yard.type("Quay").getField("closed").get(null));
+    }
 }
