@@ -31,6 +31,7 @@ public final class Values {
 
     private final Settings settings;
     private final Classes classes;
+    private final SecretTexts secrets = new SecretTexts();
     private ObjectMapper mapper;
 
     /**
@@ -96,12 +97,20 @@ public final class Values {
         return Failures.of(classes.load(className), saying);
     }
 
-    /** An object as a person would write it, to be converted back by its type. */
+    /** What was seen, as it may be shown: values that came of settings are as they were written. */
+    public String hidden(String shown) {
+        return secrets.hidden(shown);
+    }
+
+    /**
+     * An object as a person would write it, to be converted back by its type; values that came of
+     * settings are those settings again.
+     */
     public Given given(Object object, Where at) {
         return given(mapper().valueToTree(object), at);
     }
 
-    private static Given given(JsonNode node, Where at) {
+    private Given given(JsonNode node, Where at) {
         if (node.isArray()) {
             List<Given> items = new ArrayList<>();
             node.forEach(one -> items.add(given(one, at)));
@@ -112,7 +121,9 @@ public final class Values {
             node.properties().forEach(one -> fields.put(one.getKey(), given(one.getValue(), at)));
             return new Given.Fields(fields, at);
         }
-        return new Given.Text(node.asText().replace("$", "$$"), at);
+        String text = node.asText();
+        String hidden = secrets.hidden(text);
+        return new Given.Text(hidden.equals(text) ? text.replace("$", "$$") : hidden, at);
     }
 
     private JsonNode node(Given given) {
@@ -130,7 +141,11 @@ public final class Values {
     }
 
     private String text(Given.Text plain) {
-        return SettingText.of(plain.text(), settings).text().orElseThrow();
+        SettingText text = SettingText.of(plain.text(), settings);
+        if (text.secret()) {
+            secrets.add(text.text().orElseThrow(), plain.text());
+        }
+        return text.text().orElseThrow();
     }
 
     private synchronized ObjectMapper mapper() {

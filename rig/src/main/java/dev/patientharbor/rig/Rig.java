@@ -204,7 +204,7 @@ public final class Rig extends Giver implements AutoCloseable {
 
     /** Everything that mocks, canned stubs and spies saw so far, in order. */
     public Trace trace() {
-        return new Trace(live().calls().all());
+        return new Trace(live().calls().all(), live().stations().values()::hidden);
     }
 
     /** What was used so far, beside what the plan says. */

@@ -4,6 +4,7 @@ import dev.patientharbor.model.ShortName;
 import dev.patientharbor.standins.Call;
 import dev.patientharbor.standins.CallRecord;
 import java.util.List;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 
 /**
@@ -13,9 +14,14 @@ import java.util.stream.Collectors;
 public final class Trace {
 
     private final List<CallRecord.Entered> entered;
+    private final UnaryOperator<String> hide;
 
-    Trace(List<CallRecord.Entered> entered) {
+    /**
+     * @param hide what is shown of a line: what came of settings is hidden
+     */
+    Trace(List<CallRecord.Entered> entered, UnaryOperator<String> hide) {
         this.entered = List.copyOf(entered);
+        this.hide = hide;
     }
 
     /** The calls, in order. */
@@ -23,12 +29,15 @@ public final class Trace {
         return entered.stream().map(CallRecord.Entered::call).toList();
     }
 
-    /** One line for each call, those that were made in another one indented. */
+    /**
+     * One line for each call, those that were made in another one indented. What came of a setting
+     * is shown as it was written, such as {@code ${PASSWORD}}.
+     */
     public List<String> lines() {
         return entered.stream().map(one -> "  ".repeat(one.depth()) + line(one.call())).toList();
     }
 
-    private static String line(Call call) {
+    private String line(Call call) {
         String caller = call.caller().map(ShortName::of).orElse("?");
         return caller
                 + " → "
@@ -36,9 +45,11 @@ public final class Trace {
                 + ", "
                 + call.target()
                 + ": "
-                + call
-                + call.answer().map(answer -> " = " + Call.shown(answer)).orElse("")
-                + call.failure().map(failure -> " threw " + failure).orElse("");
+                + hide.apply(call.toString())
+                + call.answer().map(answer -> " = " + hide.apply(Call.shown(answer))).orElse("")
+                + call.failure()
+                        .map(failure -> " threw " + hide.apply(ThrownText.of(failure)))
+                        .orElse("");
     }
 
     @Override

@@ -67,7 +67,8 @@ public final class Recorded {
             Throwable thrown = last.failure().get();
             return new Response.Fails(
                     new Written(thrown.getClass().getName(), at),
-                    Optional.ofNullable(thrown.getMessage()).map(text -> new Written(text, at)));
+                    Optional.ofNullable(thrown.getMessage())
+                            .map(text -> new Written(values.hidden(text), at)));
         }
         List<Given> answers =
                 new ArrayList<>(

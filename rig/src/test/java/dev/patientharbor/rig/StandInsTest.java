@@ -1,6 +1,7 @@
 package dev.patientharbor.rig;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertNull;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
@@ -334,6 +335,41 @@ class StandInsTest {
             assertEquals("[own(), text(), number()]", rig.calls(YARD.type("All")).toString());
             assertEquals("own 0", rig.calls(YARD.type("All")).get(0).answer().orElseThrow());
             assertNull(call(rig.get(YARD.type("All")), "side"));
+        }
+    }
+
+    @Test
+    void what_came_of_a_setting_is_used_and_never_shown() throws Throwable {
+        System.setProperty("harbor.pass", "hunter2secret");
+        System.setProperty("harbor.pin", "42");
+        Yard yard =
+                Yard.of(
+                        "interface Safe { String word(String who); int pin(); String both(); }"
+                                + " record Desk(Safe safe) {}",
+                        """
+                        entry: [Desk]
+                        profiles: { t: { bindings: { Safe: { stub: {
+                          word: { answer: "${harbor.pass}" }, pin: { answer: "${harbor.pin}" },
+                          both: { answer: "is ${harbor.pass}!" } } } }, decorators: { Safe: [spy] } } }
+                        """);
+        try (Rig rig = yard.rig("t")) {
+            Object safe = call(rig.get(yard.type("Desk")), "safe");
+            assertEquals("hunter2secret", call(safe, "word", "ada"));
+            assertEquals("is hunter2secret!", call(safe, "both"));
+            assertEquals(42, call(safe, "pin"));
+            call(safe, "word", "hunter2secret");
+            String recorded =
+                    Recordings.text("seen", List.of(), rig.recording(yard.type("Safe"))).strip();
+            String shown =
+                    String.join(
+                            "\n",
+                            rig.trace().toString(),
+                            recorded,
+                            yard.set().settings().toString(),
+                            yard.plan("t").assembly().settings().toString());
+            assertFalse(shown.contains("hunter2") || shown.contains("42"), shown);
+            assertTrue(recorded.contains("answer: ${harbor.pass}"), recorded);
+            assertTrue(rig.trace().toString().contains("= ${harbor.pin}"), shown);
         }
     }
 }
