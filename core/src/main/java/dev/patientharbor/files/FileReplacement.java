@@ -35,7 +35,12 @@ public final class FileReplacement {
         }
         Path beside =
                 target.resolveSibling(
-                        "." + target.getFileName() + "." + ProcessHandle.current().pid() + ".part");
+                        "."
+                                + target.getFileName()
+                                + "."
+                                + ProcessHandle.current().pid()
+                                + "-"
+                                + Long.toString(System.nanoTime(), Character.MAX_RADIX));
         try {
             Files.write(beside, bytes, StandardOpenOption.CREATE_NEW, StandardOpenOption.WRITE);
             if (exists) {
