@@ -4,9 +4,15 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import dev.patientharbor.check.RuleFaultTest;
+import dev.patientharbor.finding.Severity;
 import dev.patientharbor.report.Layout;
 import dev.patientharbor.testing.JavaCode;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.OutputStream;
+import java.io.PrintStream;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -94,6 +100,35 @@ class ToolTest {
         assertTrue(ran.err().startsWith("patient-harbor: "), ran.err());
         assertTrue(ran.err().contains(text), ran.err());
         assertFalse(ran.err().contains("\tat "), ran.err());
+    }
+
+    @Test
+    void a_fault_of_ours_ends_with_3_and_a_result_that_is_lost_with_2() {
+        ByteArrayOutputStream err = new ByteArrayOutputStream();
+        OutputStream full =
+                new OutputStream() {
+                    @Override
+                    public void write(int one) throws IOException {
+                        throw new IOException("No space left on device");
+                    }
+                };
+        for (boolean isFull : List.of(false, true)) {
+            Console console =
+                    new Console(
+                            new PrintStream(isFull ? full : OutputStream.nullOutputStream()),
+                            new PrintStream(err, true, StandardCharsets.UTF_8),
+                            Layout.plain(80));
+            console.out().print("half a result");
+            assertEquals(isFull ? 2 : 0, console.ended(0));
+            assertEquals(isFull ? 2 : 1, console.ended(1));
+            for (Severity threshold : Severity.values()) {
+                int code = Ending.of(RuleFaultTest.ofFaultyRule(), threshold, console);
+                assertEquals(3, console.ended(code));
+            }
+        }
+        String told = err.toString(StandardCharsets.UTF_8);
+        assertTrue(told.contains("a fault of ours, not of your file"), told);
+        assertTrue(told.contains("cannot write to standard output: not all was told"), told);
     }
 
     @Test

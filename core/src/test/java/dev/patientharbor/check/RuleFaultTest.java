@@ -21,7 +21,16 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 
 /** A rule that fails hides nothing that the others found, and nobody calls the rest complete. */
-class RuleFaultTest {
+public class RuleFaultTest {
+
+    /** What is told where a rule did not come to its end, and another one found something. */
+    public static Verdict ofFaultyRule() {
+        Rule faulty =
+                (set, reporter) -> {
+                    throw new IllegalStateException("lost");
+                };
+        return check(List.of(faulty, new UnmetNeedRule()));
+    }
 
     private static Verdict check(List<Rule> rules) {
         Where at = Where.startOf("f");
@@ -69,7 +78,7 @@ class RuleFaultTest {
                 (set, reporter) -> {
                     throw new IllegalStateException("lost");
                 };
-        Verdict verdict = check(List.of(faulty, new UnmetNeedRule()));
+        Verdict verdict = ofFaultyRule();
         assertEquals(
                 List.of("unmet-need"),
                 verdict.allFindings().stream().map(one -> one.kind().id()).toList());
