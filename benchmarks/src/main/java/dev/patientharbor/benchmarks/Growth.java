@@ -1,0 +1,128 @@
+package dev.patientharbor.benchmarks;
+
+import com.sun.management.OperatingSystemMXBean;
+import dev.patientharbor.cli.Console;
+import dev.patientharbor.cli.Tool;
+import dev.patientharbor.report.Layout;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.io.PrintStream;
+import java.lang.management.ManagementFactory;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+
+/**
+ * Prints by what factor the work and the output grow when a set has twice as much of one thing: for
+ * each thing and each output. Two is linear, four is quadratic.
+ */
+public final class Growth {
+
+    private static final List<String> OUTPUTS =
+            List.of("check", "text", "tree", "coverage", "json");
+
+    private Growth() {}
+
+    /** What one run cost: seconds of CPU, and bytes of output. */
+    private record Cost(double seconds, long bytes) {}
+
+    /**
+     * Measures.
+     *
+     * @param args names of things, all for none; a number multiplies the sizes
+     */
+    public static void main(String[] args) throws IOException {
+        List<String> wanted = new ArrayList<>(List.of(args));
+        int times = 1;
+        if (!wanted.isEmpty() && wanted.get(wanted.size() - 1).matches("\\d+")) {
+            times = Integer.parseInt(wanted.remove(wanted.size() - 1));
+        }
+        System.out.println(
+                "| of what | how many | output | seconds of CPU | factors | bytes, factor |");
+        System.out.println("| --- | --- | --- | --- | --- | --- |");
+        for (GrowthAxis axis : GrowthAxis.values()) {
+            if (wanted.isEmpty() || wanted.contains(axis.name())) {
+                measure(axis, times);
+            }
+        }
+    }
+
+    private static void measure(GrowthAxis axis, int times) throws IOException {
+        List<Integer> sizes = new ArrayList<>();
+        List<Path> files = new ArrayList<>();
+        for (int size = axis.least() * times; sizes.size() < 3; size *= 2) {
+            sizes.add(size);
+            files.add(made(axis, size));
+        }
+        for (String output : OUTPUTS) {
+            run(output, files.get(0));
+            List<Cost> costs = new ArrayList<>();
+            for (Path file : files) {
+                Cost one = run(output, file);
+                Cost again = one.seconds() > 2 ? one : run(output, file);
+                costs.add(one.seconds() < again.seconds() ? one : again);
+            }
+            System.out.printf(
+                    Locale.ROOT,
+                    "| %s | %d to %d | %s | %.2f, %.2f, %.2f | %.1f, %.1f | %d, %.1f |%n",
+                    axis.name().toLowerCase(Locale.ROOT).replace('_', ' '),
+                    sizes.get(0),
+                    sizes.get(2),
+                    output,
+                    costs.get(0).seconds(),
+                    costs.get(1).seconds(),
+                    costs.get(2).seconds(),
+                    costs.get(1).seconds() / costs.get(0).seconds(),
+                    costs.get(2).seconds() / costs.get(1).seconds(),
+                    costs.get(2).bytes(),
+                    (double) costs.get(2).bytes() / costs.get(1).bytes());
+        }
+    }
+
+    private static Path made(GrowthAxis axis, int size) throws IOException {
+        Path folder = Files.createTempDirectory("growth");
+        GrowthAxis.Sheet sheet = new GrowthAxis.Sheet();
+        axis.make(size, new MadeCode(folder.resolve("code")), sheet);
+        return Files.writeString(folder.resolve("it.harbor.yaml"), sheet.text());
+    }
+
+    private static Cost run(String output, Path file) {
+        Counting counting = new Counting();
+        PrintStream out = new PrintStream(counting, false);
+        Console console =
+                new Console(
+                        out, new PrintStream(OutputStream.nullOutputStream()), Layout.plain(100));
+        OperatingSystemMXBean system =
+                (OperatingSystemMXBean) ManagementFactory.getOperatingSystemMXBean();
+        long before = system.getProcessCpuTime();
+        int code =
+                output.equals("check")
+                        ? Tool.run(new String[] {"check", file.toString()}, console)
+                        : Tool.run(
+                                new String[] {"roster", file.toString(), "--format", output},
+                                console);
+        out.flush();
+        double seconds = (system.getProcessCpuTime() - before) / 1e9;
+        if (code > 1) {
+            throw new IllegalStateException(output + " of " + file + " ended with " + code);
+        }
+        return new Cost(seconds, counting.bytes);
+    }
+
+    /** Counts what is written. */
+    private static final class Counting extends OutputStream {
+        private long bytes;
+
+        @Override
+        public void write(int one) {
+            bytes++;
+        }
+
+        @Override
+        public void write(byte[] some, int from, int length) {
+            bytes += length;
+        }
+    }
+}
