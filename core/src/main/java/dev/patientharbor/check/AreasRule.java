@@ -2,7 +2,8 @@ package dev.patientharbor.check;
 
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
-import dev.patientharbor.finding.NearNames;
+import dev.patientharbor.finding.NameList;
+import dev.patientharbor.finding.NameSearch;
 import dev.patientharbor.model.Area;
 import dev.patientharbor.names.Lookup;
 import dev.patientharbor.resolve.Areas;
@@ -33,9 +34,10 @@ final class AreasRule implements Rule {
                                     "write",
                                     place.found().get(0).name() + ", if the class is meant"));
         }
+        NameSearch search = new NameSearch(names(set));
         for (Lookup place : set.unknownPlaces()) {
             Finding asClass = NamesRule.finding(set, place);
-            List<String> near = NearNames.of(place.written().text(), names(set));
+            List<String> near = search.near(place.written().text());
             reporter.report(
                     place.isAmbiguous()
                             ? asClass
@@ -88,6 +90,6 @@ final class AreasRule implements Rule {
 
     private static String list(ResolvedSet set) {
         List<String> names = names(set);
-        return names.isEmpty() ? "none are declared" : String.join(", ", names);
+        return names.isEmpty() ? "none are declared" : NameList.of(names);
     }
 }

@@ -104,6 +104,7 @@ final class CoverageMaker {
     private Coverage coverage(List<ResolvedSet> sides) {
         List<Use> uses = new ArrayList<>();
         Set<String> unused = new TreeSet<>();
+        Set<String> contracts = new HashSet<>();
         slots.forEach(
                 (text, slot) -> {
                     List<Set<AnswerKind>> received = kinds.get(text);
@@ -113,8 +114,9 @@ final class CoverageMaker {
                     if (swapped || sides.stream().anyMatch(side -> isContract(side.code(), slot))) {
                         uses.add(new Use(slot, received, firstReal(received)));
                     }
-                    sides.forEach(side -> addUnused(side.code(), slot, unused));
+                    contracts.add(SlotTable.className(slot.contract()));
                 });
+        sides.forEach(side -> addUnused(side.code(), contracts, unused));
         List<NeverReal> neverReal = new ArrayList<>();
         met.forEach(
                 (need, all) -> {
@@ -135,24 +137,31 @@ final class CoverageMaker {
                 .isPresent();
     }
 
-    private void addUnused(CodeIndex code, Slot slot, Set<String> unused) {
-        String contract = SlotTable.className(slot.contract());
-        // Which class a factory uses, nobody knows.
-        if (code.inCode(contract) && !madeByFactories.contains(contract)) {
-            for (ClassFacts one : code.subtypesOf(contract)) {
-                boolean concrete = !one.isInterface() && !one.isAbstract() && !one.isPrivate();
-                if (concrete && !one.isInMethod() && !isUsed(code, one)) {
-                    unused.add(one.name());
+    private void addUnused(CodeIndex code, Set<String> contracts, Set<String> unused) {
+        Set<String> inUse = withSuperclasses(code);
+        for (String contract : contracts) {
+            // Which class a factory uses, nobody knows.
+            if (code.inCode(contract) && !madeByFactories.contains(contract)) {
+                for (ClassFacts one : code.subtypesOf(contract)) {
+                    boolean concrete = !one.isInterface() && !one.isAbstract() && !one.isPrivate();
+                    if (concrete && !one.isInMethod() && !inUse.contains(one.name())) {
+                        unused.add(one.name());
+                    }
                 }
             }
         }
     }
 
-    /** Whether some profile uses a class, or a subclass of it. */
-    private boolean isUsed(CodeIndex code, ClassFacts facts) {
-        return used.contains(facts.name())
-                || code.subtypesOf(facts.name()).stream()
-                        .anyMatch(one -> used.contains(one.name()));
+    /** The classes that some profile uses, and those that they extend. */
+    private Set<String> withSuperclasses(CodeIndex code) {
+        Set<String> all = new HashSet<>();
+        for (String name : used) {
+            Optional<String> at = Optional.of(name);
+            while (at.isPresent() && all.add(at.get())) {
+                at = at.flatMap(code::find).flatMap(ClassFacts::superName);
+            }
+        }
+        return all;
     }
 
     private Optional<String> firstReal(List<Set<AnswerKind>> received) {

@@ -1,15 +1,15 @@
 package dev.patientharbor.check;
 
-import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.finding.Detail;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
-import dev.patientharbor.finding.NearNames;
+import dev.patientharbor.finding.NameSearch;
 import dev.patientharbor.model.EntryText;
 import dev.patientharbor.names.Lookup;
 import dev.patientharbor.resolve.ResolvedEntry;
 import dev.patientharbor.resolve.ResolvedSet;
 import java.util.List;
+import java.util.TreeSet;
 
 /**
  * Tells entries that name nothing, and sets in which there is nothing to check: that is no success.
@@ -18,9 +18,10 @@ final class EntryRule implements Rule {
 
     @Override
     public void check(ResolvedSet set, Reporter reporter) {
+        NameSearch packages = packages(set);
         for (ResolvedEntry entry : set.entries()) {
             if (entry.classes().isEmpty()) {
-                reporter.report(finding(set, entry));
+                reporter.report(finding(set, packages, entry));
             }
         }
         boolean unread = set.profiles().isEmpty() && set.entries().isEmpty();
@@ -57,19 +58,19 @@ final class EntryRule implements Rule {
     }
 
     /** The patterns of packages that there are, and whose names are near. */
-    private static List<String> near(ResolvedSet set, String pattern) {
+    private static List<String> near(NameSearch packages, String pattern) {
         int end = pattern.lastIndexOf('.');
         String packageName = pattern.substring(0, end);
-        List<String> packages =
-                set.code().classes().stream()
-                        .map(ClassFacts::packageName)
-                        .filter(one -> !one.equals(packageName))
-                        .distinct()
-                        .sorted()
-                        .toList();
-        return NearNames.of(packageName, packages).stream()
+        return packages.near(packageName).stream()
+                .filter(one -> !one.equals(packageName))
                 .map(one -> one + pattern.substring(end))
                 .toList();
+    }
+
+    private static NameSearch packages(ResolvedSet set) {
+        TreeSet<String> packages = new TreeSet<>();
+        set.code().classes().forEach(one -> packages.add(one.packageName()));
+        return new NameSearch(packages);
     }
 
     private static Finding nothing(ResolvedSet set, String cause, String message, String line) {
@@ -77,7 +78,7 @@ final class EntryRule implements Rule {
                 .with("write", line);
     }
 
-    private static Finding finding(ResolvedSet set, ResolvedEntry entry) {
+    private static Finding finding(ResolvedSet set, NameSearch packages, ResolvedEntry entry) {
         String text = entry.written().text();
         if (entry.ambiguous()) {
             return NamesRule.finding(set, set.names().lookup(entry.written()));
@@ -92,7 +93,7 @@ final class EntryRule implements Rule {
                     .withAny(
                             "did you mean",
                             entryText.isPattern()
-                                    ? near(set, entryText.name())
+                                    ? near(packages, entryText.name())
                                     : set.names().near(entryText.name()))
                     .with("do", "correct it, or take it out");
         }
@@ -102,7 +103,7 @@ final class EntryRule implements Rule {
                             entry.written().at(),
                             text,
                             "No consumer answers to the pattern " + text + ".")
-                    .withAny("did you mean", near(set, entryText.name()))
+                    .withAny("did you mean", near(packages, entryText.name()))
                     .with(
                             "counts",
                             entryText.kind() == EntryText.Kind.UNASKED

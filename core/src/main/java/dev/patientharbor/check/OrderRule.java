@@ -2,11 +2,12 @@ package dev.patientharbor.check;
 
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
-import dev.patientharbor.finding.NearNames;
+import dev.patientharbor.finding.NameSearch;
 import dev.patientharbor.model.Profile;
 import dev.patientharbor.model.Written;
 import dev.patientharbor.resolve.ResolvedSet;
 import java.util.List;
+import java.util.Set;
 
 /** Tells names in the order of environments that are no profile, or a partial one. */
 final class OrderRule implements Rule {
@@ -18,8 +19,10 @@ final class OrderRule implements Rule {
                         .filter(one -> !one.partial())
                         .map(Profile::name)
                         .toList();
+        NameSearch search = new NameSearch(known);
+        Set<String> names = Set.copyOf(known);
         for (Written name : set.declared().order()) {
-            if (!known.contains(name.text())) {
+            if (!names.contains(name.text())) {
                 reporter.report(
                         Finding.of(
                                         FindingKinds.UNKNOWN_PROFILE,
@@ -29,7 +32,7 @@ final class OrderRule implements Rule {
                                                 + name.text()
                                                 + ", and there is no profile of that name that is"
                                                 + " not partial.")
-                                .withAny("did you mean", NearNames.of(name.text(), known))
+                                .withAny("did you mean", search.near(name.text()))
                                 .withAny("profiles", known)
                                 .with("do", "correct the name, or take it out"));
             }

@@ -2,7 +2,8 @@ package dev.patientharbor.check;
 
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
-import dev.patientharbor.finding.NearNames;
+import dev.patientharbor.finding.NameList;
+import dev.patientharbor.finding.NameSearch;
 import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.Written;
 import dev.patientharbor.resolve.ResolvedProfile;
@@ -16,6 +17,7 @@ final class ParentsRule implements Rule {
     @Override
     public void check(ResolvedSet set, Reporter reporter) {
         List<String> names = set.profiles().stream().map(one -> one.declared().name()).toList();
+        NameSearch search = new NameSearch(names);
         for (ResolvedProfile owner : set.profiles()) {
             for (Written parent : owner.unknownParents()) {
                 reporter.report(
@@ -30,8 +32,8 @@ final class ParentsRule implements Rule {
                                                 + " extends "
                                                 + parent.text()
                                                 + ", and there is no profile of that name.")
-                                .withAny("did you mean", NearNames.of(parent.text(), names))
-                                .with("profiles", String.join(", ", names))
+                                .withAny("did you mean", search.near(parent.text()))
+                                .with("profiles", NameList.of(names))
                                 .with(
                                         "so",
                                         "what it needs and does not find is not told: the missing"

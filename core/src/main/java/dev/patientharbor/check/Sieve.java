@@ -2,13 +2,10 @@ package dev.patientharbor.check;
 
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
-import dev.patientharbor.finding.NearNames;
+import dev.patientharbor.finding.NameSearch;
 import dev.patientharbor.finding.Severity;
-import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.Strictness;
 import dev.patientharbor.model.Suppression;
-import java.nio.file.InvalidPathException;
-import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -18,7 +15,6 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Predicate;
-import java.util.stream.Stream;
 
 /**
  * Tells findings as grave as the user wants them, and holds back what is suppressed. It knows in
@@ -27,7 +23,7 @@ import java.util.stream.Stream;
 final class Sieve {
 
     private final Strictness strictness;
-    private final Map<String, List<Suppression>> byId = new HashMap<>();
+    private final Map<String, SuppressionIndex> byId = new HashMap<>();
     private final LocalDate today;
     private final Set<Suppression> used = new HashSet<>();
 
@@ -40,8 +36,9 @@ final class Sieve {
     Sieve(Strictness strictness, LocalDate today) {
         this.strictness = strictness;
         this.today = today;
+        int place = 0;
         for (Suppression one : strictness.suppressions()) {
-            byId.computeIfAbsent(one.id(), id -> new ArrayList<>()).add(one);
+            byId.computeIfAbsent(one.id(), id -> new SuppressionIndex()).add(place++, one);
         }
     }
 
@@ -51,13 +48,14 @@ final class Sieve {
         for (Finding finding : findings) {
             Finding one = weighed(finding);
             Suppression by = null;
-            List<Suppression> ofKind = byId.getOrDefault(finding.kind().id(), List.of());
-            if (!ofKind.isEmpty()) {
+            SuppressionIndex ofKind = byId.get(finding.kind().id());
+            if (ofKind != null) {
                 named.computeIfAbsent(finding.kind().id(), id -> new TreeSet<>())
-                        .addAll(names(finding).map(Sieve::shortened).toList());
-            }
-            for (Suppression suppression : ofKind) {
-                if (names(suppression, finding)) {
+                        .addAll(
+                                SuppressionIndex.names(finding)
+                                        .map(SuppressionIndex::shortened)
+                                        .toList());
+                for (Suppression suppression : ofKind.of(finding)) {
                     used.add(suppression);
                     by = suppression.grounds().isOver(today) ? by : suppression;
                 }
@@ -69,6 +67,10 @@ final class Sieve {
             }
         }
         return new Sifted(told, suppressed);
+    }
+
+    private NameSearch search(String id) {
+        return new NameSearch(named.getOrDefault(id, Set.of()));
     }
 
     private Finding weighed(Finding finding) {
@@ -83,6 +85,7 @@ final class Sieve {
      */
     List<Finding> findings(Predicate<String> ids) {
         List<Finding> findings = new ArrayList<>();
+        Map<String, NameSearch> searches = new HashMap<>();
         for (Suppression one : strictness.suppressions()) {
             if (!ids.test(one.id())) {
                 continue;
@@ -98,8 +101,8 @@ final class Sieve {
                                 .withAny("because", one.grounds().because().stream().toList())
                                 .withAny(
                                         "did you mean",
-                                        NearNames.of(
-                                                one.of(), named.getOrDefault(one.id(), Set.of())))
+                                        searches.computeIfAbsent(one.id(), this::search)
+                                                .near(one.of()))
                                 .with("do", "take the suppression out, or mend its id or place"));
             } else if (one.grounds().isOver(today)) {
                 findings.add(
@@ -108,57 +111,5 @@ final class Sieve {
             }
         }
         return findings.stream().map(this::weighed).toList();
-    }
-
-    private static boolean names(Suppression suppression, Finding finding) {
-        String of = suppression.of();
-        return of.isEmpty()
-                || finding.at()
-                        .match(
-                                in -> isPlace(suppression, in),
-                                in -> isCalled(in.className(), of),
-                                in -> of.equals(in.text()))
-                || names(finding).anyMatch(name -> isCalled(name, of));
-    }
-
-    /** Whether a line is meant, its file seen from where the suppression stands. */
-    private static boolean isPlace(Suppression suppression, Where.InFile in) {
-        String of = suppression.of();
-        int colon = of.lastIndexOf(':');
-        if (colon < 0 || !of.substring(colon + 1).equals(Integer.toString(in.line()))) {
-            return false;
-        }
-        String file = of.substring(0, colon);
-        String folder = suppression.at().match(own -> parent(own.path()), own -> "", own -> "");
-        String path = normal(in.path());
-        return path.equals(normal(file)) || path.equals(normal(folder + file));
-    }
-
-    private static String parent(String path) {
-        return path.substring(0, path.replace('\\', '/').lastIndexOf('/') + 1);
-    }
-
-    private static String normal(String path) {
-        try {
-            return Path.of(path).normalize().toString();
-        } catch (InvalidPathException noPath) {
-            return path;
-        }
-    }
-
-    /** The slots, classes and consumers that a finding names. */
-    private static Stream<String> names(Finding finding) {
-        return Stream.concat(finding.subjects().stream(), finding.consumers().stream());
-    }
-
-    /** Whether a slot or class is meant, its class names written short or in full. */
-    private static boolean isCalled(String name, String of) {
-        String shortName = shortened(name);
-        return name.equals(of) || shortName.equals(of) || shortName.endsWith('.' + of);
-    }
-
-    /** Class names without their packages. */
-    private static String shortened(String name) {
-        return name.replaceAll("[\\w$]+\\.(?=[\\w$])", "").replace('$', '.');
     }
 }

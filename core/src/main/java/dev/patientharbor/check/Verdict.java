@@ -12,17 +12,19 @@ import dev.patientharbor.names.ClassNames;
 import dev.patientharbor.plan.Assembly;
 import dev.patientharbor.plan.Roster;
 import dev.patientharbor.resolve.AssemblyMaker;
-import dev.patientharbor.resolve.ResolvedProfile;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.resolve.RosterMaker;
 import dev.patientharbor.resolve.Wiring;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.BiFunction;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -48,6 +50,7 @@ public final class Verdict {
     private final List<ProfileVerdict> profiles;
     private final List<ProfileVerdict> shown;
     private final List<RuleFault> faults;
+    private final Map<String, Integer> numbers = new HashMap<>();
 
     Verdict(
             List<ResolvedSet> sides,
@@ -65,6 +68,9 @@ public final class Verdict {
         this.suppressed = List.copyOf(suppressed);
         this.profiles = List.copyOf(profiles);
         this.shown = List.copyOf(shown);
+        for (int i = 0; i < profiles.size(); i++) {
+            numbers.put(profiles.get(i).name(), i);
+        }
     }
 
     /** What people call the set. */
@@ -254,7 +260,8 @@ public final class Verdict {
 
     /** Asks the side on which a profile is checked; one thread at a time, for it may read on. */
     private <T> T resolved(String profile, BiFunction<ResolvedSet, Wiring, T> question) {
-        int number = profiles.indexOf(find(RequiredArgument.of(profile, "the name of a profile")));
+        find(RequiredArgument.of(profile, "the name of a profile"));
+        int number = numbers.get(profile);
         for (ResolvedSet side : sides) {
             Optional<Wiring> wiring = side.wirings().get(number);
             if (wiring.isPresent()) {
@@ -277,23 +284,21 @@ public final class Verdict {
      */
     public Verdict only(Collection<String> wantedNames) {
         wantedNames.forEach(this::find);
-        List<ResolvedProfile> wanted =
-                set.profiles().stream()
-                        .filter(one -> wantedNames.contains(one.declared().name()))
-                        .toList();
+        Set<String> names = Set.copyOf(wantedNames);
+        BitSet lineages = new BitSet();
+        set.profiles().stream()
+                .filter(one -> names.contains(one.declared().name()))
+                .forEach(one -> lineages.or(one.lineage()));
         List<ProfileVerdict> some = new ArrayList<>();
         for (int i = 0; i < profiles.size(); i++) {
-            int number = i;
             ProfileVerdict profile = profiles.get(i);
             boolean atFault =
-                    profile.isPartial()
-                            && !profile.findings().isEmpty()
-                            && wanted.stream().anyMatch(one -> one.isOrExtends(number));
-            if (atFault || wantedNames.contains(profile.name())) {
+                    profile.isPartial() && !profile.findings().isEmpty() && lineages.get(i);
+            if (atFault || names.contains(profile.name())) {
                 some.add(profile);
             }
         }
-        return new Verdict(sides, names, findings, suppressed, profiles, some, faults);
+        return new Verdict(sides, this.names, findings, suppressed, profiles, some, faults);
     }
 
     /**
@@ -337,10 +342,11 @@ public final class Verdict {
     }
 
     private ProfileVerdict find(String profile) {
-        return profiles.stream()
-                .filter(one -> one.name().equals(profile))
-                .findFirst()
-                .orElseThrow(() -> new IllegalArgumentException(noProfile(profile)));
+        Integer number = numbers.get(profile);
+        if (number == null) {
+            throw new IllegalArgumentException(noProfile(profile));
+        }
+        return profiles.get(number);
     }
 
     private String noProfile(String name) {

@@ -79,9 +79,9 @@ public record Finding(
         return new Finding(kind, severity, at, cause, subjects, message, more, consumers, entries);
     }
 
-    /** The same with the fact only if there is one. */
+    /** The same with the fact only if there is one; of very many some, and how many more. */
     public Finding withAny(String label, List<String> texts) {
-        return texts.isEmpty() ? this : with(label, String.join(", ", texts));
+        return texts.isEmpty() ? this : with(label, NameList.of(texts));
     }
 
     /** The same, told as a note: worth knowing, and nothing wrong. */

@@ -21,7 +21,7 @@ public final class NearNames {
      */
     public static List<String> of(String name, Collection<String> known) {
         String wanted = name.toLowerCase(Locale.ROOT);
-        int limit = Math.max(1, wanted.length() / 3);
+        int limit = limit(wanted);
         record Near(String name, int distance) {}
         List<Near> near = new ArrayList<>();
         for (String candidate : known) {
@@ -34,6 +34,11 @@ public final class NearNames {
         }
         near.sort(Comparator.comparingInt(Near::distance).thenComparing(Near::name));
         return near.stream().map(Near::name).distinct().limit(MOST).toList();
+    }
+
+    /** How many edits away a name may be to be near. */
+    static int limit(String name) {
+        return Math.max(1, name.length() / 3);
     }
 
     private static int distance(String a, String b) {

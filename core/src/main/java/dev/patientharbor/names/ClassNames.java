@@ -2,7 +2,7 @@ package dev.patientharbor.names;
 
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.CodeIndex;
-import dev.patientharbor.finding.NearNames;
+import dev.patientharbor.finding.NameSearch;
 import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.BuiltIn;
 import dev.patientharbor.model.Declaration;
@@ -18,6 +18,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.regex.Pattern;
 
@@ -34,6 +35,7 @@ public final class ClassNames {
     private final Map<String, List<ClassFacts>> known = new ConcurrentHashMap<>();
     private final Set<String> things = new HashSet<>();
     private volatile Map<String, List<String>> bySimpleName;
+    private NameSearch simpleNames;
 
     /** The names of a set: those of the classes that are seen, and of what it states itself. */
     public ClassNames(CodeIndex code, Declaration set) {
@@ -137,7 +139,7 @@ public final class ClassNames {
     public List<String> near(String name) {
         String simple = name.substring(name.lastIndexOf('.') + 1);
         Set<String> names = new LinkedHashSet<>();
-        for (String near : NearNames.of(simple, bySimpleName().keySet())) {
+        for (String near : simpleNames().near(simple)) {
             for (String full : bySimpleName().get(near)) {
                 boolean listed =
                         packages.contains(full.substring(0, Math.max(0, full.lastIndexOf('.'))));
@@ -145,6 +147,13 @@ public final class ClassNames {
             }
         }
         return List.copyOf(names);
+    }
+
+    private NameSearch simpleNames() {
+        if (simpleNames == null) {
+            simpleNames = new NameSearch(new TreeSet<>(bySimpleName().keySet()));
+        }
+        return simpleNames;
     }
 
     private Map<String, List<String>> bySimpleName() {

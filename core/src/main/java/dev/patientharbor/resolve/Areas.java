@@ -3,14 +3,19 @@ package dev.patientharbor.resolve;
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.ClassPattern;
 import dev.patientharbor.code.CodeIndex;
-import dev.patientharbor.finding.NearNames;
+import dev.patientharbor.finding.NameSearch;
 import dev.patientharbor.model.Area;
 import dev.patientharbor.model.Written;
 import dev.patientharbor.names.ClassNames;
 import dev.patientharbor.names.Lookup;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Comparator;
+import java.util.Deque;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -22,10 +27,12 @@ public final class Areas {
     private final List<Area> declared;
     private final ClassNames names;
     private final Levels levels;
+    private final NameSearch search;
     private final Map<String, Integer> numbers = new HashMap<>();
     private final Map<String, Area> byName = new HashMap<>();
     private final Map<String, List<Area>> byClass = new HashMap<>();
-    private final List<Patterned> patterns = new ArrayList<>();
+    private final Map<String, List<Area>> byPackage = new HashMap<>();
+    private final Map<String, List<Area>> belowPackage = new HashMap<>();
     private final Map<String, Integer> known = new HashMap<>();
     private final List<UnknownArea> unknown = new ArrayList<>();
     private final List<Lookup> unknownMembers = new ArrayList<>();
@@ -36,9 +43,6 @@ public final class Areas {
      */
     public record UnknownArea(Written written, List<String> near, boolean circle) {}
 
-    /** An area, and a pattern of its members. */
-    private record Patterned(ClassPattern pattern, Area area) {}
-
     /** A class that is a member of two areas of which neither encloses the other. */
     public record Overlap(String className, Area first, Area second) {}
 
@@ -47,7 +51,8 @@ public final class Areas {
         this.names = names;
         this.levels = levels;
         declared.forEach(area -> byName.put(area.name(), area));
-        declared.forEach(area -> level(area, new HashSet<>()));
+        search = new NameSearch(byName.keySet());
+        declared.forEach(this::number);
         declared.forEach(this::addMembers);
         if (!declared.isEmpty()) {
             code.sorted().forEach(this::tellOverlap);
@@ -75,11 +80,7 @@ public final class Areas {
 
     /** Tells a name that should be an area's. */
     void tellUnknown(Written written) {
-        unknown.add(
-                new UnknownArea(
-                        written,
-                        NearNames.of(written.text(), declared.stream().map(Area::name).toList()),
-                        false));
+        unknown.add(new UnknownArea(written, search.near(written.text()), false));
     }
 
     /** The level of the innermost area of a class; the whole profile if it is in none. */
@@ -107,47 +108,57 @@ public final class Areas {
     }
 
     private List<Area> memberOf(ClassFacts facts) {
-        List<Area> all = new ArrayList<>(byClass.getOrDefault(facts.name(), List.of()));
-        for (Patterned one : patterns) {
-            boolean isNew = all.stream().noneMatch(known -> known == one.area());
-            if (isNew && one.pattern().fits(facts.packageName())) {
-                all.add(one.area());
+        Set<Area> all = Collections.newSetFromMap(new IdentityHashMap<>());
+        all.addAll(byClass.getOrDefault(facts.name(), List.of()));
+        String packageName = facts.packageName();
+        all.addAll(byPackage.getOrDefault(packageName, List.of()));
+        if (!belowPackage.isEmpty()) {
+            for (int end = packageName.length();
+                    end > 0;
+                    end = packageName.lastIndexOf('.', end - 1)) {
+                all.addAll(belowPackage.getOrDefault(packageName.substring(0, end), List.of()));
             }
         }
-        all.sort((one, other) -> one.at().compareTo(other.at()));
-        return all;
+        return all.stream().sorted(Comparator.comparing(Area::at)).toList();
     }
 
-    private int level(Area area, Set<String> inside) {
-        Integer number = numbers.get(area.name());
-        if (number != null) {
-            return number;
-        }
+    /** Numbers an area, those around it first. */
+    private void number(Area area) {
+        Deque<Area> inside = new ArrayDeque<>();
+        Set<String> open = new HashSet<>();
         int parent = Levels.WHOLE;
-        if (area.inside().isPresent()) {
-            Written written = area.inside().get();
-            Area around = byName.get(written.text());
-            if (around == null) {
-                tellUnknown(written);
-            } else if (!inside.add(area.name())) {
-                unknown.add(new UnknownArea(written, List.of(), true));
-            } else {
-                parent = level(around, inside);
+        for (Area at = area; at != null; ) {
+            Integer known = numbers.get(at.name());
+            if (known != null) {
+                parent = known;
+                break;
+            }
+            if (!open.add(at.name())) {
+                unknown.add(new UnknownArea(at.inside().orElseThrow(), List.of(), true));
+                parent = levels.addArea(at.name(), Levels.WHOLE);
+                numbers.put(at.name(), parent);
+                break;
+            }
+            inside.push(at);
+            Optional<Written> around = at.inside();
+            at = around.map(one -> byName.get(one.text())).orElse(null);
+            if (at == null) {
+                around.ifPresent(this::tellUnknown);
             }
         }
-        Integer meanwhile = numbers.get(area.name());
-        if (meanwhile != null) {
-            return meanwhile;
+        for (Area one : inside) {
+            int around = parent;
+            parent = numbers.computeIfAbsent(one.name(), name -> levels.addArea(name, around));
         }
-        int level = levels.addArea(area.name(), parent);
-        numbers.put(area.name(), level);
-        return level;
     }
 
     private void addMembers(Area area) {
         for (Written member : area.members()) {
             if (ClassPattern.isPattern(member.text())) {
-                patterns.add(new Patterned(ClassPattern.of(member.text()), area));
+                ClassPattern pattern = ClassPattern.of(member.text());
+                (pattern.below() ? belowPackage : byPackage)
+                        .computeIfAbsent(pattern.packageName(), one -> new ArrayList<>(1))
+                        .add(area);
             } else if (names.isThing(member.text())) {
                 byClass.computeIfAbsent(member.text(), one -> new ArrayList<>(1)).add(area);
             } else {

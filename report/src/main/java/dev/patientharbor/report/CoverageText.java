@@ -6,7 +6,9 @@ import dev.patientharbor.check.Coverage.Use;
 import dev.patientharbor.check.Verdict;
 import dev.patientharbor.plan.AnswerKind;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 
@@ -21,6 +23,7 @@ public final class CoverageText {
     private final Layout layout;
     private final Coverage coverage;
     private final Page page;
+    private final Map<Integer, Integer> widths = new HashMap<>();
 
     private CoverageText(Verdict verdict, Layout layout) {
         this.verdict = verdict;
@@ -103,6 +106,10 @@ public final class CoverageText {
     }
 
     private int width(int profile) {
+        return widths.computeIfAbsent(profile, this::widest);
+    }
+
+    private int widest(int profile) {
         int widest = Page.width(coverage.profiles().get(profile));
         for (Use use : coverage.slots()) {
             widest = Math.max(widest, words(use.kinds().get(profile)).length());

@@ -1,0 +1,106 @@
+package dev.patientharbor.check;
+
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.Where;
+import dev.patientharbor.model.Suppression;
+import java.nio.file.InvalidPathException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+
+/** The suppressions of one id, by what they name: each finding looks up those that may mean it. */
+final class SuppressionIndex {
+
+    private static final Pattern PACKAGE = Pattern.compile("[\\w$]+\\.(?=[\\w$])");
+
+    /** Each with its place among all, by the text that it names; blank for whatever there is. */
+    private final Map<String, Map<Integer, Suppression>> byText = new HashMap<>();
+
+    /** Those that name a line of a file, by the line. */
+    private final Map<String, Map<Integer, Suppression>> byLine = new HashMap<>();
+
+    void add(int place, Suppression one) {
+        byText.computeIfAbsent(one.of(), text -> new TreeMap<>()).put(place, one);
+        int colon = one.of().lastIndexOf(':');
+        if (colon >= 0) {
+            byLine.computeIfAbsent(one.of().substring(colon + 1), line -> new TreeMap<>())
+                    .put(place, one);
+        }
+    }
+
+    /** Those that mean a finding, in their order. */
+    List<Suppression> of(Finding finding) {
+        Map<Integer, Suppression> all = new TreeMap<>(byText.getOrDefault("", Map.of()));
+        finding.at()
+                .match(
+                        in -> {
+                            addOfLine(in, all);
+                            return null;
+                        },
+                        in -> {
+                            addNamed(in.className(), all);
+                            return null;
+                        },
+                        in -> {
+                            all.putAll(byText.getOrDefault(in.text(), Map.of()));
+                            return null;
+                        });
+        names(finding).forEach(name -> addNamed(name, all));
+        return new ArrayList<>(all.values());
+    }
+
+    /** A slot or class, its class names written short or in full. */
+    private void addNamed(String name, Map<Integer, Suppression> all) {
+        all.putAll(byText.getOrDefault(name, Map.of()));
+        String shortName = shortened(name);
+        for (int dot = -1; ; ) {
+            all.putAll(byText.getOrDefault(shortName.substring(dot + 1), Map.of()));
+            dot = shortName.indexOf('.', dot + 1);
+            if (dot < 0) {
+                return;
+            }
+        }
+    }
+
+    /** Those that mean a line, its file seen from where the suppression stands. */
+    private void addOfLine(Where.InFile in, Map<Integer, Suppression> all) {
+        String path = normal(in.path());
+        byLine.getOrDefault(Integer.toString(in.line()), Map.of())
+                .forEach(
+                        (place, one) -> {
+                            String file = one.of().substring(0, one.of().lastIndexOf(':'));
+                            String folder =
+                                    one.at().match(own -> parent(own.path()), own -> "", own -> "");
+                            if (path.equals(normal(file)) || path.equals(normal(folder + file))) {
+                                all.put(place, one);
+                            }
+                        });
+    }
+
+    private static String parent(String path) {
+        return path.substring(0, path.replace('\\', '/').lastIndexOf('/') + 1);
+    }
+
+    private static String normal(String path) {
+        try {
+            return Path.of(path).normalize().toString();
+        } catch (InvalidPathException noPath) {
+            return path;
+        }
+    }
+
+    /** The slots, classes and consumers that a finding names. */
+    static Stream<String> names(Finding finding) {
+        return Stream.concat(finding.subjects().stream(), finding.consumers().stream());
+    }
+
+    /** Class names without their packages. */
+    static String shortened(String name) {
+        return PACKAGE.matcher(name).replaceAll("").replace('$', '.');
+    }
+}
