@@ -2,6 +2,7 @@ package dev.patientharbor.check;
 
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.finding.NameList;
 import dev.patientharbor.names.Lookup;
 import dev.patientharbor.resolve.ResolvedBinding;
 import dev.patientharbor.resolve.ResolvedDecoration;
@@ -22,6 +23,9 @@ final class NamesRule implements Rule {
             }
         }
         for (ResolvedProfile owner : set.profiles()) {
+            if (!set.side().concerns(owner.number())) {
+                continue;
+            }
             for (ResolvedBinding binding : owner.own()) {
                 for (Lookup name : binding.names()) {
                     if (name.facts().isEmpty()) {
@@ -80,7 +84,7 @@ final class NamesRule implements Rule {
                             name.written().at(),
                             text,
                             "The short name " + text + " fits " + classes.size() + " classes.")
-                    .with("classes", String.join(", ", classes))
+                    .with("classes", NameList.of(classes))
                     .with("write", "the full name of the one that is meant");
         }
         List<String> elsewhere = set.side().whoSees(name.written());
@@ -90,7 +94,7 @@ final class NamesRule implements Rule {
                             name.written().at(),
                             text,
                             "The class " + text + " is not present on this side.")
-                    .with("it is there for", String.join(", ", elsewhere))
+                    .with("it is there for", NameList.of(elsewhere))
                     .with("do", "bind a class that this side has, or add its code to the profile");
         }
         Finding finding =

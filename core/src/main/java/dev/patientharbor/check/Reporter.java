@@ -37,7 +37,7 @@ final class Reporter {
     private final ResolvedSet set;
     private final List<Finding> ofSet = new ArrayList<>();
     private final List<List<Finding>> ofProfile = new ArrayList<>();
-    private final List<OfPartial> ofPartial = new ArrayList<>();
+    private final Map<Integer, List<OfPartial>> ofPartial = new HashMap<>();
     private final List<List<Wiring>> heirs = new ArrayList<>();
     private final Map<Wiring, Impact> impacts = new HashMap<>();
 
@@ -83,8 +83,11 @@ final class Reporter {
             Predicate<ResolvedProfile> holdsFor,
             List<Integer> slots,
             Finding finding) {
+        if (!set.side().concerns(owner.number())) {
+            return;
+        }
         Map<ResolvedProfile, Impact.Touched> touched = new LinkedHashMap<>();
-        for (Wiring wiring : heirs().get(owner.number())) {
+        for (Wiring wiring : heirs(owner)) {
             if (holdsFor.test(wiring.profile())) {
                 touched.put(
                         wiring.profile(),
@@ -92,7 +95,9 @@ final class Reporter {
             }
         }
         if (owner.declared().partial()) {
-            ofPartial.add(new OfPartial(owner, finding, touched));
+            ofPartial
+                    .computeIfAbsent(owner.number(), one -> new ArrayList<>())
+                    .add(new OfPartial(owner, finding, touched));
         } else {
             touched.forEach((heir, whom) -> report(heir, whom.in(finding)));
         }
@@ -103,15 +108,15 @@ final class Reporter {
         report(owner, heir -> true, slots, finding);
     }
 
-    /** The profiles that are checked, by each profile that they are or extend. */
-    private List<List<Wiring>> heirs() {
+    /** The profiles that are checked, and are or extend a profile. */
+    List<Wiring> heirs(ResolvedProfile owner) {
         if (heirs.isEmpty()) {
             set.profiles().forEach(profile -> heirs.add(new ArrayList<>(1)));
             for (Wiring wiring : set.checked()) {
                 wiring.profile().lineage().stream().forEach(one -> heirs.get(one).add(wiring));
             }
         }
-        return heirs;
+        return heirs.get(owner.number());
     }
 
     /** Whom what goes wrong in a wiring touches. */
@@ -144,7 +149,9 @@ final class Reporter {
             all.removeIf(one -> explained.contains(one.kind()));
             left += some - all.size();
         }
-        ofPartial.removeIf(one -> explained.contains(one.finding().kind()));
+        ofPartial
+                .values()
+                .forEach(all -> all.removeIf(one -> explained.contains(one.finding().kind())));
         if (left > 0) {
             Set<FindingKind> causes = noCode ? NO_CODE : Set.of(FindingKinds.INCLUDE_MISSING);
             for (int i = 0; i < ofSet.size(); i++) {
@@ -170,8 +177,8 @@ final class Reporter {
         return ofProfile.get(profile);
     }
 
-    /** What was reported of partial profiles, for those that inherit it. */
-    List<OfPartial> ofPartial() {
-        return ofPartial;
+    /** What was reported of a partial profile, for those that inherit it. */
+    List<OfPartial> ofPartial(int profile) {
+        return ofPartial.getOrDefault(profile, List.of());
     }
 }

@@ -70,13 +70,7 @@ final class Told {
             return sides;
         }
         List<Reporter> concerned =
-                sides.stream()
-                        .filter(
-                                side ->
-                                        side.set().checked().stream()
-                                                .anyMatch(
-                                                        one -> one.profile().isOrExtends(profile)))
-                        .toList();
+                sides.stream().filter(side -> side.set().side().lineages().get(profile)).toList();
         return concerned.isEmpty() ? sides : concerned;
     }
 
@@ -111,9 +105,7 @@ final class Told {
         Map<String, List<OfPartial>> byIdentity = new LinkedHashMap<>();
         for (Reporter side : concerned) {
             Map<String, OfPartial> once = new LinkedHashMap<>();
-            side.ofPartial().stream()
-                    .filter(one -> one.owner().number() == number)
-                    .forEach(one -> once.putIfAbsent(one.finding().identity(), one));
+            side.ofPartial(number).forEach(one -> once.putIfAbsent(one.finding().identity(), one));
             once.forEach(
                     (identity, one) ->
                             byIdentity

@@ -2,12 +2,14 @@ package dev.patientharbor.check;
 
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.finding.NameList;
 import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.Supply;
 import dev.patientharbor.resolve.Outcome;
 import dev.patientharbor.resolve.ResolvedBinding;
 import dev.patientharbor.resolve.ResolvedProfile;
 import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.resolve.SlotTable;
 import dev.patientharbor.resolve.Wiring;
 import java.util.BitSet;
 import java.util.Collections;
@@ -35,11 +37,14 @@ final class UnusedBindingRule implements Rule {
                         .flatMap(clash -> clash.words().stream())
                         .collect(Collectors.toSet());
         Supplier<BitSet> asked = asked(set);
-        List<Uses> uses = set.checked().stream().map(one -> new Uses(set, one)).toList();
+        UsesByOwner uses = new UsesByOwner(set, reporter);
         Set<ResolvedBinding> basis = Collections.newSetFromMap(new IdentityHashMap<>());
         for (int before = -1; before < basis.size(); ) {
             before = basis.size();
-            set.profiles().forEach(one -> addBasis(uses, one, basis));
+            // Mostly parents stand first: from the end all is found in one pass.
+            for (int i = set.profiles().size() - 1; i >= 0; i--) {
+                addBasis(uses, set.profiles().get(i), basis);
+            }
         }
         for (ResolvedProfile owner : set.profiles()) {
             Set<ResolvedBinding> twice = new HashSet<>();
@@ -52,12 +57,12 @@ final class UnusedBindingRule implements Rule {
                                 || binding.slot().isEmpty()
                                 || disputed.contains(binding.declared().at());
                 if (!atFault
-                        && !isUsed(uses, binding)
+                        && !uses.isUsed(binding)
                         && !meant.contains(binding)
                         && !basis.contains(binding)
-                        && !isSaidAgain(set, binding)
+                        && !isSaidAgain(reporter.heirs(owner), binding)
                         && !unsure.get(owner.number())) {
-                    reporter.report(owner, finding(set, owner, binding, asked));
+                    reporter.report(owner, finding(set, reporter.heirs(owner), binding, asked));
                 }
             }
         }
@@ -65,11 +70,11 @@ final class UnusedBindingRule implements Rule {
 
     /** What a part change of a used binding keeps of an inherited one is used with it. */
     private static void addBasis(
-            List<Uses> uses, ResolvedProfile profile, Set<ResolvedBinding> basis) {
+            UsesByOwner uses, ResolvedProfile profile, Set<ResolvedBinding> basis) {
         profile.basis()
                 .forEach(
                         (change, inherited) -> {
-                            if (basis.contains(change) || isUsed(uses, change)) {
+                            if (basis.contains(change) || uses.isUsed(change)) {
                                 basis.add(inherited);
                             }
                         });
@@ -104,9 +109,11 @@ final class UnusedBindingRule implements Rule {
     private static Set<ResolvedBinding> meant(ResolvedSet set) {
         Set<ResolvedBinding> meant = Collections.newSetFromMap(new IdentityHashMap<>());
         for (Wiring wiring : set.checked()) {
+            Set<String> done = new HashSet<>();
             for (int alias : wiring.aliases()) {
                 int aim = wiring.outcome(alias).next().orElseThrow();
-                if (wiring.outcome(aim).kind() == Outcome.Kind.UNMET) {
+                String contract = SlotTable.className(set.slots().slot(aim).contract());
+                if (wiring.outcome(aim).kind() == Outcome.Kind.UNMET && done.add(contract)) {
                     set.slots().ofSameClass(aim).stream()
                             .flatMap(slot -> wiring.profile().binding(slot).stream())
                             .forEach(meant::add);
@@ -116,23 +123,13 @@ final class UnusedBindingRule implements Rule {
         return meant;
     }
 
-    private static boolean isUsed(List<Uses> uses, ResolvedBinding binding) {
-        for (Uses one : uses) {
-            if (one.has(binding)) {
-                return true;
-            }
-        }
-        return false;
-    }
-
     /** Whether a profile that inherits it uses the same words, its own or another parent's. */
-    private static boolean isSaidAgain(ResolvedSet set, ResolvedBinding binding) {
+    private static boolean isSaidAgain(List<Wiring> heirs, ResolvedBinding binding) {
         if (binding.slot().isEmpty()) {
             return false;
         }
         int slot = binding.slot().get();
-        return set.checked().stream()
-                .filter(wiring -> wiring.profile().isOrExtends(binding.owner()))
+        return heirs.stream()
                 .filter(wiring -> wiring.isReached(slot))
                 .flatMap(wiring -> wiring.profile().binding(slot).stream())
                 .anyMatch(holds -> holds.declared().saysTheSameAs(binding.declared()));
@@ -163,15 +160,11 @@ final class UnusedBindingRule implements Rule {
 
     private static Finding finding(
             ResolvedSet set,
-            ResolvedProfile owner,
+            List<Wiring> inheriting,
             ResolvedBinding binding,
             Supplier<BitSet> asked) {
         int slot = binding.slot().orElseThrow();
-        List<ResolvedProfile> heirs =
-                set.checked().stream()
-                        .map(Wiring::profile)
-                        .filter(one -> one.isOrExtends(owner.number()))
-                        .toList();
+        List<ResolvedProfile> heirs = inheriting.stream().map(Wiring::profile).toList();
         List<String> replacedIn =
                 heirs.stream()
                         .filter(heir -> !Inheritance.holdsFor(binding, heir))
@@ -200,7 +193,7 @@ final class UnusedBindingRule implements Rule {
             return "no profile that is checked extends this one";
         }
         return replacedIn.size() == heirs.size()
-                ? "bound again in every profile that inherits it: " + String.join(", ", replacedIn)
+                ? "bound again in every profile that inherits it: " + NameList.of(replacedIn)
                 : isAsked
                         ? "whoever asks for it is out of its reach, or has a nearer binding"
                         : "no consumer asks for it";

@@ -34,6 +34,8 @@ final class FilledIn {
     private final Set<FillIn> allowed;
     private final Map<String, List<Offer>> byContract = new HashMap<>();
     private final Map<Slot, Fillers> bySlot = new HashMap<>();
+    private final Map<Slot, Map<Slot, FillIn>> byOwn = new HashMap<>();
+    private final Map<TypeRef, List<Candidate>> membersOf = new HashMap<>();
     private Map<String, List<Offer>> made;
 
     /**
@@ -145,6 +147,28 @@ final class FilledIn {
      * ask for no slot that they would fill.
      */
     List<Candidate> members(TypeRef contract) {
+        List<Candidate> known = membersOf.get(contract);
+        if (known == null) {
+            known = findMembers(contract);
+            membersOf.put(contract, known);
+        }
+        return known;
+    }
+
+    /** What allows a class to fill a slot, by the slot in which it stands by itself. */
+    FillIn allows(Slot slot, Slot own) {
+        Map<Slot, FillIn> known = byOwn.get(slot);
+        if (known == null) {
+            known = new HashMap<>();
+            for (Candidate one : of(slot).fit()) {
+                known.putIfAbsent(one.own(), one.by());
+            }
+            byOwn.put(slot, known);
+        }
+        return known.get(own);
+    }
+
+    private List<Candidate> findMembers(TypeRef contract) {
         List<Candidate> members = new ArrayList<>();
         for (Offer one : offers(SlotTable.className(contract))) {
             candidate(one, contract).filter(it -> !asksFor(it, it.fills())).ifPresent(members::add);

@@ -7,8 +7,10 @@ import dev.patientharbor.plan.AnswerKind;
 import dev.patientharbor.plan.LifetimeChoice;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * What fills one slot in one profile. Profiles that agree on a slot share the outcome.
@@ -25,6 +27,10 @@ public final class Outcome {
     private final Optional<ResolvedBinding> binding;
     private final Optional<Blueprint> blueprint;
     private final List<ResolvedDecorator> decorators;
+
+    /** Those that ask for something, each class once. */
+    private final List<ResolvedDecorator> asking;
+
     private final Optional<Integer> core;
     private final Aim aim;
     private final int[] asks;
@@ -81,6 +87,7 @@ public final class Outcome {
         this.binding = binding;
         this.blueprint = blueprint;
         this.decorators = List.copyOf(decorators);
+        asking = decorators.isEmpty() ? List.of() : asking(decorators);
         this.core = core;
         this.aim = aim;
         answer = answerKind();
@@ -294,16 +301,12 @@ public final class Outcome {
 
     /** Hands over each need, and the class that has it: the decorators' and the core's. */
     public void eachNeed(NeedVisitor visitor) {
-        for (int i = 0; i < decorators.size(); i++) {
-            ResolvedDecorator decorator = decorators.get(i);
-            if (decorator.builtIn().isEmpty()
-                    && decorators.subList(0, i).stream().noneMatch(decorator::isNamedAs)) {
-                Need inner = decorator.inner().get(0);
-                Blueprint made = decorator.blueprint().orElseThrow();
-                for (Need need : made.needs()) {
-                    if (need != inner) {
-                        visitor.visit(made, need);
-                    }
+        for (ResolvedDecorator decorator : asking) {
+            Need inner = decorator.inner().get(0);
+            Blueprint made = decorator.blueprint().orElseThrow();
+            for (Need need : made.needs()) {
+                if (need != inner) {
+                    visitor.visit(made, need);
                 }
             }
         }
@@ -312,6 +315,18 @@ public final class Outcome {
                 visitor.visit(blueprint.get(), need);
             }
         }
+    }
+
+    private static List<ResolvedDecorator> asking(List<ResolvedDecorator> decorators) {
+        Set<String> seen = new HashSet<>();
+        List<ResolvedDecorator> asking = new ArrayList<>();
+        for (ResolvedDecorator one : decorators) {
+            boolean isNew = one.dropName().map(seen::add).orElse(true);
+            if (isNew && one.builtIn().isEmpty()) {
+                asking.add(one);
+            }
+        }
+        return List.copyOf(asking);
     }
 
     private int[] collectAsks() {

@@ -23,20 +23,22 @@ import java.util.Set;
  * @param code what its profiles see
  * @param profiles the numbers of the profiles that are checked on it
  * @param name the names of its profiles
- * @param all what each side sees, this one too, by its name
+ * @param lineages these profiles, and all that they extend
+ * @param all what each side sees, this one too
  */
-public record Side(CodeIndex code, BitSet profiles, String name, Map<String, ClassNames> all) {
+public record Side(CodeIndex code, BitSet profiles, String name, BitSet lineages, AllSides all) {
 
     /** One side for all profiles. */
     public static Side ofAll(Declaration set, CodeIndex code) {
         BitSet all = new BitSet();
         all.set(0, set.profiles().size());
-        return new Side(code, all, "", Map.of());
+        return new Side(code, all, "", all, new AllSides());
     }
 
     /** The sides of a set, in the order in which its profiles name them. */
     public static List<Side> of(Declaration set, CodePlaces places) {
-        List<List<Written>> seen = seen(set);
+        Hierarchy hierarchy = new Hierarchy(set.profiles());
+        List<List<Written>> seen = seen(set, hierarchy);
         Map<List<Written>, BitSet> bySeen = new LinkedHashMap<>();
         for (int number = 0; number < set.profiles().size(); number++) {
             if (!set.profiles().get(number).partial()) {
@@ -46,14 +48,16 @@ public record Side(CodeIndex code, BitSet profiles, String name, Map<String, Cla
         if (bySeen.isEmpty()) {
             bySeen.put(set.code(), new BitSet());
         }
-        Map<String, ClassNames> all = new LinkedHashMap<>();
+        AllSides all = new AllSides();
         List<Side> sides = new ArrayList<>();
         bySeen.forEach(
                 (written, profiles) -> {
                     CodeIndex code = places.only(written);
                     String name = names(set, profiles);
-                    all.put(name, new ClassNames(code, set));
-                    sides.add(new Side(code, profiles, name, all));
+                    BitSet lineages = (BitSet) profiles.clone();
+                    profiles.stream().forEach(one -> lineages.or(hierarchy.ancestors(one)));
+                    all.add(name, lineages, new ClassNames(code, set));
+                    sides.add(new Side(code, profiles, name, lineages, all));
                 });
         return sides;
     }
@@ -61,12 +65,11 @@ public record Side(CodeIndex code, BitSet profiles, String name, Map<String, Cla
     /** The places of code that a profile sees. */
     public static List<Written> seenBy(Declaration set, String profile) {
         List<String> names = set.profiles().stream().map(Profile::name).toList();
-        return seen(set).get(names.indexOf(profile));
+        return seen(set, new Hierarchy(set.profiles())).get(names.indexOf(profile));
     }
 
     /** By profile: the set's code, and what the profile adds, or else what it inherits. */
-    private static List<List<Written>> seen(Declaration set) {
-        Hierarchy hierarchy = new Hierarchy(set.profiles());
+    private static List<List<Written>> seen(Declaration set, Hierarchy hierarchy) {
         List<List<Written>> seen =
                 new ArrayList<>(Collections.nCopies(set.profiles().size(), null));
         for (int number : hierarchy.order()) {
@@ -94,10 +97,11 @@ public record Side(CodeIndex code, BitSet profiles, String name, Map<String, Cla
 
     /** The profiles that see a class of that name, where those of this side do not. */
     public List<String> whoSees(Written wanted) {
-        return all.entrySet().stream()
-                .filter(one -> !one.getKey().equals(name))
-                .filter(one -> !one.getValue().lookup(wanted).found().isEmpty())
-                .map(Map.Entry::getKey)
-                .toList();
+        return all.whoSees(wanted).stream().filter(one -> !one.equals(name)).toList();
+    }
+
+    /** Whether what a profile says matters here: it is checked here, or on no side at all. */
+    public boolean concerns(int profile) {
+        return lineages.get(profile) || !all.lineages().get(profile);
     }
 }

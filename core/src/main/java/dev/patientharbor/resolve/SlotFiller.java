@@ -185,13 +185,7 @@ final class SlotFiller {
     private Outcome variant(int seat, int own, ResolvedProfile profile) {
         int level = levels.parent(slots.level(seat));
         List<ResolvedDecorator> decorators = usable(slots.at(seat, level), profile);
-        Slot stands = slots.slot(own);
-        FillIn by =
-                filledIn.of(slots.slot(seat)).fit().stream()
-                        .filter(one -> one.own().equals(stands))
-                        .findFirst()
-                        .orElseThrow()
-                        .by();
+        FillIn by = filledIn.allows(slots.slot(seat), slots.slot(own));
         return decorators.isEmpty()
                 ? Outcome.filledIn(by, own)
                 : bare(own).inLayers(own, decorators).filledIn(by);

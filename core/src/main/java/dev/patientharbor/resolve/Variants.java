@@ -9,9 +9,11 @@ import dev.patientharbor.resolve.SlotFinder.Found;
 import dev.patientharbor.types.Carrier;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.IdentityHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -131,7 +133,7 @@ final class Variants {
         if (!levels.reachesWhole(asked.level())) {
             return;
         }
-        Map<Integer, List<FilledIn.Candidate>> bySlot = new HashMap<>();
+        Map<Integer, Set<FilledIn.Candidate>> bySlot = new HashMap<>();
         for (FilledIn.Candidate one : filledIn.members(asked.contract())) {
             int slot = slots.number(one.fills());
             boolean isListed = finder.find(slot, asked.level(), asked.profile()).isPresent();
@@ -140,15 +142,17 @@ final class Variants {
                     && fitsKey(asked, slot)
                     && !isLeftOut(asked, slot)
                     && !one.isAmong(decorators(asked, slot))) {
-                bySlot.computeIfAbsent(slot, it -> new ArrayList<>(1)).add(one);
+                bySlot.computeIfAbsent(
+                                slot, it -> Collections.newSetFromMap(new IdentityHashMap<>()))
+                        .add(one);
             }
         }
         for (FilledIn.Candidate one : filledIn.members(asked.contract())) {
             int slot = slots.number(one.fills());
-            List<FilledIn.Candidate> all = bySlot.getOrDefault(slot, List.of());
+            Set<FilledIn.Candidate> all = bySlot.get(slot);
             int own = slots.number(one.own());
             boolean isAsker = levels.leftOut(asked.level()).filter(it -> it == own).isPresent();
-            if (all.contains(one) && !isAsker) {
+            if (all != null && all.contains(one) && !isAsker) {
                 members.add(filledIn(asked, slot, own, all.size() > 1));
             }
         }
