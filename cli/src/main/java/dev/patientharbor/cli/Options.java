@@ -25,6 +25,7 @@ final class Options {
     private static final String FAIL_ON = "--fail-on";
     private static final String TODAY = "--today";
     private static final String TIME_LIMIT = "--time-limit";
+    private static final String WIDE = "--wide";
     private static final String BUILD = "--build";
 
     private Options() {}
@@ -114,6 +115,19 @@ final class Options {
                 .arity("1")
                 .type(String.class)
                 .description(description);
+    }
+
+    /** Of roster: whether nothing is left out for brevity. */
+    static OptionSpec wide() {
+        return OptionSpec.builder(WIDE)
+                .description(
+                        "As text: name all who share an instance, not five of them, and tell the"
+                                + " members of a collection each time.")
+                .build();
+    }
+
+    static boolean isWide(ParseResult parsed) {
+        return parsed.hasMatchedOption(WIDE);
     }
 
     /** Of check: whether every profile is really built. */

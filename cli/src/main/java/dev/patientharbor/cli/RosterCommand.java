@@ -23,9 +23,10 @@ final class RosterCommand {
 
     static CommandSpec spec() {
         return Options.reading(
-                NAME,
-                "Tells who receives what, consumer by consumer, profile beside profile.",
-                FORMATS);
+                        NAME,
+                        "Tells who receives what, consumer by consumer, profile beside profile.",
+                        FORMATS)
+                .addOption(Options.wide());
     }
 
     static int run(ParseResult parsed, Console console) {
@@ -40,7 +41,10 @@ final class RosterCommand {
                     case "json" -> RosterJson.render(verdict);
                     case "coverage" -> CoverageText.render(verdict, layout);
                     case "tree" -> RosterTree.render(verdict, layout);
-                    default -> RosterText.render(verdict, layout);
+                    default ->
+                            Options.isWide(parsed)
+                                    ? RosterText.renderWide(verdict, layout)
+                                    : RosterText.render(verdict, layout);
                 };
         output.write(text);
         int ending = Ending.of(verdict, failOn, console);

@@ -10,6 +10,7 @@ import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.Answer.Behind;
 import dev.patientharbor.plan.Answer.Element;
 import dev.patientharbor.plan.Answer.Seat;
+import dev.patientharbor.plan.AnswerKind;
 import dev.patientharbor.plan.LifetimeChoice;
 import dev.patientharbor.plan.LifetimeChoice.By;
 import dev.patientharbor.plan.Roster;
@@ -19,6 +20,7 @@ import dev.patientharbor.types.Carrier;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.IdentityHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -35,6 +37,12 @@ public final class RosterMaker {
     private final Wiring wiring;
     private final Set<Integer> entries;
     private final Map<String, String> labels = new HashMap<>();
+
+    /** Those that are the same for whoever asks, by what is asked for. */
+    private final Map<Integer, Answer> collections = new HashMap<>();
+
+    /** The same, and how they are told, once that is known. */
+    private final Map<Answer, Answer> numbered = new IdentityHashMap<>();
 
     private RosterMaker(ResolvedSet set, Wiring wiring) {
         this.set = set;
@@ -89,7 +97,25 @@ public final class RosterMaker {
                 answer(asked));
     }
 
+    /** What is asked for; a collection that is the same for whoever asks is worked out once. */
     private Answer answer(int asked) {
+        Answer known = collections.get(asked);
+        if (known == null) {
+            known = newAnswer(asked);
+            if (known.kind() == AnswerKind.COLLECTION && !isAnew(known)) {
+                collections.put(asked, known);
+            }
+        }
+        return known;
+    }
+
+    /** Whether a member is another object for whoever asks. */
+    private static boolean isAnew(Answer answer) {
+        return answer.instance().filter(String::isEmpty).isPresent()
+                || answer.elements().stream().anyMatch(one -> isAnew(one.answer()));
+    }
+
+    private Answer newAnswer(int asked) {
         Optional<Integer> end = wiring.received(asked);
         Outcome outcome = end.map(wiring::outcome).orElseGet(() -> Outcome.nothing(Kind.BROKEN));
         Optional<LifetimeChoice> lifetime =
@@ -246,6 +272,15 @@ public final class RosterMaker {
     }
 
     private Answer numbered(Answer answer) {
+        Answer known = numbered.get(answer);
+        if (known == null) {
+            known = newNumbered(answer);
+            numbered.put(answer, known);
+        }
+        return known;
+    }
+
+    private Answer newNumbered(Answer answer) {
         Answer whole =
                 answer.elements().isEmpty()
                         ? answer

@@ -22,16 +22,25 @@ import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
 import java.time.LocalDate;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.IdentityHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
-/** The roster for programs, version 1: one JSON object (RFC 8259), described in docs/roster.md. */
+/** The roster for programs, version 2: one JSON object (RFC 8259), described in docs/roster.md. */
 public final class RosterJson {
 
-    private static final int VERSION = 1;
+    private static final int VERSION = 2;
 
     private final Verdict verdict;
     private final JsonGenerator json;
+
+    /** The collections of the profile that is written, each with its label, in order. */
+    private final Map<List<Answer.Element>, String> collections = new IdentityHashMap<>();
+
+    private final Deque<List<Answer.Element>> unwritten = new ArrayDeque<>();
 
     private RosterJson(Verdict verdict, JsonGenerator json) {
         this.verdict = verdict;
@@ -89,6 +98,7 @@ public final class RosterJson {
             }
         }
         json.writeEndArray();
+        collections();
         json.writeArrayFieldStart("passed");
         for (Passed passed : roster.map(Roster::passed).orElse(List.of())) {
             write(passed);
@@ -110,12 +120,6 @@ public final class RosterJson {
     }
 
     private void write(Row row) throws IOException {
-        write(row, row.slot().key(), row.carrier(), row.answer());
-    }
-
-    /** A row, or a member of a collection, which has the same fields and a key of its own. */
-    private void write(Row row, Optional<Key> key, Optional<String> carrier, Answer answer)
-            throws IOException {
         json.writeStartObject();
         json.writeStringField("consumer", row.consumer());
         json.writeStringField("need", row.need());
@@ -123,6 +127,13 @@ public final class RosterJson {
         string("as", row.as().map(Slot::text));
         string("within", row.within());
         json.writeStringField("contract", row.slot().contract().text());
+        write(row.slot().key(), row.carrier(), row.answer());
+        json.writeEndObject();
+    }
+
+    /** What a need receives, or what a member of a collection is. */
+    private void write(Optional<Key> key, Optional<String> carrier, Answer answer)
+            throws IOException {
         string("carrier", carrier);
         string("key", key.map(Key::text));
         json.writeStringField("kind", answer.kind().word());
@@ -144,13 +155,38 @@ public final class RosterJson {
         string("filledBy", answer.filledBy().map(FillIn::word));
         strings("leftOut", answer.leftOut());
         if (answer.kind() == AnswerKind.COLLECTION) {
-            json.writeArrayFieldStart("elements");
-            for (Answer.Element one : answer.elements()) {
-                write(row, one.key(), one.carrier(), one.answer());
+            json.writeStringField("collection", label(answer.elements()));
+        }
+    }
+
+    private String label(List<Answer.Element> elements) {
+        String known = collections.get(elements);
+        if (known == null) {
+            known = "c" + (collections.size() + 1);
+            collections.put(elements, known);
+            unwritten.add(elements);
+        }
+        return known;
+    }
+
+    /** The members of each collection that was named, once, whoever receives them. */
+    private void collections() throws IOException {
+        json.writeArrayFieldStart("collections");
+        while (!unwritten.isEmpty()) {
+            List<Answer.Element> elements = unwritten.remove();
+            json.writeStartObject();
+            json.writeStringField("collection", collections.get(elements));
+            json.writeArrayFieldStart("members");
+            for (Answer.Element one : elements) {
+                json.writeStartObject();
+                write(one.key(), one.carrier(), one.answer());
+                json.writeEndObject();
             }
             json.writeEndArray();
+            json.writeEndObject();
         }
-        json.writeEndObject();
+        json.writeEndArray();
+        collections.clear();
     }
 
     private void write(String field, List<Finding> findings) throws IOException {

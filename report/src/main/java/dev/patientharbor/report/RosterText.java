@@ -22,13 +22,20 @@ public final class RosterText {
     private static final int WIDEST_LABEL = 26;
     private static final String ALL = "everywhere";
 
+    /** So many who share an instance are named, and so many bindings that are hidden. */
+    private static final int MOST = 5;
+
     private final Verdict verdict;
     private final Page page;
     private final Map<String, Roster> rosters = new LinkedHashMap<>();
     private final Map<String, Sharing> sharing = new LinkedHashMap<>();
+    private final int most;
+    private final Members members;
 
-    private RosterText(Verdict verdict, Layout layout) {
+    private RosterText(Verdict verdict, Layout layout, boolean wide) {
         this.verdict = verdict;
+        most = wide ? Integer.MAX_VALUE : MOST;
+        members = new Members(sharing);
         page = new Page(layout);
         for (ProfileVerdict profile : verdict.profiles()) {
             if (!profile.isPartial()) {
@@ -39,9 +46,17 @@ public final class RosterText {
         }
     }
 
-    /** The whole text; every line ends with {@code \n}. */
+    /**
+     * The text; every line ends with {@code \n}. Five who share an instance are named and the
+     * others counted, and members that several consumers receive are told once.
+     */
     public static String render(Verdict verdict, Layout layout) {
-        return new RosterText(verdict, layout).render();
+        return new RosterText(verdict, layout, false).render();
+    }
+
+    /** The whole text: whoever shares an instance is named, and members are told each time. */
+    public static String renderWide(Verdict verdict, Layout layout) {
+        return new RosterText(verdict, layout, true).render();
     }
 
     /** One need, whatever the profile. */
@@ -145,14 +160,12 @@ public final class RosterText {
         return List.copyOf(told.values());
     }
 
-    /** All that is told of an answer, its elements included. */
+    /** All that is told of an answer, and which members it has. */
     private String told(String profile, Row row, Answer answer) {
-        StringBuilder told = new StringBuilder(Words.chain(verdict, answer));
-        told.append(Words.core(verdict, answer)).append(about(profile, row, answer));
-        for (Answer.Element element : answer.elements()) {
-            told.append('\n').append(key(element)).append(told(profile, row, element.answer()));
-        }
-        return told.toString();
+        return Words.chain(verdict, answer)
+                + Words.core(verdict, answer)
+                + about(profile, row, answer)
+                + members.identity(profile, answer);
     }
 
     private static String key(Answer.Element element) {
@@ -204,6 +217,18 @@ public final class RosterText {
     }
 
     private void elements(Told told, Answer answer, int column) {
+        Optional<Row> toldBy =
+                most == MOST && answer.elements().size() > MOST
+                        ? members.toldBy(told.profiles(), told.row(), answer)
+                        : Optional.empty();
+        if (toldBy.isPresent()) {
+            page.line(column)
+                    .put(Tone.QUIET, "the members that")
+                    .put(verdict.shortName(toldBy.get().consumer()))
+                    .put(Tone.QUIET, "receives (" + toldBy.get().need() + ")")
+                    .end();
+            return;
+        }
         int keys = CheckText.widest(answer.elements().stream().map(RosterText::key).toList()) + 1;
         for (Answer.Element element : answer.elements()) {
             page.line(column)
@@ -237,9 +262,12 @@ public final class RosterText {
             answer.instance().ifPresent(label -> about.append(label).append(' '));
         }
         answer.lifetime().ifPresent(one -> about.append(one.by().words()));
-        List<String> others = sharing.get(profile).othersWith(row.consumer(), answer);
+        Sharing held = sharing.get(profile);
+        List<String> others = held.othersWith(row.consumer(), answer, most);
         if (!others.isEmpty()) {
             about.append(", with ").append(Words.classes(verdict, others));
+            int left = held.countOthers(row.consumer(), answer) - others.size();
+            about.append(left > 0 ? " and " + left + " more" : "");
         }
         answer.fills()
                 .flatMap(Answer.Seat::within)
@@ -262,7 +290,8 @@ public final class RosterText {
                                     .map(one -> place(one.at()))
                                     .collect(Collectors.joining(", ")));
         }
-        for (Answer.Hidden hidden : answer.hides()) {
+        List<Answer.Hidden> hides = answer.hides();
+        for (Answer.Hidden hidden : hides.subList(0, Math.min(most, hides.size()))) {
             about.append(", hides ")
                     .append(hidden.supply())
                     .append(' ')
@@ -272,6 +301,9 @@ public final class RosterText {
                                             in -> place(hidden.at()),
                                             in -> "on the class",
                                             in -> in.text()));
+        }
+        if (hides.size() > most) {
+            about.append(" and ").append(hides.size() - most).append(" more");
         }
         return about.toString();
     }

@@ -1,0 +1,71 @@
+package dev.patientharbor.report;
+
+import dev.patientharbor.plan.Answer;
+import dev.patientharbor.plan.Answer.Element;
+import dev.patientharbor.plan.Row;
+import java.util.HashMap;
+import java.util.IdentityHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** The members of collections: which of them are the same, and who was told of them first. */
+final class Members {
+
+    private final Map<String, Sharing> sharing;
+
+    /** What members are, with who holds them, each with a number. */
+    private final Map<List<Object>, Integer> known = new HashMap<>();
+
+    /** The same by profile, for lists that were looked at. */
+    private final Map<String, Map<List<Element>, Integer>> numbers = new HashMap<>();
+
+    private final Map<String, Row> told = new HashMap<>();
+
+    /**
+     * @param sharing by profile, who holds the same instance
+     */
+    Members(Map<String, Sharing> sharing) {
+        this.sharing = sharing;
+    }
+
+    /** A text that is the same for the same members, held by the same consumers; blank for none. */
+    String identity(String profile, Answer answer) {
+        return answer.elements().isEmpty() ? "" : " " + number(profile, answer);
+    }
+
+    private int number(String profile, Answer answer) {
+        Map<List<Element>, Integer> ofProfile =
+                numbers.computeIfAbsent(profile, one -> new IdentityHashMap<>());
+        Integer number = ofProfile.get(answer.elements());
+        if (number == null) {
+            List<Object> all =
+                    answer.elements().stream()
+                            .map(one -> (Object) described(profile, one))
+                            .toList();
+            number = known.computeIfAbsent(all, one -> known.size());
+            ofProfile.put(answer.elements(), number);
+        }
+        return number;
+    }
+
+    /** A member, but for labels, which count one profile's instances, and those who hold it. */
+    private record Described(
+            Element unlabelled, boolean isLabelled, Set<String> holders, String nested) {}
+
+    private Described described(String profile, Element element) {
+        Answer answer = element.answer();
+        return new Described(
+                new Element(element.key(), element.carrier(), answer.labelled("")),
+                answer.instance().isPresent(),
+                sharing.get(profile).holders(answer),
+                identity(profile, answer));
+    }
+
+    /** Who was told of the same members in the same profiles before; from now on it is this one. */
+    Optional<Row> toldBy(List<String> profiles, Row row, Answer answer) {
+        String which = String.join("\n", profiles) + identity(profiles.get(0), answer);
+        return Optional.ofNullable(told.putIfAbsent(which, row));
+    }
+}
