@@ -16,6 +16,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -89,7 +90,7 @@ class RosterJsonTest {
         assertEquals(
                 List.of("patientHarborRoster", "title", "profiles", "findings", "suppressed"),
                 names(roster));
-        assertEquals(1, roster.get("patientHarborRoster").asInt());
+        assertEquals(2, roster.get("patientHarborRoster").asInt());
         for (JsonNode profile : roster.get("profiles")) {
             assertEquals(
                     List.of(
@@ -99,6 +100,7 @@ class RosterJsonTest {
                             "complete",
                             "fingerprint",
                             "needs",
+                            "collections",
                             "passed",
                             "eager",
                             "findings",
@@ -107,20 +109,30 @@ class RosterJsonTest {
             boolean partial = profile.get("partial").asBoolean();
             assertEquals(partial, profile.get("complete").isNull());
             assertEquals(partial, profile.get("needs").isEmpty());
+            TreeSet<String> named = new TreeSet<>();
             for (JsonNode row : profile.get("needs")) {
-                row(row);
+                row(row, ROW, named);
             }
+            List<String> told = new ArrayList<>();
+            for (JsonNode one : profile.get("collections")) {
+                assertEquals(List.of("collection", "members"), names(one));
+                told.add(one.get("collection").asText());
+                for (JsonNode member : one.get("members")) {
+                    row(member, ROW.subList(ROW.indexOf("carrier"), ROW.size()), named);
+                }
+            }
+            assertEquals(List.copyOf(named), told.stream().sorted().toList(), "each once");
         }
         String page = Files.readString(Path.of("../docs/roster.md"));
         ROW.forEach(field -> assertTrue(page.contains("`" + field + "`"), field));
     }
 
-    private static void row(JsonNode row) {
-        List<String> fields = new ArrayList<>(ROW);
+    private static void row(JsonNode row, List<String> ofAll, Set<String> collections) {
+        List<String> fields = new ArrayList<>(ofAll);
         String kind = row.get("kind").asText();
         if (kind.equals("collection")) {
-            fields.add("elements");
-            row.get("elements").forEach(RosterJsonTest::row);
+            fields.add("collection");
+            collections.add(row.get("collection").asText());
         }
         assertEquals(fields, names(row));
         boolean nothing = Set.of("absent", "unmet", "collection").contains(kind);
@@ -130,7 +142,7 @@ class RosterJsonTest {
         boolean named = canned || Set.of("real", "fake", "stub", "factory").contains(kind);
         assertEquals(named, canned || !row.get("implementation").isNull(), row.toString());
         assertEquals(kind.equals("factory"), row.get("implementation").asText().contains("#"));
-        assertFalse(row.get("contract").asText().contains(" "));
+        assertFalse(row.path("contract").asText().contains(" "));
     }
 
     @Test

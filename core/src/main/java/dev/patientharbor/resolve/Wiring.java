@@ -10,6 +10,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 
 /**
  * Everything that the entry consumers of one profile lead to, as seats: a seat is a slot at a
@@ -20,6 +21,9 @@ public final class Wiring {
     private static final int NONE = -1;
     private static final int[] NOWHERE = {};
 
+    /** Lines of what stands in for another that are no longer need not be remembered. */
+    private static final int SHORT = 8;
+
     private final ResolvedProfile profile;
     private final SlotTable slots;
     private final SlotFiller filler;
@@ -27,6 +31,11 @@ public final class Wiring {
 
     /** The seat in which the one object of each class stands, where a mark says that it is one. */
     private final Map<String, Integer> oneOfClass = new HashMap<>();
+
+    /** The ends of long lines, as they were found. */
+    private final Map<Integer, Integer> settled = new ConcurrentHashMap<>(0);
+
+    private final Map<Integer, Integer> received = new ConcurrentHashMap<>(0);
 
     private int[] reached = new int[16];
     private int count;
@@ -223,16 +232,29 @@ public final class Wiring {
     }
 
     private int end(int seat, boolean unwrapped) {
+        Map<Integer, Integer> known = unwrapped ? received : settled;
+        List<Integer> line = new ArrayList<>(0);
         int at = seat;
-        for (int steps = 0; steps <= count; steps++) {
-            Outcome outcome = outcome(at);
-            boolean ends = outcome.next().isEmpty() || !unwrapped && outcome.kind() != Kind.ALIAS;
-            if (ends) {
-                return at;
+        int end = NONE;
+        while (line.size() <= count) {
+            Integer before = line.isEmpty() ? null : known.get(at);
+            Outcome outcome = before == null ? outcome(at) : null;
+            if (before != null
+                    || outcome.next().isEmpty()
+                    || !unwrapped && outcome.kind() != Kind.ALIAS) {
+                end = before == null ? at : before;
+                break;
             }
+            line.add(at);
             at = outcome.next().get();
         }
-        return NONE;
+        // Of a long line each place is passed once, whoever asks.
+        if (line.size() > SHORT) {
+            for (int one : line) {
+                known.put(one, end);
+            }
+        }
+        return end;
     }
 
     /** The seat at which an alias aims that is bound in this profile. */
