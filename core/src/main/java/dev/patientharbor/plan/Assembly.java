@@ -55,6 +55,34 @@ public final class Assembly {
         return Optional.ofNullable(bySlot.get(slot));
     }
 
+    /**
+     * The slots that are meant by one as people write it: class names in full, or short, with the
+     * class around a nested one ({@code Shop.Clock}) or without it.
+     */
+    public List<Slot> meantBy(Slot written) {
+        List<Slot> known = parts.stream().map(Part::slot).distinct().toList();
+        if (known.contains(written)) {
+            return List.of(written);
+        }
+        String text = written.text(name -> name.replace('$', '.'));
+        return known.stream()
+                .filter(
+                        one ->
+                                one.text(name -> name.replace('$', '.')).equals(text)
+                                        || one.text(Assembly::nested).equals(text)
+                                        || one.text(Assembly::innermost).equals(text))
+                .toList();
+    }
+
+    private static String nested(String name) {
+        return name.substring(name.lastIndexOf('.') + 1).replace('$', '.');
+    }
+
+    private static String innermost(String name) {
+        String nested = nested(name);
+        return nested.substring(nested.lastIndexOf('.') + 1);
+    }
+
     /** The numbers of the entry consumers, in the order of the file. */
     public List<Integer> entries() {
         return entries;

@@ -32,12 +32,7 @@ final class Swap {
      */
     static Swap of(Plan plan, Slot written) {
         List<Slot> known = plan.assembly().parts().stream().map(Part::slot).distinct().toList();
-        List<Slot> meant =
-                known.contains(written)
-                        ? List.of(written)
-                        : known.stream()
-                                .filter(one -> shortText(one).equals(written.text()))
-                                .toList();
+        List<Slot> meant = plan.assembly().meantBy(written);
         if (meant.size() != 1) {
             List<String> near =
                     NearNames.of(shortText(written), known.stream().map(Swap::shortText).toList());

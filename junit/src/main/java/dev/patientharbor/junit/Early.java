@@ -1,48 +1,89 @@
 package dev.patientharbor.junit;
 
-import dev.patientharbor.plan.Roster;
-import dev.patientharbor.rig.Rig;
+import dev.patientharbor.check.Verdict;
+import java.lang.reflect.Constructor;
 import java.lang.reflect.Executable;
-import java.util.Set;
+import java.util.Optional;
+import org.junit.jupiter.api.TestInstance.Lifecycle;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.junit.jupiter.api.extension.ParameterContext;
 import org.junit.jupiter.api.extension.ParameterResolutionException;
 
-/** What asks for something of a rig before there can be one. */
+/** What asks for something of a rig where there is none, or none yet. */
 final class Early {
-
-    private static final Set<Class<?>> OURS = Set.of(Rig.class, Roster.class);
 
     private Early() {}
 
     /**
-     * @throws ParameterResolutionException if the parameter is one that a rig would fill
+     * Refuses what each test has of its own, where no test has begun.
+     *
+     * @throws ParameterResolutionException unless one rig is there for all, or it is the
+     *     constructor of an instance for one test
      */
-    static void refuse(ParameterContext parameter, ExtensionContext context) {
-        Class<?> type = parameter.getParameter().getType();
-        if (context.getTestMethod().isPresent()
-                || !OURS.contains(type)
-                        && !parameter.isAnnotated(FromRig.class)
-                        && !isOfPlan(type, context)) {
+    static void refuseTooEarly(
+            ParameterContext parameter, ExtensionContext context, Optional<Said> said) {
+        Executable who = parameter.getDeclaringExecutable();
+        boolean isOfOneTest =
+                who instanceof Constructor
+                        && !context.getTestInstanceLifecycle()
+                                .equals(Optional.of(Lifecycle.PER_CLASS));
+        if (isOfOneTest || said.filter(Said::oneRig).isPresent()) {
             return;
         }
-        Executable who = parameter.getDeclaringExecutable();
         throw new ParameterResolutionException(
                 who.getName()
                         + " asks for "
-                        + type.getName()
+                        + parameter.getParameter().getType().getName()
                         + " before there is a rig: each test method has its own, built once the"
                         + " fields of its class are there. Take it as a parameter of the test, or"
                         + " of a method that runs before each, or as a field marked with"
                         + " @FromRig.");
     }
 
-    private static boolean isOfPlan(Class<?> type, ExtensionContext context) {
-        Roster roster = Sets.plan(context, Said.at(context).profile()).roster();
-        return roster.rows().stream()
+    /**
+     * What asks a rig for something where no profile is named.
+     *
+     * @return false, for somebody else's parameter
+     * @throws ParameterResolutionException if it is marked, or some profile knows its type
+     */
+    static boolean refuseWithoutProfile(ParameterContext parameter, ExtensionContext context) {
+        String type = parameter.getParameter().getType().getName();
+        if (Claims.isMarked(parameter.getParameter()) || isOfAnyProfile(type, context)) {
+            throw new ParameterResolutionException(
+                    parameter.getDeclaringExecutable().getName()
+                            + " asks for "
+                            + type
+                            + ", and no profile is named: "
+                            + Said.advice(context));
+        }
+        return false;
+    }
+
+    private static boolean isOfAnyProfile(String type, ExtensionContext context) {
+        Verdict verdict = Sets.of(context).check();
+        return verdict.profiles().stream()
+                .filter(one -> !one.isPartial())
+                .flatMap(one -> verdict.roster(one.name()).rows().stream())
                 .anyMatch(
                         row ->
-                                row.consumer().equals(type.getName())
-                                        || row.slot().contract().text().equals(type.getName()));
+                                row.consumer().equals(type)
+                                        || row.slot().contract().text().equals(type));
+    }
+
+    /**
+     * Does nothing if a test has no marked fields.
+     *
+     * @throws IllegalStateException if it has: they would stay as they are
+     */
+    static void refuseFields(ExtensionContext context) {
+        for (Object instance : context.getRequiredTestInstances().getAllInstances()) {
+            if (Fields.hasAny(instance, FromRig.class)
+                    || Fields.hasAny(instance, SwappedIn.class)) {
+                throw new IllegalStateException(
+                        instance.getClass().getName()
+                                + " has fields for what is in a rig, and no profile is named: "
+                                + Said.advice(context));
+            }
+        }
     }
 }

@@ -1,14 +1,12 @@
 package dev.patientharbor.junit;
 
-import dev.patientharbor.profiles.Plan;
-import dev.patientharbor.profiles.Supplies;
 import dev.patientharbor.rig.Rig;
 import java.lang.annotation.Annotation;
 import java.lang.reflect.Field;
 import java.lang.reflect.Modifier;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Supplier;
 import org.junit.platform.commons.support.AnnotationSupport;
 import org.junit.platform.commons.support.HierarchyTraversalMode;
 
@@ -17,58 +15,31 @@ final class Fields {
 
     private Fields() {}
 
-    /** The plan with all that the fields swap in. */
-    static Plan swap(Plan plan, List<Object> instances) {
-        Plan swapped = plan;
-        for (Object instance : instances) {
-            for (Field field : marked(instance, SwappedIn.class)) {
-                swapped = swap(swapped, field, get(field, instance));
-            }
-        }
-        return swapped;
-    }
-
-    private static Plan swap(Plan plan, Field field, Object object) {
-        String key = field.getAnnotation(SwappedIn.class).value();
-        String slot = field.getGenericType().getTypeName() + (key.isEmpty() ? "" : "@" + key);
-        return plan.swap(
-                slot.replace(" ", ""),
-                object == null ? Supplies.mock() : Supplies.object(object).asStub());
-    }
-
-    /** A field of an instance that was given a mock. */
-    record Mocked(Object instance, Field field) {
-
-        /** Takes it away, so that the next test has its own. */
-        void clear() {
-            set(field, instance, null);
+    /** Fills the fields of an instance that are marked with {@link FromRig}. */
+    static void fill(Object instance, Supplier<Rig> rig) {
+        for (Field field : marked(instance, FromRig.class)) {
+            Optional<String> key = key(field.getAnnotation(FromRig.class).value());
+            set(field, instance, Asked.of(rig.get(), field.getGenericType(), key));
         }
     }
 
-    /** Fills the fields from a rig: what was asked for, and the mocks that were swapped in. */
-    static List<Mocked> fill(Rig rig, List<Object> instances) {
-        List<Mocked> mocked = new ArrayList<>();
-        for (Object instance : instances) {
-            for (Field field : marked(instance, FromRig.class)) {
-                Optional<String> key = key(field.getAnnotation(FromRig.class).value());
-                set(field, instance, Asked.of(rig, field.getGenericType(), key));
-            }
-            for (Field field : marked(instance, SwappedIn.class)) {
-                if (get(field, instance) == null) {
-                    Optional<String> key = key(field.getAnnotation(SwappedIn.class).value());
-                    set(field, instance, rig.held(field.getGenericType(), key).innermost());
-                    mocked.add(new Mocked(instance, field));
-                }
-            }
-        }
-        return mocked;
+    /** Whether an instance has a field with a mark. */
+    static boolean hasAny(Object instance, Class<? extends Annotation> mark) {
+        return hasAny(instance.getClass(), mark);
+    }
+
+    /** Whether a class has a field with a mark. */
+    static boolean hasAny(Class<?> type, Class<? extends Annotation> mark) {
+        return !AnnotationSupport.findAnnotatedFields(
+                        type, mark, field -> true, HierarchyTraversalMode.TOP_DOWN)
+                .isEmpty();
     }
 
     static Optional<String> key(String written) {
         return written.isEmpty() ? Optional.empty() : Optional.of(written);
     }
 
-    private static <A extends Annotation> List<Field> marked(Object instance, Class<A> mark) {
+    static <A extends Annotation> List<Field> marked(Object instance, Class<A> mark) {
         List<Field> fields =
                 AnnotationSupport.findAnnotatedFields(
                         instance.getClass(), mark, field -> true, HierarchyTraversalMode.TOP_DOWN);
@@ -91,7 +62,7 @@ final class Fields {
         return fields;
     }
 
-    private static Object get(Field field, Object instance) {
+    static Object get(Field field, Object instance) {
         try {
             return field.get(instance);
         } catch (IllegalAccessException impossible) {
@@ -99,7 +70,7 @@ final class Fields {
         }
     }
 
-    private static void set(Field field, Object instance, Object value) {
+    static void set(Field field, Object instance, Object value) {
         try {
             field.set(instance, value);
         } catch (IllegalAccessException impossible) {

@@ -8,6 +8,7 @@ import java.lang.annotation.Retention;
 import java.lang.annotation.RetentionPolicy;
 import java.lang.annotation.Target;
 import java.util.function.Supplier;
+import org.junit.jupiter.api.extension.ExtendWith;
 
 /**
  * Says where the profiles of a test class are. Without it they are in the only {@code
@@ -17,6 +18,7 @@ import java.util.function.Supplier;
 @Inherited
 @Retention(RetentionPolicy.RUNTIME)
 @Target(ElementType.TYPE)
+@ExtendWith(RigExtension.class)
 public @interface Harbor {
 
     /** The profile file, from the working directory. */
@@ -27,6 +29,12 @@ public @interface Harbor {
      * parameters. It is asked once in a run of tests.
      */
     Class<? extends Supplier<ProfileSet>> from() default InFile.class;
+
+    /**
+     * Whether parameters come from the rig only if they are marked with {@link FromRig}: for tests
+     * in which somebody else resolves parameters of types that the plan knows.
+     */
+    boolean onlyMarked() default false;
 
     /** Stands for: they are in a file. */
     final class InFile implements Supplier<ProfileSet> {

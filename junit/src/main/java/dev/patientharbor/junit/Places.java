@@ -39,11 +39,44 @@ final class Places {
         Optional<Harbor> inJava = harbor.filter(one -> one.from() != Harbor.InFile.class);
         return inJava.isPresent()
                 ? given(inJava.get().from())
-                : ProfileFiles.read(
+                : read(
                         harbor.map(Harbor::value)
                                 .filter(file -> !file.isEmpty())
                                 .map(Path::of)
                                 .orElseGet(Places::only));
+    }
+
+    private static ProfileSet read(Path file) {
+        try {
+            return ProfileFiles.read(file);
+        } catch (UncheckedIOException fault) {
+            Path folder = Path.of("").toAbsolutePath();
+            List<String> there = here().stream().map(Path::toString).toList();
+            throw new IllegalStateException(
+                    fault.getMessage()
+                            + " from "
+                            + folder
+                            + ": "
+                            + fault.getCause().getClass().getSimpleName()
+                            + "; there "
+                            + (there.isEmpty()
+                                    ? "is no *.harbor.yaml"
+                                    : "are " + String.join(", ", there)),
+                    fault);
+        }
+    }
+
+    /** The profile files of the working directory. */
+    private static List<Path> here() {
+        Path here = Path.of("").toAbsolutePath();
+        try (Stream<Path> files = Files.list(here)) {
+            return files.filter(one -> one.getFileName().toString().endsWith(".harbor.yaml"))
+                    .sorted()
+                    .map(here::relativize)
+                    .toList();
+        } catch (IOException unreadable) {
+            throw new UncheckedIOException("cannot list " + here, unreadable);
+        }
     }
 
     private static ProfileSet given(Class<? extends Supplier<ProfileSet>> from) {
@@ -65,23 +98,15 @@ final class Places {
     }
 
     private static Path only() {
-        Path here = Path.of("");
-        try (Stream<Path> files = Files.list(here.toAbsolutePath())) {
-            List<Path> found =
-                    files.filter(one -> one.getFileName().toString().endsWith(".harbor.yaml"))
-                            .sorted()
-                            .toList();
-            if (found.size() == 1) {
-                return here.toAbsolutePath().relativize(found.get(0));
-            }
-            throw new IllegalStateException(
-                    "there "
-                            + (found.isEmpty() ? "is no" : "are several")
-                            + " *.harbor.yaml in "
-                            + here.toAbsolutePath()
-                            + ": say which one by @Harbor(\"FILE\")");
-        } catch (IOException unreadable) {
-            throw new UncheckedIOException(unreadable);
+        List<Path> found = here();
+        if (found.size() == 1) {
+            return found.get(0);
         }
+        throw new IllegalStateException(
+                "there "
+                        + (found.isEmpty() ? "is no" : "are several")
+                        + " *.harbor.yaml in "
+                        + Path.of("").toAbsolutePath()
+                        + ": say which one by @Harbor(\"FILE\")");
     }
 }

@@ -4,28 +4,35 @@ import dev.patientharbor.profiles.Plan;
 import dev.patientharbor.rig.Rig;
 import dev.patientharbor.rig.Rigs;
 import java.lang.reflect.Parameter;
-import java.lang.reflect.Type;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Supplier;
+import org.junit.jupiter.api.TestInstance.Lifecycle;
+import org.junit.jupiter.api.extension.AfterAllCallback;
 import org.junit.jupiter.api.extension.AfterEachCallback;
+import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.BeforeEachCallback;
+import org.junit.jupiter.api.extension.BeforeTestExecutionCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.junit.jupiter.api.extension.ExtensionContext.Namespace;
 import org.junit.jupiter.api.extension.ExtensionContext.Store;
 import org.junit.jupiter.api.extension.ParameterContext;
 import org.junit.jupiter.api.extension.ParameterResolver;
 
-/** Builds the rig of a test, hands out what is in it, and has it closed after the test. */
-final class RigExtension implements BeforeEachCallback, AfterEachCallback, ParameterResolver {
+/** Has the rig of a test built, hands out what is in it, and closes it after the test. */
+final class RigExtension
+        implements BeforeAllCallback,
+                BeforeEachCallback,
+                BeforeTestExecutionCallback,
+                AfterEachCallback,
+                AfterAllCallback,
+                ParameterResolver {
 
     private static final Namespace OURS = Namespace.create(RigExtension.class);
 
     private final Optional<Run> fixed;
 
-    /** The rig of a test, in a wrapping that the store does not close. */
-    private record Given(Rig rig) {}
-
-    /** For what is marked with {@link UnderProfile}. */
+    /** For what is marked with {@link UnderProfile} or {@link Harbor}. */
     RigExtension() {
         fixed = Optional.empty();
     }
@@ -36,69 +43,123 @@ final class RigExtension implements BeforeEachCallback, AfterEachCallback, Param
     }
 
     @Override
+    public void beforeAll(ExtensionContext context) {
+        // Fields of the one instance of a class are there for its methods before all, with one rig.
+        Optional<Said> said = said(context).filter(Said::oneRig);
+        if (said.isPresent() && context.getTestInstance().isPresent()) {
+            Object instance = context.getRequiredTestInstance();
+            Fields.fill(instance, () -> SharedRig.of(said.get(), context).rig());
+        }
+    }
+
+    @Override
     public void beforeEach(ExtensionContext context) {
         if (isLeftToItsRun(context)) {
             return;
         }
+        Optional<Said> said = said(context);
+        if (fixed.isEmpty() && said.isEmpty()) {
+            Early.refuseFields(context);
+            return;
+        }
         List<Object> instances = context.getRequiredTestInstances().getAllInstances();
-        Optional<Said> said = fixed.isPresent() ? Optional.empty() : Optional.of(Said.at(context));
         String profile = fixed.map(Run::profile).orElseGet(() -> said.orElseThrow().profile());
         Plan plan = Sets.plan(context, profile);
-        Plan swapped = Fields.swap(plan, instances);
-        Rig rig;
-        if (said.filter(Said::oneRig).isPresent()) {
-            if (swapped != plan) {
-                throw new IllegalStateException(
-                        "fields marked with @SwappedIn change the plan of each test, and"
-                                + " @UnderProfile asks for one rig for all: take oneRig out");
-            }
-            rig =
-                    said.get()
-                            .where()
-                            .getStore(OURS)
-                            .getOrComputeIfAbsent(profile, one -> Rigs.build(plan), Rig.class);
-        } else {
-            // What the store of a test holds is closed when the test has ended.
-            rig = Rigs.build(swapped);
-            store(context).put(Rig.class, rig);
+        Optional<Supplier<Rig>> given =
+                said.filter(Said::oneRig)
+                        .map(one -> (Supplier<Rig>) SharedRig.of(one, context)::rig)
+                        .or(() -> ConstructorRig.taken(context, plan).map(rig -> () -> rig));
+        TestRig rig =
+                new TestRig(
+                        plan,
+                        instances,
+                        SwappedParameters.of(context.getRequiredTestMethod()),
+                        given);
+        store(context).put(TestRig.class, rig);
+        if (given.isEmpty()
+                && context.getTestInstanceLifecycle().equals(Optional.of(Lifecycle.PER_CLASS))) {
+            InUseByOne.enter(instances, context);
         }
-        store(context).put("given", new Given(rig));
-        store(context).put("mocked", Fields.fill(rig, instances));
+        rig.fillFields();
+    }
+
+    @Override
+    public void beforeTestExecution(ExtensionContext context) {
+        own(context).ifPresent(TestRig::requireUnchanged);
     }
 
     @Override
     public void afterEach(ExtensionContext context) {
-        List<?> mocked = store(context).getOrDefault("mocked", List.class, List.of());
-        mocked.forEach(one -> ((Fields.Mocked) one).clear());
+        TestRig rig = store(context).remove(TestRig.class, TestRig.class);
+        if (rig != null) {
+            InUseByOne.leave(context);
+            rig.end();
+            ConstructorRig.close(context);
+            SharedRig.close(context);
+        }
+    }
+
+    @Override
+    public void afterAll(ExtensionContext context) {
+        SharedRig.close(context);
+        ConstructorRig.closeAll(context);
     }
 
     @Override
     public boolean supportsParameter(ParameterContext parameter, ExtensionContext context) {
-        Optional<Rig> rig = rig(context);
-        if (rig.isEmpty()) {
-            Early.refuse(parameter, context);
-        }
-        if (rig.isEmpty() || isLeftToItsRun(context)) {
+        if (isLeftToItsRun(context)) {
             return false;
         }
         Parameter asked = parameter.getParameter();
-        return isImplementation(asked)
-                || parameter.isAnnotated(FromRig.class)
-                || Asked.isKnown(rig.get(), asked.getParameterizedType(), Optional.empty());
+        boolean meant = Claims.isMarked(asked);
+        if (!meant && !isImplementation(asked) && !Claims.mayBeMeant(asked, context)) {
+            return false;
+        }
+        Optional<Plan> plan = plan(context);
+        if (plan.isEmpty()) {
+            return Early.refuseWithoutProfile(parameter, context);
+        }
+        boolean ours =
+                meant
+                        || isImplementation(asked)
+                        || Rigs.knows(plan.get(), asked.getParameterizedType(), Optional.empty());
+        if (ours && own(context).isEmpty()) {
+            Early.refuseTooEarly(parameter, context, said(context));
+        }
+        return ours;
     }
 
     @Override
     public Object resolveParameter(ParameterContext parameter, ExtensionContext context) {
-        Rig rig = rig(context).orElseThrow();
         Parameter asked = parameter.getParameter();
+        Rig rig = rig(parameter, context);
         if (isImplementation(asked)) {
             return rig.held(fixed.orElseThrow().implementation().orElseThrow().seat()).innermost();
         }
-        Type type = asked.getParameterizedType();
-        return Asked.of(
-                rig,
-                type,
-                parameter.findAnnotation(FromRig.class).flatMap(mark -> Fields.key(mark.value())));
+        return asked.isAnnotationPresent(SwappedIn.class)
+                ? SwappedParameters.of(rig, asked)
+                : Asked.of(rig, asked.getParameterizedType(), Claims.key(asked));
+    }
+
+    private Rig rig(ParameterContext parameter, ExtensionContext context) {
+        Optional<TestRig> own = own(context);
+        if (own.isPresent()) {
+            return own.get().rig();
+        }
+        Optional<Said> shared = said(context).filter(Said::oneRig);
+        return shared.isPresent()
+                ? SharedRig.of(shared.get(), context).rig()
+                : ConstructorRig.made(context, plan(context).orElseThrow());
+    }
+
+    private Optional<Plan> plan(ExtensionContext context) {
+        return fixed.map(Run::profile)
+                .or(() -> said(context).map(Said::profile))
+                .map(profile -> Sets.plan(context, profile));
+    }
+
+    private Optional<Said> said(ExtensionContext context) {
+        return fixed.isPresent() ? Optional.empty() : Said.at(context);
     }
 
     /** Whether another one is there for this run of a test that has several. */
@@ -109,11 +170,12 @@ final class RigExtension implements BeforeEachCallback, AfterEachCallback, Param
     private boolean isImplementation(Parameter asked) {
         return fixed.flatMap(Run::implementation)
                 .filter(one -> one.contract() == asked.getType())
+                .filter(one -> !asked.isAnnotationPresent(FromRig.class))
                 .isPresent();
     }
 
-    private static Optional<Rig> rig(ExtensionContext context) {
-        return Optional.ofNullable(store(context).get("given", Given.class)).map(Given::rig);
+    private static Optional<TestRig> own(ExtensionContext context) {
+        return Optional.ofNullable(store(context).get(TestRig.class, TestRig.class));
     }
 
     private static Store store(ExtensionContext context) {

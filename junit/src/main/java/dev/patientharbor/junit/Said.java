@@ -1,6 +1,7 @@
 package dev.patientharbor.junit;
 
 import java.lang.reflect.AnnotatedElement;
+import java.util.Arrays;
 import java.util.Optional;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.junit.platform.commons.support.AnnotationSupport;
@@ -14,11 +15,12 @@ import org.junit.platform.commons.support.AnnotationSupport;
  */
 record Said(String profile, boolean oneRig, ExtensionContext where) {
 
+    private static final String EACH = "dev.patientharbor.junit.UnderEachProfile";
     private static final String PROPERTY = "patientharbor.profile";
     private static final String VARIABLE = "PATIENT_HARBOR_PROFILE";
 
     /** What the nearest mark says, of the method, its class or a class around it. */
-    static Said at(ExtensionContext context) {
+    static Optional<Said> at(ExtensionContext context) {
         for (Optional<ExtensionContext> at = Optional.of(context);
                 at.isPresent();
                 at = at.get().getParent()) {
@@ -27,14 +29,21 @@ record Said(String profile, boolean oneRig, ExtensionContext where) {
                     element.flatMap(
                             one -> AnnotationSupport.findAnnotation(one, UnderProfile.class));
             if (mark.isPresent()) {
-                return new Said(
-                        outside().orElse(mark.get().value()), mark.get().oneRig(), at.get());
+                return Optional.of(
+                        new Said(
+                                outside().orElse(mark.get().value()),
+                                mark.get().oneRig(),
+                                at.get()));
             }
         }
-        throw new IllegalStateException(
-                "say by @UnderProfile(\"PROFILE\") under which profile "
-                        + context.getDisplayName()
-                        + " runs");
+        return Optional.empty();
+    }
+
+    /** What to do where no profile is named. */
+    static String advice(ExtensionContext context) {
+        return "say by @UnderProfile(\"PROFILE\") under which profile "
+                + context.getDisplayName()
+                + " runs";
     }
 
     /** The profile that is set from outside, if one is. */
@@ -44,9 +53,25 @@ record Said(String profile, boolean oneRig, ExtensionContext where) {
                 .filter(name -> !name.isBlank());
     }
 
+    /** By its name: an older JUnit could not load the annotation itself. */
+    private static boolean isOfClassWithRuns(ExtensionContext context) {
+        for (Class<?> at = context.getRequiredTestClass();
+                at != null;
+                at = at.getEnclosingClass()) {
+            for (Class<?> one = at; one != null; one = one.getSuperclass()) {
+                if (Arrays.stream(one.getAnnotations())
+                        .anyMatch(mark -> mark.annotationType().getName().equals(EACH))) {
+                    return true;
+                }
+            }
+        }
+        return false;
+    }
+
     /** Whether a test runs several times, each with a rig of its own. */
     static boolean hasRunsOfItsOwn(ExtensionContext context) {
         return AnnotationSupport.isAnnotated(context.getTestMethod(), EachProfile.class)
-                || AnnotationSupport.isAnnotated(context.getTestMethod(), EachImplementation.class);
+                || AnnotationSupport.isAnnotated(context.getTestMethod(), EachImplementation.class)
+                || isOfClassWithRuns(context);
     }
 }

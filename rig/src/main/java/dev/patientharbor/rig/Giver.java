@@ -3,6 +3,7 @@ package dev.patientharbor.rig;
 import dev.patientharbor.finding.NearNames;
 import dev.patientharbor.model.Key;
 import dev.patientharbor.model.Slot;
+import dev.patientharbor.model.SlotParser;
 import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.TypeRef.ClassType;
 import dev.patientharbor.plan.Answer;
@@ -128,6 +129,20 @@ public abstract sealed class Giver permits Rig, Scope {
     /** The object in the slot of a type, and what is in it. */
     public Held held(Type type, Optional<String> key) {
         return held(station(slot(type, key)));
+    }
+
+    /**
+     * The object in a slot that is written as in a file, such as {@code TideGauge} or {@code
+     * WeatherFeed@coast}, and what is in it.
+     *
+     * @throws IllegalArgumentException if the text is no slot, or there is no such one
+     */
+    public Held held(String slot) {
+        Slot written =
+                SlotParser.slot(slot)
+                        .orElseThrow(() -> new IllegalArgumentException(slot + " is not a slot"));
+        List<Slot> meant = live.stations().assembly().meantBy(written);
+        return held(station(meant.size() == 1 ? meant.get(0) : written));
     }
 
     /**

@@ -2,6 +2,8 @@ package dev.patientharbor.rig;
 
 import dev.patientharbor.plan.Assembly;
 import dev.patientharbor.profiles.Plan;
+import java.lang.reflect.Type;
+import java.util.Optional;
 
 /** Builds rigs. */
 public final class Rigs {
@@ -26,6 +28,18 @@ public final class Rigs {
             makeAll(live);
         }
         return new Rig(live);
+    }
+
+    /**
+     * Whether a rig of a plan would have something for a type, or for what it carries; nothing is
+     * made for it.
+     *
+     * @param key the key of the slot; empty for the plain one
+     */
+    public static boolean knows(Plan plan, Type type, Optional<String> key) {
+        ClassLoader loader = Thread.currentThread().getContextClassLoader();
+        ClassLoader own = loader == null ? Rigs.class.getClassLoader() : loader;
+        return new Rig(new Live(stations(plan.assembly(), own))).knows(type, key);
     }
 
     /** Those of the loader that comes first are kept for the next rig. */

@@ -1,0 +1,47 @@
+package dev.patientharbor.junit;
+
+import dev.patientharbor.profiles.Plan;
+import dev.patientharbor.rig.Rig;
+import dev.patientharbor.rig.Rigs;
+import org.junit.jupiter.api.extension.ExtensionContext;
+import org.junit.jupiter.api.extension.ExtensionContext.Namespace;
+
+/** The one rig of all tests where {@link UnderProfile} asks for one; closed after the last. */
+final class SharedRig {
+
+    private static final Namespace OURS = Namespace.create(SharedRig.class);
+
+    private final Plan plan;
+    private Rig rig;
+
+    private SharedRig(Plan plan) {
+        this.plan = plan;
+    }
+
+    /** That of the place where it is asked for. */
+    static SharedRig of(Said said, ExtensionContext context) {
+        Plan plan = Sets.plan(context, said.profile());
+        return said.where()
+                .getStore(OURS)
+                .getOrComputeIfAbsent(SharedRig.class, one -> new SharedRig(plan), SharedRig.class);
+    }
+
+    synchronized Rig rig() {
+        if (rig == null) {
+            rig = Rigs.build(plan);
+        }
+        return rig;
+    }
+
+    /** Closes that of a place that is left. */
+    static void close(ExtensionContext left) {
+        SharedRig shared = left.getStore(OURS).remove(SharedRig.class, SharedRig.class);
+        if (shared != null) {
+            synchronized (shared) {
+                if (shared.rig != null) {
+                    shared.rig.close();
+                }
+            }
+        }
+    }
+}
