@@ -46,7 +46,9 @@ class DependenciesTest {
                                     "rig",
                                     "finding live model plan profiles standins straight types"),
                             Map.entry("mockito", "org.mockito standins"),
-                            Map.entry("junit", "check model notation org.junit plan profiles rig"),
+                            Map.entry(
+                                    "junit",
+                                    "check finding model notation org.junit plan profiles rig"),
                             Map.entry(
                                     "notation",
                                     "code files finding model org.snakeyaml plan profiles"),

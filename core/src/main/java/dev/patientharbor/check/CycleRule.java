@@ -112,8 +112,9 @@ final class CycleRule implements Rule {
                                 .contract()
                                 .equals(set.slots().slot(only.from()).contract());
         if (!wraps) {
-            return "let one of these ask for less, or put a supply in place of one that does not"
-                    + " ask back";
+            return "let one of these ask for a Supplier or a Provider of the next, which is met"
+                    + " when it is asked; or put a supply in place of one that does not ask"
+                    + " back";
         }
         String slot = set.text(only.from());
         String name = set.maker(only.consumer().get());

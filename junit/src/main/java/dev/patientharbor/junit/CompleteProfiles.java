@@ -1,10 +1,16 @@
 package dev.patientharbor.junit;
 
 import dev.patientharbor.check.Verdict;
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingText;
+import dev.patientharbor.finding.Severity;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.DynamicTest;
 import org.junit.jupiter.api.TestFactory;
+import org.junit.jupiter.api.TestReporter;
 
 /**
  * The ready-made test that every profile is complete: a class that is marked with {@link Harbor}
@@ -12,9 +18,20 @@ import org.junit.jupiter.api.TestFactory;
  */
 public interface CompleteProfiles {
 
-    /** One test for each profile that is not partial; each fails with all that is wrong. */
+    /**
+     * Whether warnings and notes are published as well, as entries of JUnit's report; by default if
+     * the system property {@code patientharbor.warnings} is {@code true}.
+     */
+    default boolean publishesWarnings() {
+        return Boolean.getBoolean("patientharbor.warnings");
+    }
+
+    /**
+     * One test for each profile that is not partial, by its name; each fails with all that is
+     * wrong.
+     */
     @TestFactory
-    default Stream<DynamicTest> every_profile_is_complete() {
+    default Stream<DynamicTest> every_profile_is_complete(TestReporter reporter) {
         Verdict verdict = Places.profiles(getClass()).check();
         List<String> names =
                 verdict.profiles().stream()
@@ -23,6 +40,14 @@ public interface CompleteProfiles {
                         .toList();
         if (names.isEmpty()) {
             verdict.requireComplete();
+        }
+        if (publishesWarnings()) {
+            Set<String> told = new HashSet<>();
+            for (Finding one : verdict.allFindings()) {
+                if (one.severity() != Severity.ERROR && told.add(one.identity())) {
+                    reporter.publishEntry(one.severity().word(), FindingText.of(one).strip());
+                }
+            }
         }
         return names.stream()
                 .map(name -> DynamicTest.dynamicTest(name, () -> verdict.requireComplete(name)));

@@ -1,6 +1,8 @@
 package dev.patientharbor.junit;
 
 import dev.patientharbor.profiles.ProfileSet;
+import java.lang.reflect.Method;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -24,6 +26,7 @@ final class EachImplementationExtension implements TestTemplateInvocationContext
         EachImplementation mark =
                 AnnotationSupport.findAnnotation(context.getTestMethod(), EachImplementation.class)
                         .orElseThrow();
+        requireParameter(context.getRequiredTestMethod(), mark.value());
         ProfileSet set = Sets.of(context);
         Map<String, InUse.One> used =
                 InUse.of(set, Sets.named(set, List.of(mark.profiles())))
@@ -41,6 +44,18 @@ final class EachImplementationExtension implements TestTemplateInvocationContext
                             + mark.value().getSimpleName());
         }
         return used.values().stream().map(one -> run(mark.value(), one));
+    }
+
+    /** Without one the test would run again and again, and see none of them. */
+    private static void requireParameter(Method test, Class<?> contract) {
+        if (Arrays.stream(test.getParameterTypes()).noneMatch(one -> one == contract)) {
+            throw new IllegalStateException(
+                    test.getName()
+                            + " is to run for each implementation of "
+                            + contract.getSimpleName()
+                            + " and has no parameter of that type: add one, it is given each in"
+                            + " turn");
+        }
     }
 
     private static TestTemplateInvocationContext run(Class<?> contract, InUse.One one) {

@@ -51,6 +51,29 @@ public final class MockitoMaker implements StandInMaker {
         return mock;
     }
 
+    @Override
+    public Optional<List<Call>> calls(Object mock, String slot) {
+        if (!Mockito.mockingDetails(mock).isMock()) {
+            return Optional.empty();
+        }
+        return Optional.of(
+                Mockito.mockingDetails(mock).getInvocations().stream()
+                        .filter(one -> !isOfEveryObject(one.getMethod()))
+                        .map(one -> unanswered(one, slot))
+                        .toList());
+    }
+
+    private static Call unanswered(Invocation made, String slot) {
+        return new Call(
+                slot,
+                "mock",
+                made.getMethod(),
+                Arrays.asList(made.getArguments()),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty());
+    }
+
     /** Tells of the calls of one mock, as long as Mockito counts them. */
     private static final class Calls implements InvocationListener {
         private final String slot;

@@ -8,6 +8,7 @@ import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.TypeRef.ClassType;
 import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.Part;
+import java.lang.reflect.Array;
 import java.lang.reflect.ParameterizedType;
 import java.lang.reflect.Type;
 import java.util.ArrayList;
@@ -112,7 +113,26 @@ public abstract sealed class Giver permits Rig, Scope {
                 return (Supplier<Object>) () -> station.get(open().whenAskedLater());
             }
         }
+        if (exact.isEmpty() && isArrayOfKnown(type, key)) {
+            List<?> all = all((Class<?>) ((Class<?>) type).getComponentType());
+            Object array = Array.newInstance(((Class<?>) type).getComponentType(), all.size());
+            for (int i = 0; i < all.size(); i++) {
+                Array.set(array, i, all.get(i));
+            }
+            return array;
+        }
         return get(slot(type, key));
+    }
+
+    /** Whether it is an array of what there are variants of: it holds them as a list would. */
+    private boolean isArrayOfKnown(Type type, Optional<String> key) {
+        return key.isEmpty()
+                && type instanceof Class<?> array
+                && array.isArray()
+                && !array.getComponentType().isPrimitive()
+                && live.stations().assembly().parts().stream()
+                        .map(part -> part.slot().contract())
+                        .anyMatch(Types.ref(array.getComponentType())::equals);
     }
 
     /** Whether there is something for a type, or for what it carries. */
@@ -123,7 +143,8 @@ public abstract sealed class Giver permits Rig, Scope {
                 && CARRIERS.contains(carrier.getRawType())) {
             return knows(carrier.getActualTypeArguments()[0], key);
         }
-        return exact.filter(one -> !(one.end() instanceof MissingStation)).isPresent();
+        return exact.filter(one -> !(one.end() instanceof MissingStation)).isPresent()
+                || exact.isEmpty() && isArrayOfKnown(type, key);
     }
 
     /** The object in the slot of a type, and what is in it. */
@@ -249,7 +270,7 @@ public abstract sealed class Giver permits Rig, Scope {
     }
 
     /** A slot that there is. */
-    Slot known(Class<?> contract, Optional<String> key) {
+    Slot known(Type contract, Optional<String> key) {
         Slot slot = slot(contract, key);
         station(slot);
         return slot;

@@ -11,6 +11,8 @@ import dev.patientharbor.plan.Row;
 import dev.patientharbor.standins.Call;
 import dev.patientharbor.standins.CallRecord;
 import dev.patientharbor.standins.Recorded;
+import dev.patientharbor.standins.StandInMaker;
+import java.lang.reflect.Type;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -127,9 +129,10 @@ public final class Rig extends Giver implements AutoCloseable {
     }
 
     /**
-     * The calls of the plain slot of a contract that its mock, its canned stub or a spy saw, in
-     * order. Where one of them is inside of another the outer one's count: these are the calls of
-     * consumers, and {@link #trace()} tells the others too.
+     * The calls of the plain slot of a contract that its mock, its canned stub or a spy saw, or a
+     * mock of one's own (without what it answered), in order. Where one of them is inside of
+     * another the outer one's count: these are the calls of consumers, and {@link #trace()} tells
+     * the others too.
      *
      * @throws IllegalArgumentException if there is no such slot, or nobody sees its calls: none
      *     that were seen would prove nothing
@@ -143,10 +146,27 @@ public final class Rig extends Giver implements AutoCloseable {
         return calls(contract, Optional.of(key));
     }
 
-    private List<Call> calls(Class<?> contract, Optional<String> key) {
+    /** The calls of the slot of a contract with type arguments. */
+    public List<Call> calls(Contract<?> contract) {
+        return calls(contract.type(), Optional.empty());
+    }
+
+    /** The calls of a keyed slot of a contract with type arguments. */
+    public List<Call> calls(Contract<?> contract, String key) {
+        return calls(contract.type(), Optional.of(key));
+    }
+
+    private List<Call> calls(Type contract, Optional<String> key) {
         Slot slot = behind(known(contract, key));
         Watches watches = watches(slot);
         if (watches.isEmpty()) {
+            Object core = held(contract, key).innermost();
+            for (StandInMaker maker : live().stations().makers()) {
+                Optional<List<Call>> seen = maker.calls(core, Words.slot(slot));
+                if (seen.isPresent()) {
+                    return seen.get();
+                }
+            }
             throw new IllegalArgumentException(
                     "nobody sees the calls of "
                             + Words.slot(slot)
@@ -186,7 +206,17 @@ public final class Rig extends Giver implements AutoCloseable {
         return recording(contract, Optional.of(key));
     }
 
-    private Recording recording(Class<?> contract, Optional<String> key) {
+    /** The same for a contract with type arguments. */
+    public Recording recording(Contract<?> contract) {
+        return recording(contract.type(), Optional.empty());
+    }
+
+    /** The same for a keyed slot of a contract with type arguments. */
+    public Recording recording(Contract<?> contract, String key) {
+        return recording(contract.type(), Optional.of(key));
+    }
+
+    private Recording recording(Type contract, Optional<String> key) {
         Slot slot = behind(known(contract, key));
         List<Call> seen = calls(slot, watches(slot)::isInnermost);
         if (seen.isEmpty()) {
@@ -197,7 +227,7 @@ public final class Rig extends Giver implements AutoCloseable {
                             + profile()
                             + ": decorate it with spy, and call it");
         }
-        Where at = Where.classNamed(contract.getName());
+        Where at = Where.classNamed(contract.getTypeName());
         return new Recording(
                 known(contract, key), new Recorded(live().stations().values(), at).answers(seen));
     }

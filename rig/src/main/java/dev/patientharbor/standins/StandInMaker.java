@@ -1,5 +1,8 @@
 package dev.patientharbor.standins;
 
+import java.util.List;
+import java.util.Optional;
+
 /**
  * Makes mocks in a way of its own, in place of the built-in one, which makes them of interfaces
  * alone. Found by {@link java.util.ServiceLoader}; must have a constructor without parameters and
@@ -18,4 +21,14 @@ public interface StandInMaker {
      * @param seen must be told of each call of it
      */
     Object make(Class<?> contract, String slot, CallLog seen);
+
+    /**
+     * The calls that an object saw which somebody else made in the same way, without what they were
+     * answered; empty if it is none of those.
+     *
+     * @param slot the slot that it fills, as text
+     */
+    default Optional<List<Call>> calls(Object mock, String slot) {
+        return Optional.empty();
+    }
 }
