@@ -107,7 +107,7 @@ public final class Plan {
     private Plan swap(Slot slot, Filling filling, Names names, Where at) {
         Swap swap = Swap.of(this, slot);
         RequiredArgument.of(filling, "what is to fill " + slot.text());
-        return swap.by(filling.binding(slot, names, at), names);
+        return swap.by(filling.binding(swap.slot(), names, at), names);
     }
 
     /** One consumer alone: all that it needs is replaced by mocks, but for what is kept. */

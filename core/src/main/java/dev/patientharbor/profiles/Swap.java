@@ -53,6 +53,11 @@ final class Swap {
         return swap;
     }
 
+    /** The slot of the plan that is meant. */
+    Slot slot() {
+        return slot;
+    }
+
     private static String shortText(Slot slot) {
         return slot.text().replaceAll("[\\w.]+[.$](?=\\w)", "");
     }

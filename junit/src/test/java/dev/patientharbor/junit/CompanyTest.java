@@ -158,6 +158,8 @@ class CompanyTest {
     @Harbor(ExtensionTest.PORT)
     @UnderProfile("dock-test")
     static class Parameters {
+        @FromRig private gullwing.port.WeatherFeed[] feeds;
+
         @SwappedIn(slot = "TideGauge")
         private final WrongMarksTest.OwnGauge own = new WrongMarksTest.OwnGauge();
 
@@ -167,6 +169,7 @@ class CompanyTest {
             desk.arrive("GULL");
             assertSame(rota, rig.received(ArrivalDesk.class, "rota").innermost());
             assertEquals(1, rig.calls(PilotRota.class).size());
+            assertEquals(rig.all(gullwing.port.WeatherFeed.class), List.of(feeds));
             assertSame(own, rig.received(CraneShed.class, "gauge").outermost());
         }
     }

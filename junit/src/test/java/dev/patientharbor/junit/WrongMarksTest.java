@@ -101,6 +101,12 @@ class WrongMarksTest {
     }
 
     @Harbor(ExtensionTest.PORT)
+    static class WithoutParameter {
+        @EachImplementation(WeatherFeed.class)
+        void nothing() {}
+    }
+
+    @Harbor(ExtensionTest.PORT)
     static class FieldsWithoutProfile {
         @FromRig Rig rig;
 
@@ -165,6 +171,7 @@ class WrongMarksTest {
     void what_is_marked_wrongly_is_told_with_what_to_do() {
         Map<Class<?>, String> more =
                 Map.of(
+                        WithoutParameter.class, "has no parameter of that type: add one",
                         FieldsWithoutProfile.class,
                                 "FieldsWithoutProfile has fields for what is in a rig, and no"
                                         + " profile is named: say by @UnderProfile",

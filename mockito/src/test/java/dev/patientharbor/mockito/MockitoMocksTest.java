@@ -83,6 +83,32 @@ class MockitoMocksTest {
     }
 
     @Test
+    void the_calls_of_a_mock_of_ones_own_are_seen_too() {
+        PilotRota own = org.mockito.Mockito.mock(PilotRota.class);
+        when(own.onDuty()).thenReturn("Ada Brook");
+        ProfileSet port =
+                ProfileSet.define(
+                        "port",
+                        set -> {
+                            set.entry(ArrivalDesk.class);
+                            set.profile(
+                                    "test",
+                                    it -> {
+                                        it.fill(BerthLedger.class, mock());
+                                        it.fill(PilotRota.class, mock());
+                                        it.fill(TideGauge.class, real(FixedTideGauge.class));
+                                    });
+                        });
+        var plan = port.plan("test").swap(PilotRota.class, own);
+        try (Rig rig = Rigs.build(plan)) {
+            assertEquals(
+                    "GULL takes berth 0 at 2.4 m, with Ada Brook",
+                    rig.get(ArrivalDesk.class).arrive("GULL"));
+            assertEquals("[onDuty()]", rig.calls(PilotRota.class).toString());
+        }
+    }
+
+    @Test
     void abstract_classes_and_final_ones_can_be_mocked_and_answer_neutrally() {
         ProfileSet set =
                 ProfileSet.define(

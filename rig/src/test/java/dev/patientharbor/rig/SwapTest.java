@@ -231,6 +231,49 @@ class SwapTest {
         }
     }
 
+    @Test
+    void slots_are_named_as_in_the_file_and_contracts_with_type_arguments_are_seen_too()
+            throws Exception {
+        Yard yard =
+                Yard.of(
+                        """
+                        public class Shop {
+                            public interface Clock { int now(); }
+                            public interface Reader<T> { T read(); }
+                            public record Desk(Clock clock, Reader<String> reader) {}
+                            public record Wall(Clock[] clocks) {}
+                        }
+                        """,
+                        """
+                        entry: [Shop.Desk]
+                        profiles: { t: { bindings: {
+                          Shop.Clock: mock, Shop.Clock@other: mock, "Shop.Reader<String>": mock } } }
+                        """);
+        for (String written : List.of("Shop.Clock", "Clock", "p.Shop.Clock", "p.Shop$Clock")) {
+            assertNotEquals(
+                    yard.plan("t"),
+                    yard.plan("t").swap(written, answers(it -> it.call("now").answers(5))),
+                    written);
+        }
+        try (Rig rig =
+                yard.rig(
+                        yard.plan("t")
+                                .swap("Shop.Clock", answers(it -> it.call("now").answers(5))))) {
+            Object desk = rig.get(yard.type("Shop$Desk"));
+            assertEquals(5, Yard.call(Yard.call(desk, "clock"), "now"));
+            Object clocks =
+                    rig.get(yard.type("Shop$Clock").arrayType(), java.util.Optional.empty());
+            assertEquals(2, java.lang.reflect.Array.getLength(clocks));
+        }
+        Plan port = PORT.plan("dock-test").swap("ManifestReader<Ship>", mock());
+        Contract<ManifestReader<gullwing.port.Ship>> ships = new Contract<>() {};
+        try (Rig rig = Rigs.build(port)) {
+            rig.get(ships).read(List.of("a line"));
+            assertEquals("[read([\"a line\"])]", rig.calls(ships).toString());
+            assertEquals(1, rig.recording(ships).answers().size());
+        }
+    }
+
     @SuppressWarnings("unchecked")
     private static <T> void put(Locator locator, Class<T> type, Object object) {
         locator.put(type, (T) object);
