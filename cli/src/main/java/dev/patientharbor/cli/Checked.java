@@ -6,6 +6,7 @@ import dev.patientharbor.files.FilePaths;
 import dev.patientharbor.files.SizeLimit;
 import dev.patientharbor.notation.ProfileFiles;
 import dev.patientharbor.profiles.ProfileSet;
+import java.io.File;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.DirectoryStream;
@@ -48,6 +49,16 @@ final class Checked {
         ProfileSet set =
                 file.equals(STANDARD_INPUT) ? ofInput(input, inside) : ofFile(file(file), inside);
         List<String> code = Options.code(parsed);
+        // The tool runs on a class path of its own.
+        boolean ofRun =
+                set.code().stream().anyMatch(one -> one.written().text().equals("class-path"));
+        if (code.isEmpty() && ofRun) {
+            throw new UnusableException(
+                    "code lists class-path, which is the class path of the tests that read this"
+                            + " file; name it here by --code, folders and jars with "
+                            + File.pathSeparator
+                            + " between");
+        }
         return code.isEmpty() ? set : set.withCode(given(code));
     }
 

@@ -105,6 +105,7 @@ class HostileInputTest {
         file("names.yaml", "patient-harbor: 1\ninclude: [twice.yaml, again.yaml, hard.yaml]\n");
         file("decoy.txt", "token: decoy-secret-4711\n- what is this\n");
         file("outer/decoy.yaml", "- decoy-secret-4712\n");
+        profile("run", "code: class-path");
         profile("foreign", "include: [decoy.txt, outer/decoy.yaml]\nsettings: decoy.txt");
         file(
                 "in/inside.yaml",
@@ -219,6 +220,8 @@ class HostileInputTest {
                     check @jars.yaml --out @overlap.jar      | 2 | which is read here
                     check @sparse.yaml --out @classes/p/A.class | 2 | which is read here
                     check @services.yaml --out @lib/META-INF/services/p.X | 2 | which is read here
+                    check @run.yaml                          | 2 | name it here by --code, folders and jars
+                    check @run.yaml --code @lib:@real        | 1 | No consumer answers to the pattern p.*
                     check @twice.yaml --out @lib             | 2 | which is read here
                     """)
     void ends_in_time_with_a_clear_word(String line, int code, String text) {
@@ -232,7 +235,10 @@ class HostileInputTest {
     private static Ran ran(String line) {
         String[] args =
                 Arrays.stream(line.split(" "))
-                        .map(one -> one.replaceFirst("^@", temp + "/").replace("PORT", PORT))
+                        .map(
+                                one ->
+                                        one.replaceAll("(^|:)@", "$1" + temp + "/")
+                                                .replace("PORT", PORT))
                         .toArray(String[]::new);
         return assertTimeoutPreemptively(LONGEST, () -> Ran.tool(args), line);
     }

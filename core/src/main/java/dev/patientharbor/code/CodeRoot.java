@@ -10,8 +10,14 @@ import java.nio.file.Path;
  *
  * @param written the place as the user wrote it
  * @param path a folder, a jar, or a pattern whose last name may hold {@code *} and {@code ?}
+ * @param name what findings call it
  */
-public record CodeRoot(Written written, Path path) {
+public record CodeRoot(Written written, Path path, String name) {
+
+    /** A place that is called as it was written. */
+    public CodeRoot(Written written, Path path) {
+        this(written, path, written.text());
+    }
 
     /**
      * The finding that a place, or a part of it, is not read.

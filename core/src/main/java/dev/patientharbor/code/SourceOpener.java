@@ -46,14 +46,13 @@ final class SourceOpener {
                 open(root, path, sources);
             }
         } catch (IOException fault) {
-            findings.add(notRead(root, root.written().text(), fault));
+            findings.add(notRead(root, root.name(), fault));
         }
         return sources;
     }
 
     private void open(CodeRoot root, Path path, List<ClassSource> sources) {
-        String written = root.written().text();
-        String place = path.equals(root.path()) ? written : sibling(written, path);
+        String place = path.equals(root.path()) ? root.name() : sibling(root.name(), path);
         Object identity = FileIdentity.of(path);
         try {
             ClassSource source = opened.get(identity);

@@ -118,6 +118,10 @@ public final class ProfileFiles {
             Reach reach,
             List<CodeRoot> code,
             List<Finding> findings) {
+        if (place.text().equals(RunClassPath.WORD)) {
+            code.addAll(RunClassPath.roots(place));
+            return;
+        }
         try {
             code.add(new CodeRoot(place, reach.path(included.folder(place), place.text())));
         } catch (IOException fault) {

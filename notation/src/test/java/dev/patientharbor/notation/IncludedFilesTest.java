@@ -1,14 +1,21 @@
 package dev.patientharbor.notation;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import dev.patientharbor.check.Verdict;
+import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.Profile;
 import dev.patientharbor.profiles.ProfileSet;
+import java.io.File;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.jar.Attributes;
+import java.util.jar.JarOutputStream;
+import java.util.jar.Manifest;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -132,5 +139,38 @@ class IncludedFilesTest {
                         "a.yaml:2:30 include-missing: The included file bad\0name is not read:"
                                 + " there can be no file of that name."),
                 told(read("a.yaml")));
+    }
+
+    @Test
+    void class_path_is_that_of_the_java_that_reads_the_file(@TempDir Path temp) throws IOException {
+        Path file =
+                Files.writeString(
+                        temp.resolve("run.harbor.yaml"),
+                        "patient-harbor: 1\ncode: [class-path]\nentry: ["
+                                + IncludedFilesTest.class.getName()
+                                + "]\nprofiles: { a: {} }\n");
+        String before = System.getProperty("java.class.path");
+        Path listing = temp.resolve("listing.jar");
+        Manifest manifest = new Manifest();
+        manifest.getMainAttributes().put(Attributes.Name.MANIFEST_VERSION, "1.0");
+        manifest.getMainAttributes()
+                .put(
+                        Attributes.Name.CLASS_PATH,
+                        Path.of("target/test-classes").toUri() + " nowhere.jar");
+        new JarOutputStream(Files.newOutputStream(listing), manifest).close();
+        for (String path : List.of(before, "nowhere" + File.pathSeparator + listing)) {
+            System.setProperty("java.class.path", path);
+            try {
+                Verdict verdict = ProfileFiles.read(file).check();
+                assertTrue(verdict.knows(IncludedFilesTest.class.getName()), path);
+                assertEquals(
+                        List.of(),
+                        verdict.findings().stream()
+                                .filter(one -> one.kind() == FindingKinds.CODE_MISSING)
+                                .toList());
+            } finally {
+                System.setProperty("java.class.path", before);
+            }
+        }
     }
 }
