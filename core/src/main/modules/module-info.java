@@ -1,0 +1,18 @@
+/** Profiles, said in Java or read elsewhere; who receives what; and what is wrong. */
+module dev.patientharbor.core {
+    requires org.objectweb.asm;
+
+    exports dev.patientharbor.check;
+    exports dev.patientharbor.finding;
+    exports dev.patientharbor.model;
+    exports dev.patientharbor.plan;
+    exports dev.patientharbor.profiles;
+    exports dev.patientharbor.code to
+            dev.patientharbor.notation;
+    exports dev.patientharbor.files to
+            dev.patientharbor.notation;
+    exports dev.patientharbor.types to
+            dev.patientharbor.rig;
+    exports dev.patientharbor.values to
+            dev.patientharbor.rig;
+}
