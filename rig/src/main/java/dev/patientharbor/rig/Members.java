@@ -20,17 +20,20 @@ final class Members {
             return member;
         } catch (InaccessibleObjectException closed) {
             Class<?> owner = member.getDeclaringClass();
+            Module ours = Members.class.getModule();
             throw new RigException(
                     owner.getName()
                             + " is in the module "
                             + owner.getModule().getName()
                             + ", which does not open it: write 'opens "
                             + owner.getPackageName()
+                            + (ours.isNamed() ? " to " + ours.getName() : "")
                             + ";' in its module-info.java, or run with --add-opens "
                             + owner.getModule().getName()
                             + "/"
                             + owner.getPackageName()
-                            + "=ALL-UNNAMED",
+                            + "="
+                            + (ours.isNamed() ? ours.getName() : "ALL-UNNAMED"),
                     closed);
         }
     }
