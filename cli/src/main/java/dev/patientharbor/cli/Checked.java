@@ -50,9 +50,7 @@ final class Checked {
                 file.equals(STANDARD_INPUT) ? ofInput(input, inside) : ofFile(file(file), inside);
         List<String> code = Options.code(parsed);
         // The tool runs on a class path of its own.
-        boolean ofRun =
-                set.code().stream().anyMatch(one -> one.written().text().equals("class-path"));
-        if (code.isEmpty() && ofRun) {
+        if (code.isEmpty() && ProfileFiles.namesClassPath(set)) {
             throw new UnusableException(
                     "code lists class-path, which is the class path of the tests that read this"
                             + " file; name it here by --code, folders and jars with "

@@ -11,14 +11,16 @@ import dev.patientharbor.model.Written;
 import dev.patientharbor.names.Lookup;
 import dev.patientharbor.plan.AnswerKind;
 import dev.patientharbor.resolve.Outcome;
-import dev.patientharbor.resolve.ResolvedBinding;
 import dev.patientharbor.resolve.ResolvedDecorator;
 import dev.patientharbor.resolve.ResolvedDemand;
 import dev.patientharbor.resolve.ResolvedProfile;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.resolve.Wiring;
+import java.util.Collections;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Predicate;
 
@@ -28,34 +30,50 @@ final class DemandRule implements Rule {
     @Override
     public void check(ResolvedSet set, Reporter reporter) {
         for (ResolvedProfile owner : set.profiles()) {
+            Set<Demand> own = Collections.newSetFromMap(new IdentityHashMap<>());
+            own.addAll(owner.declared().terms().demands());
             for (ResolvedDemand demand : owner.demands()) {
                 for (Lookup name : demand.names()) {
-                    boolean own = owner.declared().terms().demands().contains(demand.declared());
-                    if (own && name.facts().isEmpty()) {
+                    if (own.contains(demand.declared()) && name.facts().isEmpty()) {
                         reporter.report(owner, List.of(), NamesRule.finding(set, name));
                     }
                 }
             }
         }
         for (Wiring wiring : set.checked()) {
+            if (wiring.profile().demands().isEmpty()) {
+                continue;
+            }
+            SuppliesByContract supplies = new SuppliesByContract(set, wiring);
             for (ResolvedDemand demand : wiring.profile().demands()) {
                 if (demand.names().stream().allMatch(name -> name.facts().isPresent())) {
-                    new One(set, wiring, demand, reporter).check();
+                    new One(set, wiring, demand, supplies, reporter).check();
                 }
             }
         }
     }
 
     /** One rule in one profile. */
-    private record One(ResolvedSet set, Wiring wiring, ResolvedDemand demand, Reporter reporter) {
+    private record One(
+            ResolvedSet set,
+            Wiring wiring,
+            ResolvedDemand demand,
+            SuppliesByContract supplies,
+            Reporter reporter) {
 
         void check() {
             switch (demand.declared().kind()) {
-                case NO_STAND_INS -> everySupply(slot -> true, One::isStandIn, "is a stand-in");
+                case NO_STAND_INS ->
+                        everySupply(supplies.all(), slot -> true, One::isStandIn, "is a stand-in");
                 case MUST_BE_REAL ->
-                        everySupply(this::isOfContract, One::isStandIn, "must be real");
+                        everySupply(
+                                ofContract(), this::isOfContract, One::isStandIn, "must be real");
                 case NEVER_REAL ->
-                        everySupply(this::isOfContract, kind -> isReal(kind), "must never be real");
+                        everySupply(
+                                ofContract(),
+                                this::isOfContract,
+                                One::isReal,
+                                "must never be real");
                 case KEYS -> demand.declared().words().forEach(this::key);
                 case OUTERMOST -> outermost();
                 case LIFETIME -> lifetime();
@@ -72,6 +90,10 @@ final class DemandRule implements Rule {
                     || kind == AnswerKind.FACTORY;
         }
 
+        private List<SuppliesByContract.One> ofContract() {
+            return supplies.of(set.slots().slot(demand.slot().orElseThrow()).contract());
+        }
+
         /** Whether a slot is of the demanded contract, and has the demanded key if there is one. */
         private boolean isOfContract(int slot) {
             Slot demanded = set.slots().slot(demand.slot().orElseThrow());
@@ -82,22 +104,18 @@ final class DemandRule implements Rule {
 
         /** Each binding, used or not, and what else fills a slot, each once. */
         private void everySupply(
-                Predicate<Integer> slots, Predicate<AnswerKind> breaks, String what) {
+                List<SuppliesByContract.One> candidates,
+                Predicate<Integer> slots,
+                Predicate<AnswerKind> breaks,
+                String what) {
             TreeMap<Integer, Outcome> outcomes = new TreeMap<>();
-            for (ResolvedBinding binding : wiring.profile().bindings()) {
-                int slot = binding.slot().orElseThrow();
+            for (SuppliesByContract.One one : candidates) {
+                int slot = one.slot();
                 // What stands in for a slot that is held to the rule itself is told there alone.
                 boolean toldThere =
-                        binding.target().isPresent()
-                                && wiring.settled(slot).filter(slots::test).isPresent();
+                        one.isAlias() && wiring.settled(slot).filter(slots::test).isPresent();
                 if (slots.test(slot) && !toldThere) {
-                    wiring.answer(slot).ifPresent(one -> outcomes.put(slot, one));
-                }
-            }
-            for (int i = 0; i < wiring.reachedSize(); i++) {
-                int seat = wiring.reached(i);
-                if (wiring.outcome(seat).binding().isEmpty() && slots.test(seat)) {
-                    wiring.answer(seat).ifPresent(one -> outcomes.put(seat, one));
+                    wiring.answer(slot).ifPresent(it -> outcomes.put(slot, it));
                 }
             }
             outcomes.forEach(
@@ -136,13 +154,13 @@ final class DemandRule implements Rule {
             Slot contract = set.slots().slot(demand.slot().orElseThrow());
             Slot wanted = new Slot(contract.contract(), Optional.of(Key.named(key.text())));
             boolean served =
-                    wiring.profile().bindings().stream()
-                            .filter(
-                                    one ->
-                                            set.slots()
-                                                    .slot(one.slot().orElseThrow())
-                                                    .equals(wanted))
-                            .anyMatch(one -> isServed(one.slot().orElseThrow()));
+                    ofContract().stream()
+                            .filter(SuppliesByContract.One::isBound)
+                            .map(SuppliesByContract.One::slot)
+                            .anyMatch(
+                                    slot ->
+                                            set.slots().slot(slot).equals(wanted)
+                                                    && isServed(slot));
             boolean filledIn = set.filledUnder(demand.slot().get()).contains(set.text(wanted));
             if (!served && !filledIn) {
                 report(

@@ -13,6 +13,7 @@ import dev.patientharbor.resolve.ResolvedProfile;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.resolve.Wiring;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -24,29 +25,53 @@ final class ExpectationRule implements Rule {
     @Override
     public void check(ResolvedSet set, Reporter reporter) {
         for (ResolvedProfile profile : set.profiles()) {
+            Map<String, List<Ask>> asks =
+                    profile.expectations().isEmpty() || !set.isChecked(profile)
+                            ? Map.of()
+                            : asks(set.wirings().get(profile.number()).orElseThrow());
             for (ResolvedExpectation one : profile.expectations()) {
                 List<Lookup> unknown =
                         one.names().stream().filter(name -> name.facts().isEmpty()).toList();
                 unknown.forEach(name -> reporter.report(profile, NamesRule.finding(set, name)));
                 if (unknown.isEmpty() && set.isChecked(profile)) {
-                    check(set, reporter, set.wirings().get(profile.number()).orElseThrow(), one);
+                    check(
+                            set,
+                            reporter,
+                            set.wirings().get(profile.number()).orElseThrow(),
+                            asks.getOrDefault(one.consumer().orElseThrow(), List.of()),
+                            one);
                 }
             }
         }
     }
 
-    private static void check(
-            ResolvedSet set, Reporter reporter, Wiring wiring, ResolvedExpectation expected) {
-        Map<String, Integer> received = new LinkedHashMap<>();
+    /** That a consumer asks for a slot, and the seat to which that leads. */
+    private record Ask(int slot, int asked) {}
+
+    /** What is asked for, by the class that asks. */
+    private static Map<String, List<Ask>> asks(Wiring wiring) {
+        Map<String, List<Ask>> asks = new HashMap<>();
         for (int i = 0; i < wiring.reachedSize(); i++) {
             wiring.eachNeed(
                     wiring.reached(i),
-                    (consumer, need, asked) -> {
-                        if (consumer.className().equals(expected.consumer().orElseThrow())
-                                && asksFor(set, need.slot(), expected)) {
-                            received.putIfAbsent(text(set, wiring, asked), asked);
-                        }
-                    });
+                    (consumer, need, asked) ->
+                            asks.computeIfAbsent(consumer.className(), one -> new ArrayList<>(2))
+                                    .add(new Ask(need.slot(), asked)));
+        }
+        return asks;
+    }
+
+    private static void check(
+            ResolvedSet set,
+            Reporter reporter,
+            Wiring wiring,
+            List<Ask> asks,
+            ResolvedExpectation expected) {
+        Map<String, Integer> received = new LinkedHashMap<>();
+        for (Ask one : asks) {
+            if (asksFor(set, one.slot(), expected)) {
+                received.putIfAbsent(text(set, wiring, one.asked()), one.asked());
+            }
         }
         String wanted =
                 String.join(

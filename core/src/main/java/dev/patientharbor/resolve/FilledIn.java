@@ -12,6 +12,7 @@ import dev.patientharbor.types.Fitting;
 import dev.patientharbor.types.Generics;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -271,8 +272,10 @@ final class FilledIn {
 
     private List<Offer> findOffers(String contract) {
         Map<String, Offer> found = new TreeMap<>();
-        List<String> listed =
-                allowed.contains(FillIn.SERVICES) ? code.services(contract) : List.of();
+        Set<String> listed =
+                allowed.contains(FillIn.SERVICES)
+                        ? new HashSet<>(code.services(contract))
+                        : Set.of();
         boolean marked = allowed.contains(FillIn.MARKED);
         if (!listed.isEmpty() || marked) {
             for (ClassFacts one : code.subtypesOf(contract)) {

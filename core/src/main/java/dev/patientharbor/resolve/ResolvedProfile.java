@@ -7,9 +7,12 @@ import dev.patientharbor.model.Profile;
 import dev.patientharbor.model.Written;
 import java.util.ArrayList;
 import java.util.BitSet;
+import java.util.Collections;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 
@@ -103,8 +106,9 @@ public final class ResolvedProfile {
         ownReaches = List.copyOf(words.reaches());
         reaches.addAll(ownReaches);
         expectations = words.expectations();
+        Set<ResolvedDemand> seen = Collections.newSetFromMap(new IdentityHashMap<>());
         for (ResolvedProfile parent : parents) {
-            parent.demands.stream().filter(one -> !demands.contains(one)).forEach(demands::add);
+            parent.demands.stream().filter(seen::add).forEach(demands::add);
         }
         for (ResolvedLoosening one : words.loosenings()) {
             loosened.add(new Loosened(one, demands.stream().filter(one::loosens).findFirst()));

@@ -75,6 +75,11 @@ public final class ProfileFiles {
         return parse(bytes, name, folder, Reach.inside(folder), List.of());
     }
 
+    /** Whether a set names the class path of the Java that read it as code. */
+    public static boolean namesClassPath(ProfileSet set) {
+        return set.code().stream().anyMatch(one -> one.written().text().equals(RunClassPath.WORD));
+    }
+
     private static ProfileSet read(Path path, Reach reach) {
         byte[] bytes;
         try {
