@@ -137,7 +137,7 @@ class ModulePathTest {
         String closed = run(false);
         assertTrue(
                 closed.contains(
-                        "tideway.Main$Sonar is in the module tideway, which does not open it: write"
+                        "tideway.Main.Sonar is in the module tideway, which does not open it: write"
                             + " 'opens tideway to dev.patientharbor.rig;' in its module-info.java,"
                             + " or run with --add-opens tideway/tideway=dev.patientharbor.rig"),
                 closed.lines().limit(12).collect(Collectors.joining("\n")));

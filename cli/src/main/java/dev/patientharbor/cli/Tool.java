@@ -2,6 +2,7 @@ package dev.patientharbor.cli;
 
 import dev.patientharbor.files.IoReason;
 import java.io.PrintWriter;
+import java.io.StringWriter;
 import java.io.UncheckedIOException;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -149,7 +150,9 @@ public final class Tool {
 
     private static int trace(Throwable fault, boolean debug, Console console, int code) {
         if (debug) {
-            fault.printStackTrace(console.err());
+            StringWriter trace = new StringWriter();
+            fault.printStackTrace(new PrintWriter(trace));
+            trace.toString().lines().forEach(line -> console.tell(line.replace("\t", "    ")));
         }
         return code;
     }

@@ -1,6 +1,7 @@
 package dev.patientharbor.junit;
 
 import dev.patientharbor.check.Verdict;
+import dev.patientharbor.model.JavaName;
 import java.lang.reflect.Constructor;
 import java.lang.reflect.Executable;
 import java.util.Optional;
@@ -33,7 +34,7 @@ final class Early {
         throw new ParameterResolutionException(
                 who.getName()
                         + " asks for "
-                        + parameter.getParameter().getType().getName()
+                        + JavaName.of(parameter.getParameter().getType())
                         + " before there is a rig: each test method has its own, built once the"
                         + " fields of its class are there. Take it as a parameter of the test, or"
                         + " of a method that runs before each, or as a field marked with"
@@ -52,7 +53,7 @@ final class Early {
             throw new ParameterResolutionException(
                     parameter.getDeclaringExecutable().getName()
                             + " asks for "
-                            + type
+                            + JavaName.of(type)
                             + ", and no profile is named: "
                             + Said.advice(context));
         }
@@ -80,7 +81,7 @@ final class Early {
             if (Fields.hasAny(instance, FromRig.class)
                     || Fields.hasAny(instance, SwappedIn.class)) {
                 throw new IllegalStateException(
-                        instance.getClass().getName()
+                        JavaName.of(instance.getClass())
                                 + " has fields for what is in a rig, and no profile is named: "
                                 + Said.advice(context));
             }

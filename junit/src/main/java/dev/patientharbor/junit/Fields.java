@@ -1,5 +1,6 @@
 package dev.patientharbor.junit;
 
+import dev.patientharbor.model.JavaName;
 import dev.patientharbor.rig.Rig;
 import java.lang.annotation.Annotation;
 import java.lang.reflect.Field;
@@ -51,7 +52,7 @@ final class Fields {
                         "the field "
                                 + field.getName()
                                 + " of "
-                                + field.getDeclaringClass().getName()
+                                + JavaName.of(field.getDeclaringClass())
                                 + " is marked with @"
                                 + mark.getSimpleName()
                                 + ", so it must not be "

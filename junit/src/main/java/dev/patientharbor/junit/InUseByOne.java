@@ -1,5 +1,6 @@
 package dev.patientharbor.junit;
 
+import dev.patientharbor.model.JavaName;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
@@ -29,7 +30,7 @@ final class InUseByOne {
                 if (other != null && !other.equals(context.getUniqueId())) {
                     throw new IllegalStateException(
                             "tests of "
-                                    + one.getClass().getName()
+                                    + JavaName.of(one.getClass())
                                     + " run at the same time in one object, and its marked fields"
                                     + " can hold the objects of one rig: run them one after the"
                                     + " other (@Execution(SAME_THREAD)), take parameters instead of"

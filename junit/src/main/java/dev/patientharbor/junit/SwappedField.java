@@ -1,5 +1,6 @@
 package dev.patientharbor.junit;
 
+import dev.patientharbor.model.JavaName;
 import dev.patientharbor.profiles.Plan;
 import dev.patientharbor.profiles.Supplies;
 import dev.patientharbor.rig.Rig;
@@ -26,7 +27,7 @@ final class SwappedField {
                         "the field "
                                 + field.getName()
                                 + " of "
-                                + field.getDeclaringClass().getName());
+                                + JavaName.of(field.getDeclaringClass()));
     }
 
     /** Those of an instance. */

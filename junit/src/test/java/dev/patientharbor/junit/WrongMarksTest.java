@@ -181,7 +181,7 @@ class WrongMarksTest {
                         FakeWithoutSlot.class,
                                 "it could fill TideGauge: write @SwappedIn(slot = \"TideGauge\")",
                         Forbidden.class,
-                                "the field rota of dev.patientharbor.junit.WrongMarksTest$Forbidden"
+                                "the field rota of dev.patientharbor.junit.WrongMarksTest.Forbidden"
                                         + " cannot be swapped in: ",
                         SetTooLate.class, "was set after the rig of the test was built");
         Map<Class<?>, String> expected =

@@ -1,5 +1,6 @@
 package dev.patientharbor.rig;
 
+import dev.patientharbor.model.JavaName;
 import dev.patientharbor.plan.Making;
 import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.Method;
@@ -78,6 +79,6 @@ final class CalledMaker implements Maker {
 
     @Override
     public String words() {
-        return "the factory " + making.className() + '#' + making.method();
+        return "the factory " + JavaName.of(making.className()) + '#' + making.method();
     }
 }

@@ -1,5 +1,6 @@
 package dev.patientharbor.rig;
 
+import dev.patientharbor.model.JavaName;
 import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.Method;
 import java.util.ArrayList;
@@ -20,7 +21,7 @@ final class Closing {
     /** What an object threw when it was closed. */
     private record Failure(Object object, Throwable thrown) {
         String text() {
-            return object.getClass().getName() + " threw " + ThrownText.of(thrown);
+            return JavaName.of(object.getClass()) + " threw " + ThrownText.of(thrown);
         }
     }
 

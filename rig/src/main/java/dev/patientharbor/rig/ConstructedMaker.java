@@ -1,5 +1,6 @@
 package dev.patientharbor.rig;
 
+import dev.patientharbor.model.JavaName;
 import dev.patientharbor.plan.Making;
 import dev.patientharbor.plan.Site;
 import dev.patientharbor.straight.Step;
@@ -216,6 +217,6 @@ final class ConstructedMaker implements Maker {
 
     @Override
     public String words() {
-        return "the constructor of " + making.className();
+        return "the constructor of " + JavaName.of(making.className());
     }
 }

@@ -1,6 +1,7 @@
 package dev.patientharbor.rig;
 
 import dev.patientharbor.finding.NearNames;
+import dev.patientharbor.model.JavaName;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -23,7 +24,7 @@ final class Holding {
             List<String> names = asked.stream().flatMap(one -> one.need().stream()).toList();
             List<String> near = NearNames.of(need, names);
             throw new IllegalArgumentException(
-                    consumer.getName()
+                    JavaName.of(consumer)
                             + " has no need "
                             + need
                             + (near.isEmpty()
@@ -74,6 +75,6 @@ final class Holding {
         throw new IllegalArgumentException(
                 live.profile()
                         + (found.isEmpty() ? " makes no " : " makes in several places a ")
-                        + consumer.getName());
+                        + JavaName.of(consumer));
     }
 }

@@ -1,5 +1,6 @@
 package dev.patientharbor.rig;
 
+import dev.patientharbor.model.JavaName;
 import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.plan.Making;
 import dev.patientharbor.plan.Part;
@@ -187,9 +188,9 @@ final class MadeStation extends Station {
             throw failure(
                     maker.words()
                             + " gave an object of "
-                            + object.getClass().getName()
+                            + JavaName.of(object.getClass())
                             + ", which is no "
-                            + contract.getName(),
+                            + JavaName.of(contract),
                     null);
         }
         return object;

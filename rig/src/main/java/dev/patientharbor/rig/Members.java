@@ -1,5 +1,6 @@
 package dev.patientharbor.rig;
 
+import dev.patientharbor.model.JavaName;
 import java.lang.reflect.AccessibleObject;
 import java.lang.reflect.InaccessibleObjectException;
 import java.lang.reflect.Member;
@@ -22,7 +23,7 @@ final class Members {
             Class<?> owner = member.getDeclaringClass();
             Module ours = Members.class.getModule();
             throw new RigException(
-                    owner.getName()
+                    JavaName.of(owner)
                             + " is in the module "
                             + owner.getModule().getName()
                             + ", which does not open it: write 'opens "

@@ -1,5 +1,7 @@
 package dev.patientharbor.rig;
 
+import dev.patientharbor.model.JavaName;
+
 /**
  * An object was not made, and not because what makes it threw: its class cannot be used, or what it
  * is given cannot be had. The message is a part of a sentence.
@@ -25,16 +27,17 @@ final class NotMadeException extends RuntimeException {
                     thrown);
         }
         return new NotMadeException(
-                "the class " + className + " cannot be used: " + ThrownText.of(cause), cause);
+                "the class " + JavaName.of(className) + " cannot be used: " + ThrownText.of(cause),
+                cause);
     }
 
     /** The class whose initialiser threw: that of another one may have run on the way. */
     private static String initialized(Throwable thrown, String className) {
         for (StackTraceElement frame : thrown.getStackTrace()) {
             if (frame.getMethodName().equals("<clinit>")) {
-                return frame.getClassName();
+                return JavaName.of(frame.getClassName());
             }
         }
-        return className;
+        return JavaName.of(className);
     }
 }

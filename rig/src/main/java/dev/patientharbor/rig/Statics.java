@@ -1,5 +1,6 @@
 package dev.patientharbor.rig;
 
+import dev.patientharbor.model.JavaName;
 import java.lang.reflect.AnnotatedElement;
 import java.lang.reflect.Field;
 import java.lang.reflect.InvocationTargetException;
@@ -56,13 +57,13 @@ final class Statics {
         } catch (InvocationTargetException thrown) {
             throw new RigException(
                     "a static method of "
-                            + type.getName()
+                            + JavaName.of(type)
                             + " threw "
                             + ThrownText.of(thrown.getCause()),
                     thrown.getCause());
         } catch (IllegalAccessException closed) {
             throw new RigException(
-                    "a static member of " + type.getName() + " cannot be filled", closed);
+                    "a static member of " + JavaName.of(type) + " cannot be filled", closed);
         }
     }
 
@@ -74,7 +75,7 @@ final class Statics {
                     "the static "
                             + kind
                             + ' '
-                            + member.getDeclaringClass().getName()
+                            + JavaName.of(member.getDeclaringClass())
                             + '.'
                             + member.getName()
                             + " cannot be filled: "

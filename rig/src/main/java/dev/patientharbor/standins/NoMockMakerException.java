@@ -1,5 +1,7 @@
 package dev.patientharbor.standins;
 
+import dev.patientharbor.model.JavaName;
+
 /** Thrown where a mock of a class is wanted, and nobody is there who makes one. */
 public final class NoMockMakerException extends IllegalArgumentException {
 
@@ -8,7 +10,7 @@ public final class NoMockMakerException extends IllegalArgumentException {
     NoMockMakerException(Class<?> contract) {
         super(
                 "a mock can be made of an interface, and "
-                        + contract.getName()
+                        + JavaName.of(contract)
                         + " is a class: with patient-harbor-mockito on the class path it can be"
                         + " made");
     }

@@ -3,6 +3,7 @@ package dev.patientharbor.standins;
 import dev.patientharbor.live.Values;
 import dev.patientharbor.model.BuiltIn;
 import dev.patientharbor.model.Canned;
+import dev.patientharbor.model.JavaName;
 import dev.patientharbor.model.TypeRef;
 import java.lang.reflect.InvocationHandler;
 import java.lang.reflect.Proxy;
@@ -104,7 +105,7 @@ public final class StandIns {
             throw new IllegalArgumentException(
                     what
                             + " can be made of an interface, and "
-                            + contract.getName()
+                            + JavaName.of(contract)
                             + (contract.isInterface() ? " is sealed" : " is a class"));
         }
         return Proxy.newProxyInstance(
