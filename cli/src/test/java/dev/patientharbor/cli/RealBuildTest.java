@@ -37,7 +37,7 @@ class RealBuildTest {
                             "Halts",
                             "Halts() { Runtime.getRuntime().halt(0); }",
                             "the process ended with 0 meanwhile.",
-                            "the constructor of p.Halts"),
+                            "p.Halts"),
                     new Case(
                             "Mutes", "Mutes() { System.out.close(); System.err.close(); }", "", ""),
                     new Case(
@@ -61,7 +61,7 @@ class RealBuildTest {
                             "Bare",
                             "Bare() { throw new Cold(); }",
                             "the constructor of p.Bare threw p.Cold: cold.",
-                            "the constructor of p.Bare"),
+                            "p.Bare"),
                     new Case(
                             "Mean",
                             "Mean() { throw new Sly(); }",
@@ -144,7 +144,7 @@ class RealBuildTest {
         for (String told :
                 List.of(
                         "in Orphan: the class p.Orphan cannot be used:"
-                                + " java.lang.NoClassDefFoundError: p/Base.",
+                                + " java.lang.NoClassDefFoundError: p/Base. in p.Orphan",
                         "build-failed · p.Shuts 1 object could not be closed in the rig of Shuts"
                                 + " (all others were): p.Shuts threw p.Cold: cold.",
                         "The rig of Never cannot be closed: it did not end within 2 seconds. in"

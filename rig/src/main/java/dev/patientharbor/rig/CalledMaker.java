@@ -78,6 +78,11 @@ final class CalledMaker implements Maker {
     }
 
     @Override
+    public String code() {
+        return JavaName.of(making.className()) + '#' + making.method();
+    }
+
+    @Override
     public String words() {
         return "the factory " + JavaName.of(making.className()) + '#' + making.method();
     }

@@ -216,6 +216,11 @@ final class ConstructedMaker implements Maker {
     }
 
     @Override
+    public String code() {
+        return JavaName.of(making.className());
+    }
+
+    @Override
     public String words() {
         return "the constructor of " + JavaName.of(making.className());
     }

@@ -35,6 +35,11 @@ interface Maker {
         return Optional.empty();
     }
 
+    /** Whose code it runs: {@code gullwing.works.DiskBerthLedger}. */
+    default String code() {
+        return words();
+    }
+
     /** What it is, in the words of an error: {@code the constructor of DiskBerthLedger}. */
     String words();
 }

@@ -35,7 +35,7 @@ public final class Trial {
      * @param cause what it is about: the slot of what is made, or the profile that is closed
      * @param at where that was said, or the class
      * @param message the sentence that tells its failure, but for the reason
-     * @param doing whose code runs for it, such as {@code the constructor of p.Gauge}
+     * @param doing whose code runs for it, such as {@code p.Sonar}
      */
     public record Attempt(String cause, Where at, String message, String doing) {
 
@@ -142,7 +142,7 @@ public final class Trial {
         }
         String doing =
                 station instanceof MadeStation one
-                        ? one.core().words()
+                        ? one.core().code()
                         : "the class of " + station.slot();
         before.accept(attempt(made, doing));
         try {
