@@ -92,6 +92,7 @@ class HostileInputTest {
         profile("globs", "code: [\"lib/[*\", \"{*\", 'a\\*b', \"*[\", \"no\\0name*\"]");
         file("escape.yaml", "patient-harbor: 1\ntitle: \"\\UFFFFFFFF\"\n");
         profile("brackets", "title: '" + "[".repeat(201) + "'\ncode: [lib]");
+        profile("many", "order: [" + "a, ".repeat(1_000_000) + "a]");
         profile("nested", "title: " + "[".repeat(201) + "]".repeat(201));
         file("bom.properties", "\uFEFFtide.name=Ebb\n");
         file("real/own.yaml", HEAD + "code: ../lib\nprofiles: { a: {} }\n");
@@ -193,6 +194,7 @@ class HostileInputTest {
                     check @globs.yaml                        | 1 | there can be no file of that name
                     check @escape.yaml                       | 1 | The file is no YAML
                     check @brackets.yaml                     | 1 | No consumer answers to the pattern p.*
+                    check @many.yaml                         | 1 | The file has more than 200000 keys and values.
                     check @nested.yaml                       | 1 | The file is nested too deeply.
                     check @links.yaml                        | 1 | The code at loop is not read
                     check @names.yaml                        | 1 | 1 profile

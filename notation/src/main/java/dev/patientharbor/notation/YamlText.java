@@ -58,13 +58,14 @@ final class YamlText {
                         "start with patient-harbor: 1, then entry and profiles");
             }
             return root.map(node -> new Piece(node, faults));
-        } catch (ShallowEvents.TooDeepException tooDeep) {
+        } catch (ModestEvents.BeyondLimitException beyond) {
             faults.malformed(
-                    tooDeep.mark()
+                    beyond.mark()
                             .map(one -> faults.at(one.getLine() + 1, one.getColumn() + 1))
                             .orElse(faults.at(1, 1)),
-                    "The file is nested too deeply.",
-                    "a profile file needs less than ten levels");
+                    beyond.getMessage(),
+                    "a profile file needs less than ten levels; what is large may be spread over"
+                            + " several that include each other");
         } catch (MarkedYamlEngineException fault) {
             new YamlSyntax(text.get(), faults).tell(fault);
         } catch (ReaderException fault) {
@@ -88,7 +89,7 @@ final class YamlText {
                         .setBufferSize(Math.max(text.length() + 1, SMALLEST_BUFFER))
                         .build();
         StreamReader characters = new StreamReader(settings, text);
-        return new Composer(settings, new ShallowEvents(new ParserImpl(settings, characters)))
+        return new Composer(settings, new ModestEvents(new ParserImpl(settings, characters)))
                 .getSingleNode();
     }
 
