@@ -35,7 +35,7 @@ final class Included {
     /** So many files of a circle are named. */
     private static final int SHOWN = 10;
 
-    private final Reach reach;
+    private final AllowedFiles allowed;
     private final List<FilePart> parts = new ArrayList<>();
     private final List<Finding> findings = new ArrayList<>();
     private final Map<String, Path> folders = new HashMap<>();
@@ -49,8 +49,8 @@ final class Included {
     private record OpenFile(
             Object identity, FilePart part, Path folder, Iterator<Written> includes) {}
 
-    Included(Reach reach) {
-        this.reach = reach;
+    Included(AllowedFiles allowed) {
+        this.allowed = allowed;
     }
 
     /** Reads the bytes of the first file; the others are read from where it says they are. */
@@ -92,7 +92,7 @@ final class Included {
 
     private void include(Written other, Path folder) {
         try {
-            Path path = reach.path(folder, other.text());
+            Path path = allowed.path(folder, other.text());
             Object identity = FileIdentity.of(path);
             if (reading.containsKey(identity)) {
                 findings.add(circle(other, identity));

@@ -39,7 +39,7 @@ public final class ProfileFiles {
      *     MiB, or cannot be read
      */
     public static ProfileSet read(Path path) {
-        return read(path, Reach.everywhere());
+        return read(path, AllowedFiles.everywhere());
     }
 
     /**
@@ -50,7 +50,7 @@ public final class ProfileFiles {
      * @throws UncheckedIOException as {@link #read}
      */
     public static ProfileSet readInside(Path path) {
-        return read(path, Reach.inside(folder(path)));
+        return read(path, AllowedFiles.inside(folder(path)));
     }
 
     /**
@@ -61,7 +61,7 @@ public final class ProfileFiles {
      * @param folder from where its paths start
      */
     public static ProfileSet parse(byte[] bytes, String name, Path folder) {
-        return parse(bytes, name, folder, Reach.everywhere(), List.of());
+        return parse(bytes, name, folder, AllowedFiles.everywhere(), List.of());
     }
 
     /**
@@ -72,7 +72,7 @@ public final class ProfileFiles {
      * @param folder from where its paths start
      */
     public static ProfileSet parseInside(byte[] bytes, String name, Path folder) {
-        return parse(bytes, name, folder, Reach.inside(folder), List.of());
+        return parse(bytes, name, folder, AllowedFiles.inside(folder), List.of());
     }
 
     /** Whether a set names the class path of the Java that read it as code. */
@@ -80,14 +80,14 @@ public final class ProfileFiles {
         return set.code().stream().anyMatch(one -> one.written().text().equals(RunClassPath.WORD));
     }
 
-    private static ProfileSet read(Path path, Reach reach) {
+    private static ProfileSet read(Path path, AllowedFiles allowed) {
         byte[] bytes;
         try {
             bytes = BoundedFile.read(path, SizeLimit.PROFILE_FILE);
         } catch (IOException fault) {
             throw new UncheckedIOException("cannot read " + path, fault);
         }
-        return parse(bytes, path.toString(), folder(path), reach, List.of(path));
+        return parse(bytes, path.toString(), folder(path), allowed, List.of(path));
     }
 
     private static Path folder(Path file) {
@@ -95,20 +95,20 @@ public final class ProfileFiles {
     }
 
     private static ProfileSet parse(
-            byte[] bytes, String name, Path folder, Reach reach, List<Path> itself) {
-        Included included = new Included(reach);
+            byte[] bytes, String name, Path folder, AllowedFiles allowed, List<Path> itself) {
+        Included included = new Included(allowed);
         included.read(bytes, name, folder);
         List<Finding> findings = new ArrayList<>(included.findings());
         Declaration set = Joined.of(included.parts(), name, findings);
         SettingsFiles settings = new SettingsFiles();
-        set.settings().forEach(one -> settings.read(one, included.folder(one), reach, findings));
+        set.settings().forEach(one -> settings.read(one, included.folder(one), allowed, findings));
         List<CodeRoot> code = new ArrayList<>();
-        set.code().forEach(one -> add(one, included, reach, code, findings));
+        set.code().forEach(one -> add(one, included, allowed, code, findings));
         for (Profile profile : set.profiles()) {
             profile.terms()
                     .code()
                     .ifPresent(
-                            all -> all.forEach(one -> add(one, included, reach, code, findings)));
+                            all -> all.forEach(one -> add(one, included, allowed, code, findings)));
         }
         List<Path> files =
                 Stream.of(itself, included.paths(), settings.paths())
@@ -120,7 +120,7 @@ public final class ProfileFiles {
     private static void add(
             Written place,
             Included included,
-            Reach reach,
+            AllowedFiles allowed,
             List<CodeRoot> code,
             List<Finding> findings) {
         if (place.text().equals(RunClassPath.WORD)) {
@@ -128,7 +128,7 @@ public final class ProfileFiles {
             return;
         }
         try {
-            code.add(new CodeRoot(place, reach.path(included.folder(place), place.text())));
+            code.add(new CodeRoot(place, allowed.path(included.folder(place), place.text())));
         } catch (IOException fault) {
             findings.add(CodeRoot.notRead(place, IoReason.of(fault)));
         }

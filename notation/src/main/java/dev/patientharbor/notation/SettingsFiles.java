@@ -29,10 +29,10 @@ final class SettingsFiles {
      * @param folder the folder of the file that names it
      * @param findings takes why it cannot be read
      */
-    void read(Written file, Path folder, Reach reach, List<Finding> findings) {
+    void read(Written file, Path folder, AllowedFiles allowed, List<Finding> findings) {
         String reason;
         try {
-            Path path = reach.path(folder, file.text());
+            Path path = allowed.path(folder, file.text());
             paths.add(path);
             Properties read = properties(BoundedFile.read(path, SizeLimit.SETTINGS_FILE));
             read.stringPropertyNames()

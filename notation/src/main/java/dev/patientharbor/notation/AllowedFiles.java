@@ -8,21 +8,21 @@ import java.nio.file.Path;
 import java.util.Optional;
 
 /** Which of the files that a profile file names may be read: all, or those inside one folder. */
-final class Reach {
+final class AllowedFiles {
 
     private final Optional<Path> inside;
 
-    private Reach(Optional<Path> inside) {
+    private AllowedFiles(Optional<Path> inside) {
         this.inside = inside;
     }
 
-    static Reach everywhere() {
-        return new Reach(Optional.empty());
+    static AllowedFiles everywhere() {
+        return new AllowedFiles(Optional.empty());
     }
 
     /** What is in a folder or below it, once links are followed. */
-    static Reach inside(Path folder) {
-        return new Reach(Optional.of(folder));
+    static AllowedFiles inside(Path folder) {
+        return new AllowedFiles(Optional.of(folder));
     }
 
     /**
