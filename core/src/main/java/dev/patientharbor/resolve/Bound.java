@@ -1,9 +1,9 @@
 package dev.patientharbor.resolve;
 
+import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.Binding;
 import dev.patientharbor.model.Supply;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -25,7 +25,7 @@ final class Bound {
     /** What a change said that was put upon an inherited binding, by what came of it. */
     private final Map<ResolvedBinding, Binding> changes = new IdentityHashMap<>();
 
-    private Said<ResolvedBinding>[] bindings;
+    private final SaidBySlot<ResolvedBinding> bindings;
 
     /**
      * @param again resolves a binding that was put together from an inherited one and a change of
@@ -39,8 +39,7 @@ final class Bound {
             BiFunction<ResolvedBinding, Binding, ResolvedBinding> again) {
         this.profile = profile;
         this.hierarchy = hierarchy;
-        int needed = own.stream().mapToInt(one -> one.slot().orElse(0) + 1).max().orElse(0);
-        inherit(parents, needed);
+        bindings = SaidBySlot.of(parents.stream().map(one -> one.bindings).toList(), this::joined);
         for (ResolvedBinding binding : own) {
             changed.add(binding.declared().needsInherited() ? put(binding, again) : binding);
         }
@@ -104,9 +103,7 @@ final class Bound {
     /** Everything that holds, in order of slot. */
     List<ResolvedBinding> all() {
         List<ResolvedBinding> all = new ArrayList<>();
-        for (int slot = 0; slot < bindings.length; slot++) {
-            find(slot).ifPresent(all::add);
-        }
+        bindings.eachSlot(slot -> find(slot).ifPresent(all::add));
         return all;
     }
 
@@ -126,18 +123,19 @@ final class Bound {
 
     List<ResolvedProfile.Clash> clashes() {
         List<ResolvedProfile.Clash> clashes = new ArrayList<>();
-        for (int slot = 0; slot < bindings.length; slot++) {
-            if (bindings[slot] != null && bindings[slot].disagreement().isPresent()) {
-                Said.Disagreement<ResolvedBinding> one = bindings[slot].disagreement().get();
-                clashes.add(
-                        new ResolvedProfile.Clash(
-                                slot,
-                                one.meet(),
-                                one.words().stream()
-                                        .map(word -> word.what().declared().at())
-                                        .toList()));
-            }
-        }
+        bindings.eachSlot(
+                slot ->
+                        said(slot)
+                                .disagreement()
+                                .ifPresent(
+                                        one ->
+                                                clashes.add(
+                                                        new ResolvedProfile.Clash(
+                                                                slot,
+                                                                one.meet(),
+                                                                one.words().stream()
+                                                                        .map(Bound::place)
+                                                                        .toList()))));
         return clashes;
     }
 
@@ -146,41 +144,23 @@ final class Bound {
     }
 
     private Said<ResolvedBinding> said(int slot) {
-        return slot < bindings.length ? bindings[slot] : null;
+        return bindings.get(slot);
+    }
+
+    private static Where place(Said<ResolvedBinding> word) {
+        return word.what().declared().at();
     }
 
     private static boolean isRemoved(Said<ResolvedBinding> said) {
         return said.what().binds().isEmpty();
     }
 
-    @SuppressWarnings("unchecked")
-    private static Said<ResolvedBinding>[] array(int size) {
-        return (Said<ResolvedBinding>[]) new Said<?>[size];
-    }
-
-    private void inherit(List<Bound> parents, int needed) {
-        int size = parents.stream().mapToInt(parent -> parent.bindings.length).max().orElse(0);
-        if (parents.size() == 1) {
-            bindings = Arrays.copyOf(parents.get(0).bindings, Math.max(size, needed));
-            return;
-        }
-        bindings = array(Math.max(size, needed));
-        for (int slot = 0; slot < size; slot++) {
-            List<Said<ResolvedBinding>> words = new ArrayList<>(parents.size());
-            for (Bound parent : parents) {
-                if (parent.said(slot) != null) {
-                    words.add(parent.said(slot));
-                }
-            }
-            if (!words.isEmpty()) {
-                bindings[slot] =
-                        Said.join(
-                                profile,
-                                words,
-                                hierarchy,
-                                (a, b) -> a == b || a.declared().saysTheSameAs(b.declared()));
-            }
-        }
+    private Said<ResolvedBinding> joined(List<Said<ResolvedBinding>> words) {
+        return Said.join(
+                profile,
+                words,
+                hierarchy,
+                (a, b) -> a == b || a.declared().saysTheSameAs(b.declared()));
     }
 
     private void bindOwn(List<ResolvedBinding> own) {
@@ -200,15 +180,15 @@ final class Bound {
                     }
                     if (all.size() > 1) {
                         boundTwice.add(all);
-                    } else if (bindings[slot] != null && repeats(bindings[slot], all.get(0))) {
+                    } else if (said(slot) != null && repeats(said(slot), all.get(0))) {
                         repeats.add(
                                 new ResolvedProfile.Repeats(
                                         slot,
                                         all.get(0).declared().at(),
-                                        bindings[slot].what().declared().at(),
+                                        said(slot).what().declared().at(),
                                         all.get(0).binds()));
                     }
-                    bindings[slot] = over(bindings[slot], all.get(0));
+                    bindings.put(slot, over(said(slot), all.get(0)));
                 });
     }
 
