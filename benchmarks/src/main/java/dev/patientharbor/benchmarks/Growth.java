@@ -11,8 +11,10 @@ import java.lang.management.ManagementFactory;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 
 /**
  * Prints by what factor the work and the output grow when a set has twice as much of one thing: for
@@ -31,7 +33,8 @@ public final class Growth {
     /**
      * Measures.
      *
-     * @param args names of things, all for none; a number multiplies the sizes
+     * @param args names of things as the table has them, all for none; a last number multiplies the
+     *     sizes
      */
     public static void main(String[] args) throws IOException {
         List<String> wanted = new ArrayList<>(List.of(args));
@@ -39,14 +42,29 @@ public final class Growth {
         if (!wanted.isEmpty() && wanted.get(wanted.size() - 1).matches("\\d+")) {
             times = Integer.parseInt(wanted.remove(wanted.size() - 1));
         }
+        List<GrowthAxis> axes = wanted.isEmpty() ? List.of(GrowthAxis.values()) : named(wanted);
         System.out.println(
                 "| of what | how many | output | seconds of CPU | factors | bytes, factor |");
         System.out.println("| --- | --- | --- | --- | --- | --- |");
-        for (GrowthAxis axis : GrowthAxis.values()) {
-            if (wanted.isEmpty() || wanted.contains(axis.name())) {
-                measure(axis, times);
-            }
+        for (GrowthAxis axis : axes) {
+            measure(axis, times);
         }
+    }
+
+    private static List<GrowthAxis> named(List<String> names) {
+        Map<String, GrowthAxis> axes = new LinkedHashMap<>();
+        for (GrowthAxis axis : GrowthAxis.values()) {
+            axes.put(words(axis), axis);
+        }
+        if (!axes.keySet().containsAll(names)) {
+            System.err.println("Things that are measured: " + String.join(", ", axes.keySet()));
+            System.exit(2);
+        }
+        return names.stream().map(axes::get).toList();
+    }
+
+    private static String words(GrowthAxis axis) {
+        return axis.name().toLowerCase(Locale.ROOT).replace('_', ' ');
     }
 
     private static void measure(GrowthAxis axis, int times) throws IOException {
@@ -67,7 +85,7 @@ public final class Growth {
             System.out.printf(
                     Locale.ROOT,
                     "| %s | %d to %d | %s | %.2f, %.2f, %.2f | %.1f, %.1f | %d, %.1f |%n",
-                    axis.name().toLowerCase(Locale.ROOT).replace('_', ' '),
+                    words(axis),
                     sizes.get(0),
                     sizes.get(2),
                     output,
