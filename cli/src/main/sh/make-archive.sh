@@ -11,7 +11,7 @@ trap 'rm -f "$work" "$work".list' EXIT
 
 # One process for all commands: a list that is put together from several is refused by newer Javas.
 "$java" -Xshare:off -XX:DumpLoadedClassList="$work.list" -Dpatientharbor.columns=80 \
-    -Dpatientharbor.examples="$examples" -cp "$jar" dev.patientharbor.cli.Rehearsal "$examples"
+    -Dpatientharbor.examples="$examples" -cp "$jar" dev.patientharbor.cli.CommandRehearsal "$examples"
 "$java" -Xshare:dump -XX:SharedClassListFile="$work.list" -XX:SharedArchiveFile="$work" \
     -XX:+UseG1GC -cp "$jar"
 mv "$work" "$archive"

@@ -125,17 +125,8 @@ final class Bound {
         List<ResolvedProfile.Clash> clashes = new ArrayList<>();
         bindings.eachSlot(
                 slot ->
-                        said(slot)
-                                .disagreement()
-                                .ifPresent(
-                                        one ->
-                                                clashes.add(
-                                                        new ResolvedProfile.Clash(
-                                                                slot,
-                                                                one.meet(),
-                                                                one.words().stream()
-                                                                        .map(Bound::place)
-                                                                        .toList()))));
+                        ResolvedProfile.Clash.in(said(slot), slot, Bound::place)
+                                .ifPresent(clashes::add));
         return clashes;
     }
 

@@ -216,16 +216,8 @@ final class Layers {
         List<ResolvedProfile.Clash> clashes = new ArrayList<>();
         changes.forEach(
                 (slot, said) ->
-                        said.disagreement()
-                                .ifPresent(
-                                        one ->
-                                                clashes.add(
-                                                        new ResolvedProfile.Clash(
-                                                                slot,
-                                                                one.meet(),
-                                                                one.words().stream()
-                                                                        .map(Layers::lastPlace)
-                                                                        .toList()))));
+                        ResolvedProfile.Clash.in(said, slot, Layers::lastPlace)
+                                .ifPresent(clashes::add));
         return clashes;
     }
 

@@ -41,7 +41,19 @@ public final class ResolvedProfile {
     public record DropsNothing(ResolvedDecoration decoration, ResolvedDecorator dropped) {}
 
     /** Parents that say different things of a slot, and no word since. */
-    public record Clash(int slot, int meet, List<Where> words) {}
+    public record Clash(int slot, int meet, List<Where> words) {
+
+        /** What clashes in what is said of a slot, if anything does. */
+        static <T> Optional<Clash> in(Said<T> said, int slot, Function<Said<T>, Where> place) {
+            return said.disagreement()
+                    .map(
+                            one ->
+                                    new Clash(
+                                            slot,
+                                            one.meet(),
+                                            one.words().stream().map(place).toList()));
+        }
+    }
 
     /** A rule that is loosened, and the rule of a parent that it is, if one is inherited. */
     public record Loosened(ResolvedLoosening loosening, Optional<ResolvedDemand> rule) {}

@@ -49,7 +49,7 @@ final class Early {
      */
     static boolean refuseWithoutProfile(ParameterContext parameter, ExtensionContext context) {
         String type = parameter.getParameter().getType().getName();
-        if (Claims.isMarked(parameter.getParameter()) || isOfAnyProfile(type, context)) {
+        if (ClaimedParameters.isMarked(parameter.getParameter()) || isOfAnyProfile(type, context)) {
             throw new ParameterResolutionException(
                     parameter.getDeclaringExecutable().getName()
                             + " asks for "

@@ -111,8 +111,8 @@ final class RigExtension
             return false;
         }
         Parameter asked = parameter.getParameter();
-        boolean meant = Claims.isMarked(asked);
-        if (!meant && !isImplementation(asked) && !Claims.mayBeMeant(asked, context)) {
+        boolean meant = ClaimedParameters.isMarked(asked);
+        if (!meant && !isImplementation(asked) && !ClaimedParameters.mayBeMeant(asked, context)) {
             return false;
         }
         Optional<Plan> plan = plan(context);
@@ -138,7 +138,7 @@ final class RigExtension
         }
         return asked.isAnnotationPresent(SwappedIn.class)
                 ? SwappedParameters.of(rig, asked)
-                : Asked.of(rig, asked.getParameterizedType(), Claims.key(asked));
+                : Asked.of(rig, asked.getParameterizedType(), ClaimedParameters.key(asked));
     }
 
     private Rig rig(ParameterContext parameter, ExtensionContext context) {

@@ -44,22 +44,24 @@ class MockitoMocksTest {
         }
     }
 
+    private static ProfileSet mockedPort() {
+        return ProfileSet.define(
+                "port",
+                set -> {
+                    set.entry(ArrivalDesk.class);
+                    set.profile(
+                            "test",
+                            it -> {
+                                it.fill(BerthLedger.class, mock());
+                                it.fill(PilotRota.class, mock());
+                                it.fill(TideGauge.class, real(FixedTideGauge.class));
+                            });
+                });
+    }
+
     @Test
     void stubbing_and_verifying_work_on_what_the_consumer_holds() {
-        ProfileSet port =
-                ProfileSet.define(
-                        "port",
-                        set -> {
-                            set.entry(ArrivalDesk.class);
-                            set.profile(
-                                    "test",
-                                    it -> {
-                                        it.fill(BerthLedger.class, mock());
-                                        it.fill(PilotRota.class, mock());
-                                        it.fill(TideGauge.class, real(FixedTideGauge.class));
-                                    });
-                        });
-        try (Rig rig = Rigs.build(port.plan("test"))) {
+        try (Rig rig = Rigs.build(mockedPort().plan("test"))) {
             PilotRota rota = rig.get(PilotRota.class);
             when(rota.onDuty()).thenReturn("Ada Brook");
             when(rig.get(BerthLedger.class).reserve(anyString())).thenReturn(3);
@@ -86,20 +88,7 @@ class MockitoMocksTest {
     void the_calls_of_a_mock_of_ones_own_are_seen_too() {
         PilotRota own = org.mockito.Mockito.mock(PilotRota.class);
         when(own.onDuty()).thenReturn("Ada Brook");
-        ProfileSet port =
-                ProfileSet.define(
-                        "port",
-                        set -> {
-                            set.entry(ArrivalDesk.class);
-                            set.profile(
-                                    "test",
-                                    it -> {
-                                        it.fill(BerthLedger.class, mock());
-                                        it.fill(PilotRota.class, mock());
-                                        it.fill(TideGauge.class, real(FixedTideGauge.class));
-                                    });
-                        });
-        var plan = port.plan("test").swap(PilotRota.class, own);
+        var plan = mockedPort().plan("test").swap(PilotRota.class, own);
         try (Rig rig = Rigs.build(plan)) {
             assertEquals(
                     "GULL takes berth 0 at 2.4 m, with Ada Brook",

@@ -30,12 +30,12 @@ public final class RosterText {
     private final Map<String, Roster> rosters = new LinkedHashMap<>();
     private final Map<String, Sharing> sharing = new LinkedHashMap<>();
     private final int most;
-    private final Members members;
+    private final CollectionMembers members;
 
     private RosterText(Verdict verdict, Layout layout, boolean wide) {
         this.verdict = verdict;
         most = wide ? Integer.MAX_VALUE : MOST;
-        members = new Members(sharing);
+        members = new CollectionMembers(sharing);
         page = new Page(layout);
         for (ProfileVerdict profile : verdict.profiles()) {
             if (!profile.isPartial()) {

@@ -20,12 +20,12 @@ import java.util.Map;
  * Prints by what factor the work and the output grow when a set has twice as much of one thing: for
  * each thing and each output. Two is linear, four is quadratic.
  */
-public final class Growth {
+public final class GrowthTable {
 
     private static final List<String> OUTPUTS =
             List.of("check", "text", "tree", "coverage", "json");
 
-    private Growth() {}
+    private GrowthTable() {}
 
     /** What one run cost: seconds of CPU, and bytes of output. */
     private record Cost(double seconds, long bytes) {}

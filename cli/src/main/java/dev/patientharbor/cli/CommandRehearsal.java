@@ -8,9 +8,9 @@ import java.util.List;
  * Runs every command once in one process, and shows nothing: so that whoever makes a class-data
  * archive can list the classes that they need.
  */
-public final class Rehearsal {
+public final class CommandRehearsal {
 
-    private Rehearsal() {}
+    private CommandRehearsal() {}
 
     /**
      * Runs them.

@@ -11,7 +11,7 @@ import java.util.Optional;
 import java.util.Set;
 
 /** The members of collections: which of them are the same, and who was told of them first. */
-final class Members {
+final class CollectionMembers {
 
     private final Map<String, Sharing> sharing;
 
@@ -26,7 +26,7 @@ final class Members {
     /**
      * @param sharing by profile, who holds the same instance
      */
-    Members(Map<String, Sharing> sharing) {
+    CollectionMembers(Map<String, Sharing> sharing) {
         this.sharing = sharing;
     }
 

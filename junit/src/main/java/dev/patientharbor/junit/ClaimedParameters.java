@@ -16,11 +16,11 @@ import org.junit.jupiter.api.extension.ExtensionContext;
  * the plan knows. A parameter with a mark of somebody else is that one's, and the unmarked ones of
  * a parameterized test are its arguments.
  */
-final class Claims {
+final class ClaimedParameters {
 
     private static final String PARAMETERIZED = "org.junit.jupiter.params.";
 
-    private Claims() {}
+    private ClaimedParameters() {}
 
     /** Whether a parameter says itself that it is ours. */
     static boolean isMarked(Parameter parameter) {
