@@ -10,7 +10,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.ConcurrentHashMap;
 
 /**
  * Everything that the entry consumers of one profile lead to, as seats: a seat is a slot at a
@@ -21,9 +20,6 @@ public final class Wiring {
     private static final int NONE = -1;
     private static final int[] NOWHERE = {};
 
-    /** Lines of what stands in for another that are no longer need not be remembered. */
-    private static final int SHORT = 8;
-
     private final ResolvedProfile profile;
     private final SlotTable slots;
     private final SlotFiller filler;
@@ -32,10 +28,7 @@ public final class Wiring {
     /** The seat in which the one object of each class stands, where a mark says that it is one. */
     private final Map<String, Integer> oneOfClass = new HashMap<>();
 
-    /** The ends of long lines, as they were found. */
-    private final Map<Integer, Integer> settled = new ConcurrentHashMap<>(0);
-
-    private final Map<Integer, Integer> received = new ConcurrentHashMap<>(0);
+    private final LineEnds ends = new LineEnds(this);
 
     private int[] reached = new int[16];
     private int count;
@@ -202,14 +195,12 @@ public final class Wiring {
      * a circle.
      */
     public Optional<Integer> settled(int seat) {
-        int end = end(seat, false);
-        return end == NONE ? Optional.empty() : Optional.of(end);
+        return ends.settled(seat);
     }
 
     /** The same, and behind what may be absent or is made when it is asked for. */
     public Optional<Integer> received(int seat) {
-        int end = end(seat, true);
-        return end == NONE ? Optional.empty() : Optional.of(end);
+        return ends.received(seat);
     }
 
     /**
@@ -217,44 +208,7 @@ public final class Wiring {
      * says what allowed it.
      */
     public Optional<Integer> filledAt(int seat) {
-        int at = seat;
-        for (int steps = 0; steps <= count; steps++) {
-            Outcome outcome = outcome(at);
-            if (outcome.filledBy().isPresent()) {
-                return Optional.of(at);
-            }
-            if (outcome.next().isEmpty()) {
-                return Optional.empty();
-            }
-            at = outcome.next().get();
-        }
-        return Optional.empty();
-    }
-
-    private int end(int seat, boolean unwrapped) {
-        Map<Integer, Integer> known = unwrapped ? received : settled;
-        List<Integer> line = new ArrayList<>(0);
-        int at = seat;
-        int end = NONE;
-        while (line.size() <= count) {
-            Integer before = line.isEmpty() ? null : known.get(at);
-            Outcome outcome = before == null ? outcome(at) : null;
-            if (before != null
-                    || outcome.next().isEmpty()
-                    || !unwrapped && outcome.kind() != Kind.ALIAS) {
-                end = before == null ? at : before;
-                break;
-            }
-            line.add(at);
-            at = outcome.next().get();
-        }
-        // Of a long line each place is passed once, whoever asks.
-        if (line.size() > SHORT) {
-            for (int one : line) {
-                known.put(one, end);
-            }
-        }
-        return end;
+        return ends.filledAt(seat);
     }
 
     /** The seat at which an alias aims that is bound in this profile. */
@@ -360,8 +314,8 @@ public final class Wiring {
         int[] byKind = new int[AnswerKind.values().length];
         for (int i = 0; i < count; i++) {
             for (int asked : needs(reached[i])) {
-                int end = outcomes[asked].next().isEmpty() ? asked : end(asked, true);
-                AnswerKind kind = end == NONE ? AnswerKind.UNMET : outcomes[end].answer();
+                AnswerKind kind =
+                        received(asked).map(end -> outcomes[end].answer()).orElse(AnswerKind.UNMET);
                 byKind[kind.ordinal()]++;
             }
         }
