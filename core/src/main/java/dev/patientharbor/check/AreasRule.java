@@ -8,7 +8,9 @@ import dev.patientharbor.model.Area;
 import dev.patientharbor.names.Lookup;
 import dev.patientharbor.resolve.Areas;
 import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.resolve.UnknownPlace;
 import java.util.List;
+import java.util.Optional;
 
 /** Tells areas that do not exist, that enclose themselves, or that share a member. */
 final class AreasRule implements Rule {
@@ -16,7 +18,7 @@ final class AreasRule implements Rule {
     @Override
     public void check(ResolvedSet set, Reporter reporter) {
         for (Areas.UnknownArea one : set.areas().unknown()) {
-            reporter.report(unknown(set, one));
+            reporter.reportOf(one.profile(), unknown(set, one));
         }
         for (Lookup member : set.areas().unknownMembers()) {
             reporter.report(NamesRule.finding(set, member));
@@ -35,12 +37,13 @@ final class AreasRule implements Rule {
                                     place.found().get(0).name() + ", if the class is meant"));
         }
         NameSearch search = new NameSearch(names(set));
-        for (Lookup place : set.unknownPlaces()) {
-            Finding asClass = NamesRule.finding(set, place);
+        for (UnknownPlace unknown : set.unknownPlaces()) {
+            Lookup place = unknown.name();
             List<String> near = search.near(place.written().text());
-            reporter.report(
+            reporter.reportOf(
+                    Optional.of(unknown.profile()),
                     place.isAmbiguous()
-                            ? asClass
+                            ? NamesRule.finding(set, place)
                             : Finding.of(
                                             FindingKinds.UNKNOWN_AREA,
                                             place.written().at(),

@@ -3,21 +3,16 @@ package dev.patientharbor.check;
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
-import dev.patientharbor.model.Supply;
 import dev.patientharbor.plan.NeedPlace.Kind;
 import dev.patientharbor.resolve.Blueprint;
 import dev.patientharbor.resolve.Need;
-import dev.patientharbor.resolve.ResolvedBinding;
-import dev.patientharbor.resolve.ResolvedProfile;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.resolve.SlotTable;
 import java.util.ArrayList;
 import java.util.BitSet;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.function.UnaryOperator;
@@ -50,29 +45,8 @@ final class CannotSwapRule implements Rule {
                                                         .add(consumer.className());
                                             }
                                         }));
-        askedBy.keySet().removeAll(replaced(set));
+        askedBy.keySet().removeIf(set.bound()::isReplaced);
         askedBy.forEach((name, by) -> reporter.report(finding(set, name, List.copyOf(by))));
-    }
-
-    /** The classes that some profile binds to something else: a mock, a subclass, a value. */
-    private static Set<String> replaced(ResolvedSet set) {
-        Set<String> replaced = new HashSet<>();
-        for (ResolvedProfile profile : set.profiles()) {
-            for (ResolvedBinding binding : profile.own()) {
-                if (binding.slot().isPresent()) {
-                    String contract = contract(set, binding.slot().get());
-                    boolean isItself =
-                            binding.blueprint()
-                                    .filter(one -> one.method().isEmpty())
-                                    .filter(one -> one.className().equals(contract))
-                                    .isPresent();
-                    if (!isItself && !(binding.declared().supply() instanceof Supply.Inherited)) {
-                        replaced.add(contract);
-                    }
-                }
-            }
-        }
-        return replaced;
     }
 
     /** What a factory asks for is also the object whose method it is. */

@@ -3,21 +3,25 @@ package dev.patientharbor.check;
 import dev.patientharbor.code.CodeIndex;
 import dev.patientharbor.code.CodePlaces;
 import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingKind;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.model.Circumstances;
 import dev.patientharbor.model.Declaration;
+import dev.patientharbor.model.Profile;
 import dev.patientharbor.model.Written;
 import dev.patientharbor.names.ClassNames;
 import dev.patientharbor.plan.AnswerKind;
-import dev.patientharbor.resolve.ResolvedProfile;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.resolve.Resolver;
 import dev.patientharbor.resolve.Side;
 import dev.patientharbor.resolve.Wiring;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * Checks every profile of a set against compiled code. No class of the user's is loaded and none is
@@ -64,44 +68,50 @@ public final class Checker {
             List<Side> sides,
             Circumstances circumstances,
             List<Rule> rules) {
+        List<Finding> before = new ArrayList<>(circumstances.earlier());
+        before.addAll(whole.findings());
+        Set<FindingKind> kinds = before.stream().map(Finding::kind).collect(Collectors.toSet());
+        List<ResolvedSet> resolved = Resolver.resolve(set, sides, circumstances.settings());
         List<RuleFault> faults = new ArrayList<>();
         List<Reporter> reporters = new ArrayList<>();
-        for (Side side : sides) {
-            Reporter reporter = new Reporter(Resolver.resolve(set, side, circumstances.settings()));
-            circumstances.earlier().forEach(reporter::report);
-            side.code().findings().forEach(reporter::report);
+        for (ResolvedSet side : resolved) {
+            Reporter reporter = new Reporter(side, kinds);
             for (Rule rule : rules) {
                 try {
-                    rule.check(reporter.set(), reporter);
+                    rule.check(side, reporter);
                 } catch (RuntimeException | StackOverflowError fault) {
                     faults.add(new RuleFault(rule.getClass().getSimpleName(), fault));
                 }
             }
-            reporter.leaveOutConsequences();
             reporters.add(reporter);
         }
-        Told told = new Told(reporters);
-        List<Finding> ofSet = told.ofSet();
+        ClassNames names = sides.size() == 1 ? resolved.get(0).names() : new ClassNames(whole, set);
+        Told told = new Told(before, reporters, set.profiles());
+        List<Finding> ofSet = told.ofSet(names);
         boolean setIsWhole =
                 faults.isEmpty()
                         && ofSet.stream().noneMatch(one -> one.kind().breaksCompleteness());
         Sieve sieve = new Sieve(set.strictness(), circumstances.today());
         Sieve.Sifted siftedOfSet = sieve.sift(ofSet);
+        Map<Integer, Wiring> wirings = new HashMap<>();
+        resolved.forEach(side -> wirings.putAll(side.wirings()));
         List<ProfileVerdict> profiles = new ArrayList<>();
-        List<ResolvedSet> resolved = reporters.stream().map(Reporter::set).toList();
-        for (ResolvedProfile profile : resolved.get(0).profiles()) {
-            Optional<Wiring> wiring =
-                    resolved.stream()
-                            .flatMap(one -> one.wirings().get(profile.number()).stream())
-                            .findFirst();
-            profiles.add(verdict(profile, wiring, told, setIsWhole, sieve));
+        for (int number = 0; number < set.profiles().size(); number++) {
+            profiles.add(
+                    verdict(
+                            set.profiles().get(number),
+                            Optional.ofNullable(wirings.get(number)),
+                            told.of(number),
+                            setIsWhole && !told.isBrokenByParent(number),
+                            sieve));
         }
         List<Finding> findings = new ArrayList<>(siftedOfSet.told());
         findings.addAll(sieve.findings(id -> !id.equals(FindingKinds.BUILD_FAILED.id())));
         findings.sort(Finding.ORDER);
         return new Verdict(
                 resolved,
-                names(set, whole, resolved),
+                whole,
+                names,
                 findings,
                 siftedOfSet.suppressed(),
                 profiles,
@@ -109,30 +119,24 @@ public final class Checker {
                 faults);
     }
 
-    private static ClassNames names(Declaration set, CodeIndex whole, List<ResolvedSet> sides) {
-        return sides.size() == 1 ? sides.get(0).names() : new ClassNames(whole, set);
-    }
-
     private static ProfileVerdict verdict(
-            ResolvedProfile profile,
+            Profile profile,
             Optional<Wiring> wiring,
-            Told told,
-            boolean setIsWhole,
+            List<Finding> findings,
+            boolean restIsWhole,
             Sieve sieve) {
-        List<Finding> findings = told.of(profile);
-        List<String> parents = profile.declared().parents().stream().map(Written::text).toList();
+        List<String> parents = profile.parents().stream().map(Written::text).toList();
         Map<AnswerKind, Integer> answers = wiring.map(Wiring::answers).orElse(Map.of());
         Optional<Boolean> complete =
                 wiring.map(
                         one ->
-                                setIsWhole
-                                        && !told.isBrokenByParent(profile)
+                                restIsWhole
                                         && findings.stream()
                                                 .noneMatch(f -> f.kind().breaksCompleteness()));
         int needs = answers.values().stream().mapToInt(Integer::intValue).sum();
         Sieve.Sifted sifted = sieve.sift(findings);
         return new ProfileVerdict(
-                profile.declared().name(),
+                profile.name(),
                 parents,
                 complete,
                 needs,

@@ -4,13 +4,13 @@ import dev.patientharbor.check.Coverage.NeverReal;
 import dev.patientharbor.check.Coverage.Use;
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.CodeIndex;
+import dev.patientharbor.model.Declaration;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.Written;
 import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.AnswerKind;
 import dev.patientharbor.plan.Roster;
 import dev.patientharbor.plan.Row;
-import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.resolve.SlotTable;
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -46,23 +46,20 @@ final class CoverageMaker {
         this.profiles = profiles;
     }
 
-    static Coverage of(Verdict verdict, List<ResolvedSet> sides) {
+    static Coverage of(Verdict verdict, Declaration set, CodeIndex code) {
         List<String> checked =
                 verdict.profiles().stream()
                         .filter(one -> !one.isPartial())
                         .map(ProfileVerdict::name)
                         .toList();
         Set<String> ordered = new LinkedHashSet<>();
-        sides.get(0).declared().order().stream()
-                .map(Written::text)
-                .filter(checked::contains)
-                .forEach(ordered::add);
+        set.order().stream().map(Written::text).filter(checked::contains).forEach(ordered::add);
         ordered.addAll(checked);
         CoverageMaker maker = new CoverageMaker(List.copyOf(ordered));
         for (int i = 0; i < maker.profiles.size(); i++) {
             maker.add(verdict.roster(maker.profiles.get(i)), i);
         }
-        return maker.coverage(sides);
+        return maker.coverage(code);
     }
 
     private void add(Roster roster, int profile) {
@@ -101,7 +98,7 @@ final class CoverageMaker {
         return none;
     }
 
-    private Coverage coverage(List<ResolvedSet> sides) {
+    private Coverage coverage(CodeIndex code) {
         List<Use> uses = new ArrayList<>();
         Set<String> unused = new TreeSet<>();
         Set<String> contracts = new HashSet<>();
@@ -111,12 +108,12 @@ final class CoverageMaker {
                     boolean swapped =
                             received.stream()
                                     .anyMatch(one -> !one.isEmpty() && !one.equals(REAL_ALONE));
-                    if (swapped || sides.stream().anyMatch(side -> isContract(side.code(), slot))) {
+                    if (swapped || isContract(code, slot)) {
                         uses.add(new Use(slot, received, firstReal(received)));
                     }
                     contracts.add(SlotTable.className(slot.contract()));
                 });
-        sides.forEach(side -> addUnused(side.code(), contracts, unused));
+        addUnused(code, contracts, unused);
         List<NeverReal> neverReal = new ArrayList<>();
         met.forEach(
                 (need, all) -> {

@@ -18,11 +18,11 @@ final class EntryRule implements Rule {
 
     @Override
     public void check(ResolvedSet set, Reporter reporter) {
-        NameSearch packages = packages(set);
-        for (ResolvedEntry entry : set.entries()) {
-            if (entry.classes().isEmpty()) {
-                reporter.report(finding(set, packages, entry));
-            }
+        List<ResolvedEntry> unknown =
+                set.entries().stream().filter(one -> one.classes().isEmpty()).toList();
+        if (!unknown.isEmpty()) {
+            NameSearch packages = packages(set);
+            unknown.forEach(one -> reporter.report(finding(set, packages, one)));
         }
         boolean unread = set.profiles().isEmpty() && set.entries().isEmpty();
         if (unread && reporter.hasTold(FindingKinds.MALFORMED_FILE)) {
@@ -45,8 +45,7 @@ final class EntryRule implements Rule {
                             "There is no entry consumer to start from.",
                             "entry: [CLASS, PACKAGE.*]"));
         }
-        boolean isToldWhy =
-                reporter.ofSet().stream().anyMatch(one -> one.kind() == FindingKinds.CODE_MISSING);
+        boolean isToldWhy = reporter.hasTold(FindingKinds.CODE_MISSING);
         if (set.code().size() == 0 && set.code().findings().isEmpty() && !isToldWhy) {
             reporter.report(
                     nothing(

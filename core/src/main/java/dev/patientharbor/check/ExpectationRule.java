@@ -25,19 +25,18 @@ final class ExpectationRule implements Rule {
     @Override
     public void check(ResolvedSet set, Reporter reporter) {
         for (ResolvedProfile profile : set.profiles()) {
-            Map<String, List<Ask>> asks =
-                    profile.expectations().isEmpty() || !set.isChecked(profile)
-                            ? Map.of()
-                            : asks(set.wirings().get(profile.number()).orElseThrow());
+            Optional<Wiring> wiring =
+                    set.wiring(profile).filter(one -> !profile.expectations().isEmpty());
+            Map<String, List<Ask>> asks = wiring.map(ExpectationRule::asks).orElse(Map.of());
             for (ResolvedExpectation one : profile.expectations()) {
                 List<Lookup> unknown =
                         one.names().stream().filter(name -> name.facts().isEmpty()).toList();
                 unknown.forEach(name -> reporter.report(profile, NamesRule.finding(set, name)));
-                if (unknown.isEmpty() && set.isChecked(profile)) {
+                if (unknown.isEmpty() && wiring.isPresent()) {
                     check(
                             set,
                             reporter,
-                            set.wirings().get(profile.number()).orElseThrow(),
+                            wiring.get(),
                             asks.getOrDefault(one.consumer().orElseThrow(), List.of()),
                             one);
                 }

@@ -61,7 +61,7 @@ final class HiddenRule implements Rule {
     /** Whether the narrower binding was written with the broader one in view. */
     private static boolean isKnownTo(
             ResolvedSet set, ResolvedBinding broad, ResolvedBinding narrow) {
-        return set.profiles().get(narrow.owner()).isOrExtends(broad.owner());
+        return set.profile(narrow.owner()).isOrExtends(broad.owner());
     }
 
     private static boolean saysTheSame(ResolvedBinding broad, ResolvedBinding narrow) {
@@ -72,7 +72,7 @@ final class HiddenRule implements Rule {
         int slot = narrow.slot().orElseThrow();
         String text = set.text(slot);
         String level = set.whoStandsAt(set.slots().level(slot));
-        String owner = set.profiles().get(narrow.owner()).declared().name();
+        String owner = set.profile(narrow.owner()).declared().name();
         return Finding.of(
                         FindingKinds.HIDDEN_BY_NARROWER,
                         broad.declared().at(),

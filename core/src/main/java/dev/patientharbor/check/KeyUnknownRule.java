@@ -35,8 +35,7 @@ final class KeyUnknownRule implements Rule {
                 profile ->
                         Inheritance.holdsFor(binding, profile)
                                 && !profile.lacksParents()
-                                && set.wirings()
-                                        .get(profile.number())
+                                && set.wiring(profile)
                                         .filter(one -> leadsNowhere(set, one, binding))
                                         .isPresent();
         List<ResolvedProfile> lacking =

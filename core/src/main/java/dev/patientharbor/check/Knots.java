@@ -4,6 +4,7 @@ import dev.patientharbor.resolve.Wiring;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 
@@ -23,7 +24,7 @@ final class Knots {
     /** The slots that are in a knot of all profiles together. */
     private final BitSet suspicious = new BitSet();
 
-    Knots(List<Wiring> wirings) {
+    Knots(Collection<Wiring> wirings) {
         int[][] arrows = new int[0][];
         Optional<Wiring> plain = Optional.empty();
         for (Wiring wiring : wirings) {

@@ -12,7 +12,6 @@ import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.resolve.SlotTable;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 
 /** The line that would fill a slot in a profile, as the set is written: in a file, or in Java. */
@@ -20,9 +19,6 @@ final class LineToWrite {
 
     private final ResolvedSet set;
     private final Wording wording;
-
-    /** The classes that the set calls stand-ins, with what it calls them; null until asked for. */
-    private Map<String, ImplementationKind> standIns;
 
     LineToWrite(ResolvedSet set) {
         this.set = set;
@@ -34,9 +30,6 @@ final class LineToWrite {
      * one that carries no other key; a stand-in, where the profile may have some.
      */
     List<String> supplies(Slot slot, ResolvedProfile profile) {
-        if (standIns == null) {
-            standIns = set.standIns();
-        }
         List<String> real = new ArrayList<>();
         List<String> unreal = new ArrayList<>();
         for (String name : wording.implementations(slot.contract())) {
@@ -44,8 +37,9 @@ final class LineToWrite {
             if (slot.key().isPresent() && own.isPresent() && !own.equals(slot.key())) {
                 continue;
             }
-            if (standIns.containsKey(name)) {
-                unreal.add(supply(standIns.get(name), name));
+            Optional<ImplementationKind> standIn = set.bound().standIn(name);
+            if (standIn.isPresent()) {
+                unreal.add(supply(standIn.get(), name));
             } else if (slot.key().isPresent() && own.equals(slot.key())) {
                 real.add(0, supply(ImplementationKind.REAL, name));
             } else {

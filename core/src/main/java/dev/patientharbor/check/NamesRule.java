@@ -23,9 +23,6 @@ final class NamesRule implements Rule {
             }
         }
         for (ResolvedProfile owner : set.profiles()) {
-            if (!set.side().concerns(owner.number())) {
-                continue;
-            }
             for (ResolvedBinding binding : owner.own()) {
                 for (Lookup name : binding.names()) {
                     if (name.facts().isEmpty()) {

@@ -14,6 +14,9 @@ final class OrderRule implements Rule {
 
     @Override
     public void check(ResolvedSet set, Reporter reporter) {
+        if (!set.side().isFirst()) {
+            return; // it is the same on all sides
+        }
         List<String> known =
                 set.declared().profiles().stream()
                         .filter(one -> !one.partial())

@@ -3,7 +3,6 @@ package dev.patientharbor.check;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.NameList;
-import dev.patientharbor.finding.NameSearch;
 import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.Written;
 import dev.patientharbor.resolve.ResolvedProfile;
@@ -16,8 +15,7 @@ final class ParentsRule implements Rule {
 
     @Override
     public void check(ResolvedSet set, Reporter reporter) {
-        List<String> names = set.profiles().stream().map(one -> one.declared().name()).toList();
-        NameSearch search = new NameSearch(names);
+        List<String> names = set.side().profileNames();
         for (ResolvedProfile owner : set.profiles()) {
             for (Written parent : owner.unknownParents()) {
                 reporter.report(
@@ -32,14 +30,14 @@ final class ParentsRule implements Rule {
                                                 + " extends "
                                                 + parent.text()
                                                 + ", and there is no profile of that name.")
-                                .withAny("did you mean", search.near(parent.text()))
+                                .withAny("did you mean", set.side().nearProfiles(parent.text()))
                                 .with("profiles", NameList.of(names))
                                 .with(
                                         "so",
                                         "what it needs and does not find is not told: the missing"
                                                 + " parent may have it"));
             }
-            if (set.isChecked(owner)) {
+            if (set.wiring(owner).isPresent()) {
                 for (String term : owner.termsInDispute()) {
                     reporter.report(owner, disputed(owner, term));
                 }
@@ -51,7 +49,7 @@ final class ParentsRule implements Rule {
             }
         }
         for (List<Integer> cycle : set.extendsCycles()) {
-            ResolvedProfile first = set.profiles().get(cycle.get(0));
+            ResolvedProfile first = set.profile(cycle.get(0));
             reporter.report(
                     first,
                     profile -> cycle.stream().anyMatch(profile::isOrExtends),
@@ -87,11 +85,10 @@ final class ParentsRule implements Rule {
             Reporter reporter,
             ResolvedProfile profile,
             ResolvedProfile.Clash clash) {
-        ResolvedProfile meet = set.profiles().get(clash.meet());
+        ResolvedProfile meet = set.profile(clash.meet());
         String slot = set.text(clash.slot());
         Impact.Touched touched =
-                reporter.impact(set.wirings().get(profile.number()).orElseThrow())
-                        .of(List.of(clash.slot()));
+                reporter.impact(set.wiring(profile).orElseThrow()).of(List.of(clash.slot()));
         return Finding.of(
                         FindingKinds.PARENTS_DISAGREE,
                         meet.declared().at(),

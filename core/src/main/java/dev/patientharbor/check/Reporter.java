@@ -12,16 +12,15 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
 
 /**
- * Takes findings from the rules and puts each where it belongs: to the set, or to one or more
- * profiles.
+ * Takes findings from the rules of one side and puts each where it belongs: to the set, or to one
+ * or more profiles.
  */
 final class Reporter {
-
-    private static final String EXPLAINED = "names that it would explain are not told until then";
 
     /** What tells that there is no code. */
     private static final Set<FindingKind> NO_CODE =
@@ -35,11 +34,20 @@ final class Reporter {
                     FindingKinds.UNKNOWN_AREA);
 
     private final ResolvedSet set;
-    private final List<Finding> ofSet = new ArrayList<>();
-    private final List<List<Finding>> ofProfile = new ArrayList<>();
+    private final Set<FindingKind> before;
+    private final List<OfSet> ofSet = new ArrayList<>();
+    private final Map<Integer, List<Finding>> ofProfile = new HashMap<>();
     private final Map<Integer, List<OfPartial>> ofPartial = new HashMap<>();
-    private final List<List<Wiring>> heirs = new ArrayList<>();
+    private final Map<Integer, List<Wiring>> heirs = new HashMap<>();
     private final Map<Wiring, Impact> impacts = new HashMap<>();
+
+    /**
+     * What concerns no profile alone.
+     *
+     * @param profile the number of the profile whose words it is about: the sides on which these
+     *     matter can tell it; empty if all sides can
+     */
+    record OfSet(Optional<Integer> profile, Finding finding) {}
 
     /**
      * What is wrong with something that a partial profile says.
@@ -49,24 +57,35 @@ final class Reporter {
     record OfPartial(
             ResolvedProfile owner, Finding finding, Map<ResolvedProfile, Impact.Touched> touched) {}
 
-    Reporter(ResolvedSet set) {
+    /**
+     * Of a side.
+     *
+     * @param before what kinds of things are known to be wrong before any side is looked at
+     */
+    Reporter(ResolvedSet set, Set<FindingKind> before) {
         this.set = set;
-        set.profiles().forEach(profile -> ofProfile.add(new ArrayList<>()));
+        this.before = before;
     }
 
     /** Reports what concerns no profile alone. */
     void report(Finding finding) {
-        ofSet.add(finding);
+        reportOf(Optional.empty(), finding);
     }
 
-    /** Whether something of a kind was reported that concerns no profile alone. */
+    /** Reports what concerns no profile alone, of words that may be those of a profile. */
+    void reportOf(Optional<Integer> profile, Finding finding) {
+        ofSet.add(new OfSet(profile, finding));
+    }
+
+    /** Whether something of a kind is known that concerns no profile alone. */
     boolean hasTold(FindingKind kind) {
-        return ofSet.stream().anyMatch(one -> one.kind() == kind);
+        return before.contains(kind)
+                || ofSet.stream().anyMatch(one -> one.finding().kind() == kind);
     }
 
     /** Reports what is wrong in one profile. */
     void report(ResolvedProfile profile, Finding finding) {
-        ofProfile.get(profile.number()).add(finding);
+        ofProfile.computeIfAbsent(profile.number(), one -> new ArrayList<>()).add(finding);
     }
 
     /**
@@ -83,9 +102,6 @@ final class Reporter {
             Predicate<ResolvedProfile> holdsFor,
             List<Integer> slots,
             Finding finding) {
-        if (!set.side().concerns(owner.number())) {
-            return;
-        }
         Map<ResolvedProfile, Impact.Touched> touched = new LinkedHashMap<>();
         for (Wiring wiring : heirs(owner)) {
             if (holdsFor.test(wiring.profile())) {
@@ -111,12 +127,15 @@ final class Reporter {
     /** The profiles that are checked, and are or extend a profile. */
     List<Wiring> heirs(ResolvedProfile owner) {
         if (heirs.isEmpty()) {
-            set.profiles().forEach(profile -> heirs.add(new ArrayList<>(1)));
             for (Wiring wiring : set.checked()) {
-                wiring.profile().lineage().stream().forEach(one -> heirs.get(one).add(wiring));
+                wiring.profile().lineage().stream()
+                        .forEach(
+                                one ->
+                                        heirs.computeIfAbsent(one, it -> new ArrayList<>(1))
+                                                .add(wiring));
             }
         }
-        return heirs.get(owner.number());
+        return heirs.getOrDefault(owner.number(), List.of());
     }
 
     /** Whom what goes wrong in a wiring touches. */
@@ -125,42 +144,32 @@ final class Reporter {
     }
 
     /**
-     * Takes back what one cause explains that was told already: no code was read, so that no name
-     * of a class is known; or an included file is missing, so that no area is that it declares.
+     * Takes back what one cause explains that is told: no code was read, so that no name of a class
+     * is known; or an included file is missing, so that no area is that it declares.
+     *
+     * @return the kinds of the causes, if they explain anything; the first finding of such a kind
+     *     is to say so
      */
-    void leaveOutConsequences() {
-        boolean noCode =
-                set.code().size() == 0
-                        && ofSet.stream().anyMatch(one -> NO_CODE.contains(one.kind()));
-        boolean noInclude =
-                ofSet.stream().anyMatch(one -> one.kind() == FindingKinds.INCLUDE_MISSING);
+    Set<FindingKind> leaveOutConsequences() {
+        boolean noCode = set.code().size() == 0 && NO_CODE.stream().anyMatch(this::hasTold);
         Set<FindingKind> explained = new HashSet<>();
         if (noCode) {
             explained.addAll(NAMES);
         }
-        if (noInclude) {
+        if (hasTold(FindingKinds.INCLUDE_MISSING)) {
             explained.add(FindingKinds.UNKNOWN_AREA);
         }
-        int before = ofSet.size();
-        ofSet.removeIf(one -> explained.contains(one.kind()));
-        int left = before - ofSet.size();
-        for (List<Finding> all : ofProfile) {
-            int some = all.size();
-            all.removeIf(one -> explained.contains(one.kind()));
-            left += some - all.size();
+        if (explained.isEmpty()) {
+            return Set.of();
+        }
+        boolean left = ofSet.removeIf(one -> explained.contains(one.finding().kind()));
+        for (List<Finding> all : ofProfile.values()) {
+            left |= all.removeIf(one -> explained.contains(one.kind()));
         }
         ofPartial
                 .values()
                 .forEach(all -> all.removeIf(one -> explained.contains(one.finding().kind())));
-        if (left > 0) {
-            Set<FindingKind> causes = noCode ? NO_CODE : Set.of(FindingKinds.INCLUDE_MISSING);
-            for (int i = 0; i < ofSet.size(); i++) {
-                if (causes.contains(ofSet.get(i).kind())) {
-                    ofSet.set(i, ofSet.get(i).with("so", EXPLAINED));
-                    return;
-                }
-            }
-        }
+        return !left ? Set.of() : noCode ? NO_CODE : Set.of(FindingKinds.INCLUDE_MISSING);
     }
 
     ResolvedSet set() {
@@ -168,13 +177,13 @@ final class Reporter {
     }
 
     /** What was reported of no profile alone. */
-    List<Finding> ofSet() {
+    List<OfSet> ofSet() {
         return ofSet;
     }
 
     /** What was reported of one profile. */
     List<Finding> of(int profile) {
-        return ofProfile.get(profile);
+        return ofProfile.getOrDefault(profile, List.of());
     }
 
     /** What was reported of a partial profile, for those that inherit it. */

@@ -13,7 +13,7 @@ final class StatedKeyRule implements Rule {
     public void check(ResolvedSet set, Reporter reporter) {
         for (Unstated one : set.unstatedKeys()) {
             reporter.report(
-                    set.profiles().get(one.owner()),
+                    set.profile(one.owner()),
                     List.of(),
                     Finding.of(
                                     FindingKinds.KEY_UNSTATED,

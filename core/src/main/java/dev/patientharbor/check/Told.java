@@ -1,19 +1,21 @@
 package dev.patientharbor.check;
 
 import dev.patientharbor.check.Reporter.OfPartial;
+import dev.patientharbor.check.Reporter.OfSet;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKind;
 import dev.patientharbor.finding.FindingKinds;
-import dev.patientharbor.resolve.ResolvedProfile;
+import dev.patientharbor.model.Profile;
+import dev.patientharbor.names.ClassNames;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
-import java.util.stream.Collectors;
 
 /**
  * What the rules reported, joined over the sides: each finding where it belongs, sorted, each once
@@ -34,69 +36,88 @@ final class Told {
                     FindingKinds.LOOKUP_UNSEEN,
                     FindingKinds.NOTHING_TO_CHECK);
 
+    private static final String EXPLAINED = "names that it would explain are not told until then";
+
     private final List<Reporter> sides;
-    private final List<Finding> ofSet = new ArrayList<>();
+    private final List<List<Reporter>> concerned = new ArrayList<>();
+    private final List<Finding> ofSet;
     private final List<List<Finding>> ofProfile = new ArrayList<>();
     private final BitSet brokenByParent = new BitSet();
 
-    Told(List<Reporter> sides) {
+    /**
+     * Joined.
+     *
+     * @param before what was found before any side was looked at
+     * @param profiles the profiles of the set, in the order of the file
+     */
+    Told(List<Finding> before, List<Reporter> sides, List<Profile> profiles) {
         this.sides = sides;
-        List<ResolvedProfile> profiles = sides.get(0).set().profiles();
-        List<List<Finding>> ofSets = sides.stream().map(Reporter::ofSet).toList();
-        join(ofSets, ofSets, ofSet);
-        for (ResolvedProfile profile : profiles) {
+        ofSet = new ArrayList<>(before);
+        for (int i = 0; i < profiles.size(); i++) {
             ofProfile.add(new ArrayList<>());
+            concerned.add(new ArrayList<>(1));
         }
-        for (ResolvedProfile profile : profiles) {
-            int number = profile.number();
-            boolean isPartial = profile.declared().partial();
-            List<Reporter> concerned = concerned(number);
-            join(
-                    concerned.stream()
-                            .filter(side -> isPartial || side.set().isChecked(profile))
-                            .map(side -> side.of(number))
-                            .toList(),
-                    concerned.stream().map(side -> side.of(number)).toList(),
-                    ofProfile.get(number));
-            if (isPartial) {
-                joinPartial(number, concerned);
+        Set<FindingKind> causes = new HashSet<>();
+        for (Reporter side : sides) {
+            causes.addAll(side.leaveOutConsequences());
+            side.set().profiles().forEach(one -> concerned.get(one.number()).add(side));
+        }
+        joinOfSet();
+        explain(causes);
+        for (int number = 0; number < profiles.size(); number++) {
+            joinOfProfile(number, profiles.get(number).partial());
+        }
+    }
+
+    /** Adds what the sides tell of the set, absences only if all tell them that can. */
+    private void joinOfSet() {
+        Map<String, Set<Reporter>> tellers = new HashMap<>();
+        for (Reporter side : sides) {
+            for (OfSet one : side.ofSet()) {
+                tellers.computeIfAbsent(one.finding().identity(), it -> new HashSet<>()).add(side);
             }
         }
-    }
-
-    /** The sides that have something to say of a profile: those of it and of what inherits it. */
-    private List<Reporter> concerned(int profile) {
-        if (sides.size() == 1) {
-            return sides;
-        }
-        List<Reporter> concerned =
-                sides.stream().filter(side -> side.set().side().lineages().get(profile)).toList();
-        return concerned.isEmpty() ? sides : concerned;
-    }
-
-    /** Adds what some sides tell, absences only if all tell them. */
-    private static void join(
-            List<List<Finding>> some, List<List<Finding>> all, List<Finding> into) {
-        if (all.size() == 1) {
-            some.forEach(into::addAll);
-            return;
-        }
-        List<Set<String>> told =
-                all.stream()
-                        .map(
-                                side ->
-                                        side.stream()
-                                                .map(Finding::identity)
-                                                .collect(Collectors.toSet()))
-                        .toList();
-        for (List<Finding> ofSide : some) {
-            for (Finding finding : ofSide) {
-                String identity = finding.identity();
-                if (!ABSENCES.contains(finding.kind())
-                        || told.stream().allMatch(side -> side.contains(identity))) {
-                    into.add(finding);
+        for (Reporter side : sides) {
+            for (OfSet one : side.ofSet()) {
+                List<Reporter> able = one.profile().map(concerned::get).orElse(sides);
+                if (!ABSENCES.contains(one.finding().kind())
+                        || tellers.get(one.finding().identity()).size() >= able.size()) {
+                    ofSet.add(one.finding());
                 }
             }
+        }
+    }
+
+    private void explain(Set<FindingKind> causes) {
+        for (int i = 0; i < ofSet.size(); i++) {
+            if (causes.contains(ofSet.get(i).kind())) {
+                ofSet.set(i, ofSet.get(i).with("so", EXPLAINED));
+                return;
+            }
+        }
+    }
+
+    /** Adds what the sides tell of a profile, absences only if all tell them that it concerns. */
+    private void joinOfProfile(int number, boolean isPartial) {
+        List<Reporter> all = concerned.get(number);
+        Map<String, Set<Reporter>> tellers = new HashMap<>();
+        for (Reporter side : all) {
+            for (Finding one : side.of(number)) {
+                tellers.computeIfAbsent(one.identity(), it -> new HashSet<>()).add(side);
+            }
+        }
+        for (Reporter side : all) {
+            if (isPartial || side.set().wirings().containsKey(number)) {
+                for (Finding one : side.of(number)) {
+                    if (!ABSENCES.contains(one.kind())
+                            || tellers.get(one.identity()).size() == all.size()) {
+                        ofProfile.get(number).add(one);
+                    }
+                }
+            }
+        }
+        if (isPartial) {
+            joinPartial(number, all);
         }
     }
 
@@ -146,29 +167,24 @@ final class Told {
         ofProfile.get(number).add(finding.touching(List.copyOf(consumers), List.copyOf(entries)));
     }
 
-    List<Finding> ofSet() {
+    /**
+     * What concerns no profile alone.
+     *
+     * @param names the names of classes, whichever side sees them
+     */
+    List<Finding> ofSet(ClassNames names) {
         List<Finding> once = sorted(ofSet);
-        return sorted(CannotSwapRule.together(once, this::shortName));
+        return sorted(CannotSwapRule.together(once, names::shortName));
     }
 
-    /** The short name of a class that one of the sides knows. */
-    private String shortName(String className) {
-        return sides.stream()
-                .map(Reporter::set)
-                .filter(side -> side.code().find(className).isPresent())
-                .findFirst()
-                .orElse(sides.get(0).set())
-                .names()
-                .shortName(className);
-    }
-
-    List<Finding> of(ResolvedProfile profile) {
-        return sorted(ofProfile.get(profile.number()));
+    /** What concerns a profile, by its number. */
+    List<Finding> of(int profile) {
+        return sorted(ofProfile.get(profile));
     }
 
     /** Whether a profile is not whole because of what a partial profile says that it inherits. */
-    boolean isBrokenByParent(ResolvedProfile profile) {
-        return brokenByParent.get(profile.number());
+    boolean isBrokenByParent(int profile) {
+        return brokenByParent.get(profile);
     }
 
     private static List<Finding> sorted(List<Finding> findings) {

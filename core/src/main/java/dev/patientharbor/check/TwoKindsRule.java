@@ -7,9 +7,7 @@ import dev.patientharbor.resolve.Blueprint;
 import dev.patientharbor.resolve.ResolvedBinding;
 import dev.patientharbor.resolve.ResolvedProfile;
 import dev.patientharbor.resolve.ResolvedSet;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 
 /** Tells classes that one binding calls real and another one a fake or a stub. */
@@ -17,21 +15,27 @@ final class TwoKindsRule implements Rule {
 
     @Override
     public void check(ResolvedSet set, Reporter reporter) {
-        Map<String, ResolvedBinding> first = new HashMap<>();
         for (ResolvedProfile owner : set.profiles()) {
             for (ResolvedBinding binding : owner.own()) {
-                Optional<String> maker = maker(binding);
-                if (maker.isEmpty()) {
-                    continue;
-                }
-                ResolvedBinding before = first.putIfAbsent(maker.get(), binding);
-                if (before != null && isReal(before) != isReal(binding)) {
-                    reporter.report(
-                            owner,
-                            profile -> Inheritance.holdsFor(binding, profile),
-                            List.of(),
-                            finding(set, maker.get(), before, binding));
-                }
+                maker(binding)
+                        .ifPresent(
+                                maker ->
+                                        set.bound()
+                                                .firstBy(maker)
+                                                .filter(first -> isReal(first) != isReal(binding))
+                                                .ifPresent(
+                                                        first ->
+                                                                reporter.report(
+                                                                        owner,
+                                                                        heir ->
+                                                                                Inheritance
+                                                                                        .holdsFor(
+                                                                                                binding,
+                                                                                                heir),
+                                                                        List.of(),
+                                                                        finding(
+                                                                                set, maker, first,
+                                                                                binding))));
             }
         }
     }

@@ -2,6 +2,7 @@ package dev.patientharbor.check;
 
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.finding.NameList;
 import dev.patientharbor.finding.NearNames;
 import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.Key;
@@ -52,8 +53,8 @@ final class UnmetNeedRule implements Rule {
             }
         }
         LineToWrite lines = new LineToWrite(set);
-        BoundElsewhere bound = new BoundElsewhere(set);
-        lacking.forEach((lack, seats) -> report(set, lines, bound, lack, seats, reporter));
+        BoundOutOfReach beyond = new BoundOutOfReach(set);
+        lacking.forEach((lack, seats) -> report(set, lines, beyond, lack, seats, reporter));
     }
 
     private static Lack lack(ResolvedSet set, Wiring wiring, int seat) {
@@ -80,7 +81,7 @@ final class UnmetNeedRule implements Rule {
     private static void report(
             ResolvedSet set,
             LineToWrite lines,
-            BoundElsewhere bound,
+            BoundOutOfReach beyond,
             Lack lack,
             Map<Wiring, List<Integer>> seats,
             Reporter reporter) {
@@ -102,7 +103,7 @@ final class UnmetNeedRule implements Rule {
                                             set.slots().slot(seat).text() + where,
                                             message(set, wording, wiring, seat, touched))
                                     .about(List.of(set.slots().slot(seat).text()))
-                                    .with("reason", reason(set, bound, wiring, seat))
+                                    .with("reason", reason(set, beyond, wiring, seat))
                                     .with("looked in", lookedIn(set, wording, wiring, seat));
                     reporter.report(
                             wiring.profile(),
@@ -145,14 +146,14 @@ final class UnmetNeedRule implements Rule {
                 + ")";
     }
 
-    private static String reason(ResolvedSet set, BoundElsewhere bound, Wiring wiring, int seat) {
+    private static String reason(ResolvedSet set, BoundOutOfReach beyond, Wiring wiring, int seat) {
         if (wiring.outcome(seat).kind() == Outcome.Kind.NONE) {
             return "bound to none at "
                     + wiring.outcome(seat).binding().orElseThrow().declared().at().text()
                     + ", and this need may not be absent";
         }
         int number = set.slots().plain(seat);
-        List<String> outOfReach = bound.outOfReach(wiring.profile(), seat);
+        List<String> outOfReach = beyond.of(wiring.profile(), seat);
         if (!outOfReach.isEmpty()) {
             return "out of reach: " + String.join(", ", outOfReach);
         }
@@ -174,10 +175,10 @@ final class UnmetNeedRule implements Rule {
         if (!filledIn.isEmpty()) {
             return "filled in under another key: " + String.join(", ", filledIn);
         }
-        List<String> elsewhere = bound.profiles(number);
+        List<String> elsewhere = set.bound().profiles(slot);
         return elsewhere.isEmpty()
                 ? "never bound"
-                : "bound in another profile: " + String.join(", ", elsewhere);
+                : "bound in another profile: " + NameList.of(elsewhere);
     }
 
     private static boolean isBound(ResolvedProfile profile, int slot) {

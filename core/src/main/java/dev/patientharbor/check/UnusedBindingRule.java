@@ -38,12 +38,13 @@ final class UnusedBindingRule implements Rule {
                         .collect(Collectors.toSet());
         Supplier<BitSet> asked = asked(set);
         UsesByOwner uses = new UsesByOwner(set, reporter);
+        List<ResolvedProfile> all = List.copyOf(set.profiles());
         Set<ResolvedBinding> basis = Collections.newSetFromMap(new IdentityHashMap<>());
         for (int before = -1; before < basis.size(); ) {
             before = basis.size();
             // Mostly parents stand first: from the end all is found in one pass.
-            for (int i = set.profiles().size() - 1; i >= 0; i--) {
-                addBasis(uses, set.profiles().get(i), basis);
+            for (int i = all.size() - 1; i >= 0; i--) {
+                addBasis(uses, all.get(i), basis);
             }
         }
         for (ResolvedProfile owner : set.profiles()) {
@@ -99,7 +100,7 @@ final class UnusedBindingRule implements Rule {
             }
             if (wiring.profile().lacksParents()) {
                 // Any profile may be the parent that was meant.
-                unsure.set(0, set.profiles().size());
+                set.profiles().forEach(one -> unsure.set(one.number()));
             }
         }
         return unsure;

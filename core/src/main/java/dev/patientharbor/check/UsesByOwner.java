@@ -27,7 +27,7 @@ final class UsesByOwner {
         List<Uses> all = byOwner.get(binding.owner());
         if (all == null) {
             all = new ArrayList<>();
-            for (Wiring wiring : reporter.heirs(set.profiles().get(binding.owner()))) {
+            for (Wiring wiring : reporter.heirs(set.profile(binding.owner()))) {
                 all.add(uses.computeIfAbsent(wiring, one -> new Uses(set, one)));
             }
             byOwner.put(binding.owner(), all);

@@ -1,6 +1,7 @@
 package dev.patientharbor.check;
 
 import dev.patientharbor.code.ClassFacts;
+import dev.patientharbor.code.CodeIndex;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.FindingText;
@@ -23,7 +24,6 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.function.BiFunction;
 import java.util.stream.Collectors;
@@ -44,6 +44,7 @@ public final class Verdict {
 
     private final List<ResolvedSet> sides;
     private final ResolvedSet set;
+    private final CodeIndex whole;
     private final ClassNames names;
     private final List<Finding> findings;
     private final List<Suppressed> suppressed;
@@ -51,9 +52,11 @@ public final class Verdict {
     private final List<ProfileVerdict> shown;
     private final List<RuleFault> faults;
     private final Map<String, Integer> numbers = new HashMap<>();
+    private final Map<Integer, ResolvedSet> sideOf = new HashMap<>();
 
     Verdict(
             List<ResolvedSet> sides,
+            CodeIndex whole,
             ClassNames names,
             List<Finding> findings,
             List<Suppressed> suppressed,
@@ -62,6 +65,7 @@ public final class Verdict {
             List<RuleFault> faults) {
         this.faults = List.copyOf(faults);
         this.sides = List.copyOf(sides);
+        this.whole = whole;
         this.names = names;
         set = sides.get(0);
         this.findings = List.copyOf(findings);
@@ -70,6 +74,9 @@ public final class Verdict {
         this.shown = List.copyOf(shown);
         for (int i = 0; i < profiles.size(); i++) {
             numbers.put(profiles.get(i).name(), i);
+        }
+        for (ResolvedSet side : sides) {
+            side.wirings().keySet().forEach(one -> sideOf.put(one, side));
         }
     }
 
@@ -262,20 +269,18 @@ public final class Verdict {
     private <T> T resolved(String profile, BiFunction<ResolvedSet, Wiring, T> question) {
         find(RequiredArgument.of(profile, "the name of a profile"));
         int number = numbers.get(profile);
-        for (ResolvedSet side : sides) {
-            Optional<Wiring> wiring = side.wirings().get(number);
-            if (wiring.isPresent()) {
-                synchronized (side) {
-                    return question.apply(side, wiring.get());
-                }
-            }
+        ResolvedSet side = sideOf.get(number);
+        if (side == null) {
+            throw new IllegalArgumentException("the profile " + profile + " is partial");
         }
-        throw new IllegalArgumentException("the profile " + profile + " is partial");
+        synchronized (side) {
+            return question.apply(side, side.wirings().get(number));
+        }
     }
 
     /** How real each of the profiles shown is, from the desk to the real thing. */
     public Coverage coverage() {
-        return CoverageMaker.of(this, sides);
+        return CoverageMaker.of(this, set.declared(), whole);
     }
 
     /**
@@ -286,9 +291,7 @@ public final class Verdict {
         wantedNames.forEach(this::find);
         Set<String> names = Set.copyOf(wantedNames);
         BitSet lineages = new BitSet();
-        set.profiles().stream()
-                .filter(one -> names.contains(one.declared().name()))
-                .forEach(one -> lineages.or(one.lineage()));
+        names.forEach(one -> lineages.or(set.side().lineage(numbers.get(one))));
         List<ProfileVerdict> some = new ArrayList<>();
         for (int i = 0; i < profiles.size(); i++) {
             ProfileVerdict profile = profiles.get(i);
@@ -298,7 +301,7 @@ public final class Verdict {
                 some.add(profile);
             }
         }
-        return new Verdict(sides, this.names, findings, suppressed, profiles, some, faults);
+        return new Verdict(sides, whole, this.names, findings, suppressed, profiles, some, faults);
     }
 
     /**
@@ -316,7 +319,7 @@ public final class Verdict {
             told.addAll(sieve.findings(FindingKinds.BUILD_FAILED.id()::equals));
         }
         told.sort(Finding.ORDER);
-        return new Verdict(sides, names, told, suppressed, all, some, faults);
+        return new Verdict(sides, whole, names, told, suppressed, all, some, faults);
     }
 
     private static ProfileVerdict built(
@@ -331,7 +334,7 @@ public final class Verdict {
 
     /** Whether a class of that binary name is in the code that was read. */
     public boolean knows(String binaryName) {
-        return sides.stream().anyMatch(side -> side.code().inCode(binaryName));
+        return whole.inCode(binaryName);
     }
 
     /**

@@ -30,16 +30,16 @@ public final class CodeIndex {
             Collection<ClassFacts> classes,
             Map<String, List<String>> services,
             List<Finding> findings,
-            Wanted wanted) {
+            JdkClasses jdk) {
         this.services = Map.copyOf(services);
-        jdk = new JdkClasses(wanted.ofJdk());
+        this.jdk = jdk;
         byName = new HashMap<>(classes.size() * 2);
         // As in a class path, the first of two classes of one name wins.
         classes.forEach(facts -> byName.putIfAbsent(facts.name(), facts));
-        this.findings = findings.stream().sorted(Finding.ORDER).toList();
+        this.findings = List.copyOf(findings);
     }
 
-    /** What was wrong with the code while it was read, in order of place. */
+    /** What was wrong with all code that was read, whoever sees it, in order of place. */
     public List<Finding> findings() {
         return findings;
     }

@@ -14,6 +14,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.IntStream;
 
 /**
  * What was read, place by place: each class file once, whoever may see it.
@@ -24,10 +25,13 @@ public final class CodePlaces {
 
     private final List<CodeRoot> roots;
     private final List<Finding> findings;
-    private final Wanted wanted;
+    private final JdkClasses jdk;
     private final Map<ClassSource, Read> bySource = new HashMap<>();
     private final List<List<Read>> byRoot = new ArrayList<>();
     private final List<List<Path>> pathsByRoot = new ArrayList<>();
+    private final Map<Written, List<Integer>> numbers = new HashMap<>();
+    private volatile CodeIndex whole;
+    private volatile Map<String, Set<Written>> byClass;
 
     /** What was read of one folder or jar. */
     private record Read(List<ClassFacts> classes, ServiceLists services) {
@@ -46,8 +50,11 @@ public final class CodePlaces {
 
     CodePlaces(List<CodeRoot> roots, List<Finding> missing, Wanted wanted) {
         this.roots = List.copyOf(roots);
-        this.wanted = wanted;
+        jdk = new JdkClasses(wanted.ofJdk());
         findings = new ArrayList<>(missing);
+        for (int i = 0; i < roots.size(); i++) {
+            numbers.computeIfAbsent(roots.get(i).written(), one -> new ArrayList<>(1)).add(i);
+        }
     }
 
     /** Adds what was read of one source: facts, and findings where there are none. */
@@ -71,19 +78,52 @@ public final class CodePlaces {
         byRoot.add(sources.stream().map(bySource::get).toList());
     }
 
+    /** No more will be added. */
+    void close() {
+        findings.sort(Finding.ORDER);
+    }
+
     /** All of it. */
     public CodeIndex whole() {
-        return only(roots.stream().map(CodeRoot::written).toList());
+        CodeIndex known = whole;
+        if (known == null) {
+            known = index(IntStream.range(0, roots.size()));
+            whole = known;
+        }
+        return known;
+    }
+
+    /** The places in which a class stands. */
+    public Set<Written> having(String className) {
+        Map<String, Set<Written>> known = byClass;
+        if (known == null) {
+            known = new HashMap<>();
+            for (int i = 0; i < roots.size(); i++) {
+                for (Read read : byRoot.get(i)) {
+                    for (ClassFacts facts : read.classes()) {
+                        known.computeIfAbsent(facts.name(), one -> new LinkedHashSet<>(2))
+                                .add(roots.get(i).written());
+                    }
+                }
+            }
+            byClass = known;
+        }
+        return known.getOrDefault(className, Set.of());
+    }
+
+    /** The numbers of some places, in the order in which they were read. */
+    private IntStream numbers(Collection<Written> places) {
+        return places.stream()
+                .flatMap(place -> numbers.getOrDefault(place, List.of()).stream())
+                .mapToInt(Integer::intValue)
+                .distinct()
+                .sorted();
     }
 
     /** The folders and jars that some of the places are, absolute, in the order of the places. */
     public List<Path> paths(Collection<Written> places) {
         Set<Path> paths = new LinkedHashSet<>();
-        for (int i = 0; i < roots.size(); i++) {
-            if (places.contains(roots.get(i).written())) {
-                paths.addAll(pathsByRoot.get(i));
-            }
-        }
+        numbers(places).forEach(one -> paths.addAll(pathsByRoot.get(one)));
         return List.copyOf(paths);
     }
 
@@ -109,18 +149,18 @@ public final class CodePlaces {
 
     /** What stands in some of the places, in the order in which they were read. */
     public CodeIndex only(Collection<Written> places) {
+        return places.containsAll(numbers.keySet()) ? whole() : index(numbers(places));
+    }
+
+    private CodeIndex index(IntStream wanted) {
         Set<Read> seen = new LinkedHashSet<>();
-        for (int i = 0; i < roots.size(); i++) {
-            if (places.contains(roots.get(i).written())) {
-                seen.addAll(byRoot.get(i));
-            }
-        }
+        wanted.forEach(one -> seen.addAll(byRoot.get(one)));
         List<ClassFacts> classes = new ArrayList<>();
         ServiceLists services = new ServiceLists();
         for (Read read : seen) {
             classes.addAll(read.classes());
             services.add(read.services());
         }
-        return new CodeIndex(classes, services.byContract(), findings, wanted);
+        return new CodeIndex(classes, services.byContract(), findings, jdk);
     }
 }

@@ -70,6 +70,7 @@ public final class CodeReader {
                 next = end;
             }
             ofRoots.forEach(places::addRoot);
+            places.close();
             return places;
         } finally {
             opener.close();

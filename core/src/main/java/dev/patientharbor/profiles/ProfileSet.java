@@ -66,6 +66,7 @@ public final class ProfileSet {
     private final List<Path> files;
     private Optional<CodePlaces> read = Optional.empty();
     private Optional<Answered> answered = Optional.empty();
+    private Map<String, List<Written>> seen;
 
     /** What was found on a day, and the plans that were asked for since. */
     private record Answered(LocalDate day, Verdict verdict, Map<String, Plan> plans) {}
@@ -227,13 +228,30 @@ public final class ProfileSet {
                 || read().orElseThrow().isReadFrom(file);
     }
 
-    /** The folders and jars whose classes a profile sees, absolute: a class path for it. */
+    /**
+     * The folders and jars whose classes a profile sees, absolute: a class path for it.
+     *
+     * @throws IllegalArgumentException if there is no such profile
+     */
     public List<Path> classPath(String profile) {
-        CodePlaces places = read().orElseThrow();
-        return places.paths(
-                sides
-                        ? Side.seenBy(declared, profile)
-                        : code.stream().map(CodeRoot::written).toList());
+        List<Written> places = seen().get(RequiredArgument.of(profile, "the name of a profile"));
+        if (places == null) {
+            throw new IllegalArgumentException("there is no profile " + profile);
+        }
+        return read().orElseThrow().paths(places);
+    }
+
+    /** The places of code that each profile sees. */
+    private synchronized Map<String, List<Written>> seen() {
+        if (seen == null) {
+            List<Written> all = code.stream().map(CodeRoot::written).toList();
+            List<List<Written>> ofEach = sides ? Side.seen(declared) : List.of();
+            seen = new HashMap<>();
+            for (int i = 0; i < declared.profiles().size(); i++) {
+                seen.put(declared.profiles().get(i).name(), sides ? ofEach.get(i) : all);
+            }
+        }
+        return seen;
     }
 
     /** What its settings are; what they say is printed by none of this. */

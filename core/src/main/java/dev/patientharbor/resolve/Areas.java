@@ -40,8 +40,11 @@ public final class Areas {
 
     /**
      * A name that should be an area's, or one that encloses itself; and the names that there are.
+     *
+     * @param profile the number of the profile that names it; empty if an area does
      */
-    public record UnknownArea(Written written, List<String> near, boolean circle) {}
+    public record UnknownArea(
+            Written written, List<String> near, boolean circle, Optional<Integer> profile) {}
 
     /** A class that is a member of two areas of which neither encloses the other. */
     public record Overlap(String className, Area first, Area second) {}
@@ -79,8 +82,8 @@ public final class Areas {
     }
 
     /** Tells a name that should be an area's. */
-    void tellUnknown(Written written) {
-        unknown.add(new UnknownArea(written, search.near(written.text()), false));
+    void tellUnknown(Written written, Optional<Integer> profile) {
+        unknown.add(new UnknownArea(written, search.near(written.text()), false, profile));
     }
 
     /** The level of the innermost area of a class; the whole profile if it is in none. */
@@ -134,7 +137,9 @@ public final class Areas {
                 break;
             }
             if (!open.add(at.name())) {
-                unknown.add(new UnknownArea(at.inside().orElseThrow(), List.of(), true));
+                unknown.add(
+                        new UnknownArea(
+                                at.inside().orElseThrow(), List.of(), true, Optional.empty()));
                 parent = levels.addArea(at.name(), Levels.WHOLE);
                 numbers.put(at.name(), parent);
                 break;
@@ -143,7 +148,7 @@ public final class Areas {
             Optional<Written> around = at.inside();
             at = around.map(one -> byName.get(one.text())).orElse(null);
             if (at == null) {
-                around.ifPresent(this::tellUnknown);
+                around.ifPresent(one -> tellUnknown(one, Optional.empty()));
             }
         }
         for (Area one : inside) {

@@ -27,7 +27,7 @@ final class EntryFinder {
     private final Blueprints blueprints;
     private final SlotTable slots;
     private final ValueTypes values;
-    private final Set<String> supplied = new HashSet<>();
+    private final BoundAnywhere bound;
     private Set<String> asked;
 
     /** An exception is made where it is thrown, and receives nothing. */
@@ -39,7 +39,7 @@ final class EntryFinder {
             Marks marks,
             Blueprints blueprints,
             SlotTable slots,
-            List<ResolvedProfile> profiles) {
+            BoundAnywhere bound) {
         this.marks = marks;
         this.code = code;
         this.names = names;
@@ -47,18 +47,7 @@ final class EntryFinder {
         this.slots = slots;
         values = new ValueTypes(code);
         thrown = new InheritedTrait(code, one -> one.name().equals("java.lang.Throwable"));
-        for (ResolvedProfile profile : profiles) {
-            for (ResolvedBinding binding : profile.own()) {
-                binding.names().forEach(this::isSupplied);
-            }
-            for (ResolvedDecoration decoration : profile.ownDecorations()) {
-                decoration.all().forEach(decorator -> isSupplied(decorator.name()));
-            }
-        }
-    }
-
-    private void isSupplied(Lookup name) {
-        name.facts().ifPresent(facts -> supplied.add(facts.name()));
+        this.bound = bound;
     }
 
     /** What each entry names, but for what others exclude; these have what they exclude. */
@@ -133,7 +122,7 @@ final class EntryFinder {
                 && !facts.isEnum()
                 && !facts.isInner()
                 && !isTest(facts)
-                && !supplied.contains(facts.name())
+                && !bound.isSupplied(facts.name())
                 && !thrown.has(facts);
     }
 

@@ -5,6 +5,7 @@ import dev.patientharbor.model.Written;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.BitSet;
+import java.util.Comparator;
 import java.util.Deque;
 import java.util.HashMap;
 import java.util.List;
@@ -18,8 +19,9 @@ final class Hierarchy {
     private final List<List<Integer>> parents = new ArrayList<>();
     private final BitSet[] ancestors;
     private final List<Integer> order = new ArrayList<>();
+    private final int[] placeInOrder;
     private final Map<Integer, List<Written>> unknownParents = new HashMap<>();
-    private final List<List<Integer>> cycles = new ArrayList<>();
+    private final Map<Integer, List<List<Integer>>> cycles = new HashMap<>();
     private int firstLeft;
 
     /** The line that was asked for last: one profile is worked out after another. */
@@ -48,11 +50,30 @@ final class Hierarchy {
             parents.add(known);
         }
         putInOrder();
+        placeInOrder = new int[order.size()];
+        for (int i = 0; i < order.size(); i++) {
+            placeInOrder[order.get(i)] = i;
+        }
     }
 
     /** The numbers of the profiles, parents before children. */
     List<Integer> order() {
         return order;
+    }
+
+    /** Some profiles, parents before children. */
+    List<Integer> inOrder(BitSet some) {
+        return some.stream()
+                .boxed()
+                .sorted(Comparator.comparing(one -> placeInOrder[one]))
+                .toList();
+    }
+
+    /** A profile and all that it extends. */
+    BitSet lineage(int profile) {
+        BitSet all = (BitSet) ancestors[profile].clone();
+        all.set(profile);
+        return all;
     }
 
     /** The parents of a profile that exist, in order, those left out that would close a circle. */
@@ -100,11 +121,11 @@ final class Hierarchy {
     }
 
     /**
-     * Each circle as the numbers of its profiles, each extending the next, the first the one that
-     * stands first.
+     * The circles of which a profile is the one that stands first, each as the numbers of its
+     * profiles, each extending the next, that one first.
      */
-    List<List<Integer>> cycles() {
-        return cycles;
+    List<List<Integer>> cycles(int first) {
+        return cycles.getOrDefault(first, List.of());
     }
 
     private void putInOrder() {
@@ -167,7 +188,7 @@ final class Hierarchy {
         while (cycle.get(0) != cycle.stream().mapToInt(Integer::intValue).min().orElseThrow()) {
             cycle.add(cycle.remove(0));
         }
-        cycles.add(cycle);
+        cycles.computeIfAbsent(cycle.get(0), one -> new ArrayList<>(1)).add(cycle);
         Integer cutParent = cycle.get(cycle.size() > 1 ? 1 : 0);
         int cutChild = cycle.get(0);
         parents.get(cutChild).remove(cutParent);

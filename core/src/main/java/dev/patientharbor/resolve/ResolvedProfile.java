@@ -216,9 +216,7 @@ public final class ResolvedProfile {
 
     /** Itself and all that it extends. */
     public BitSet lineage() {
-        BitSet all = (BitSet) hierarchy.ancestors(number).clone();
-        all.set(number);
-        return all;
+        return hierarchy.lineage(number);
     }
 
     /**

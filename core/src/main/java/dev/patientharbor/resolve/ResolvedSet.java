@@ -3,7 +3,6 @@ package dev.patientharbor.resolve;
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.CodeIndex;
 import dev.patientharbor.model.Declaration;
-import dev.patientharbor.model.ImplementationKind;
 import dev.patientharbor.model.Key;
 import dev.patientharbor.model.Settings;
 import dev.patientharbor.model.Slot;
@@ -17,11 +16,12 @@ import dev.patientharbor.types.Fitting;
 import dev.patientharbor.types.Generics;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.HashMap;
+import java.util.Collection;
+import java.util.Collections;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.SortedMap;
 
 /**
  * All profiles, decided.
@@ -40,13 +40,12 @@ import java.util.Set;
  * @param areasLikeClasses names under {@code within} that are an area and a class
  * @param otherNames the class names that stand in no profile, area or consumer, looked up
  * @param unstatedKeys classes that should state their keys and do not
- * @param profiles each profile with what it inherits, in the order of the file
- * @param extendsCycles profiles that extend each other in a circle, by number
+ * @param byNumber the profiles that matter on this side, with what they inherit, by their numbers
+ * @param bound what the profiles bind, whichever side checks them
  * @param emptyAllowed the contracts of which a collection may have no member
  * @param entries the entry consumers
  * @param consumers the consumers that the set states
- * @param wirings one for each profile, in the order of the file; empty for a partial one and one of
- *     another side
+ * @param wirings those of the profiles that are checked on this side, by the numbers of these
  */
 public record ResolvedSet(
         Declaration declared,
@@ -59,25 +58,24 @@ public record ResolvedSet(
         FilledIn filledIn,
         Lifetimes lifetimes,
         Blueprints blueprints,
-        List<Lookup> unknownPlaces,
+        List<UnknownPlace> unknownPlaces,
         List<Lookup> areasLikeClasses,
         List<Lookup> otherNames,
         List<StatedKeys.Unstated> unstatedKeys,
-        List<ResolvedProfile> profiles,
-        List<List<Integer>> extendsCycles,
+        SortedMap<Integer, ResolvedProfile> byNumber,
+        BoundAnywhere bound,
         Set<TypeRef> emptyAllowed,
         List<ResolvedEntry> entries,
         List<ResolvedConsumer> consumers,
-        List<Optional<Wiring>> wirings) {
+        SortedMap<Integer, Wiring> wirings) {
     public ResolvedSet {
         unknownPlaces = List.copyOf(unknownPlaces);
         otherNames = List.copyOf(otherNames);
-        profiles = List.copyOf(profiles);
-        extendsCycles = List.copyOf(extendsCycles);
+        byNumber = Collections.unmodifiableSortedMap(byNumber);
         emptyAllowed = Set.copyOf(emptyAllowed);
         entries = List.copyOf(entries);
         consumers = List.copyOf(consumers);
-        wirings = List.copyOf(wirings);
+        wirings = Collections.unmodifiableSortedMap(wirings);
     }
 
     /** The code that the profiles of this side see. */
@@ -85,14 +83,34 @@ public record ResolvedSet(
         return side.code();
     }
 
-    /** Whether a profile is checked on this side. */
-    public boolean isChecked(ResolvedProfile profile) {
-        return wirings.get(profile.number()).isPresent();
+    /** The profiles that matter on this side, in the order of the file. */
+    public Collection<ResolvedProfile> profiles() {
+        return byNumber.values();
+    }
+
+    /** The profile of a number, one that matters on this side. */
+    public ResolvedProfile profile(int number) {
+        return byNumber.get(number);
+    }
+
+    /** The wiring of a profile; empty if it is partial, or is checked on another side. */
+    public Optional<Wiring> wiring(ResolvedProfile profile) {
+        return Optional.ofNullable(wirings.get(profile.number()));
     }
 
     /** The wirings of the profiles that are checked, in the order of the file. */
-    public List<Wiring> checked() {
-        return wirings.stream().flatMap(Optional::stream).toList();
+    public Collection<Wiring> checked() {
+        return wirings.values();
+    }
+
+    /**
+     * Profiles that extend each other in a circle, each as their numbers, the one that stands first
+     * in the file first.
+     */
+    public List<List<Integer>> extendsCycles() {
+        return byNumber.keySet().stream()
+                .flatMap(one -> side.hierarchy().cycles(one).stream())
+                .toList();
     }
 
     /** Receives seats. */
@@ -172,26 +190,6 @@ public record ResolvedSet(
         return all;
     }
 
-    /** The classes that the set binds as stand-ins somewhere, each with what it calls it there. */
-    public Map<String, ImplementationKind> standIns() {
-        Map<String, ImplementationKind> all = new HashMap<>();
-        for (ResolvedProfile profile : profiles) {
-            for (ResolvedBinding binding : profile.own()) {
-                binding.declared()
-                        .supply()
-                        .kind()
-                        .filter(kind -> kind != ImplementationKind.REAL)
-                        .flatMap(
-                                kind ->
-                                        binding.implementation()
-                                                .flatMap(Lookup::facts)
-                                                .map(facts -> Map.entry(facts.name(), kind)))
-                        .ifPresent(one -> all.putIfAbsent(one.getKey(), one.getValue()));
-            }
-        }
-        return all;
-    }
-
     /** Whether it is known by which constructor a class is made. */
     public boolean canBeMade(ClassFacts facts) {
         return blueprints.of(facts, facts.asType().raw()).fault().isEmpty();
@@ -214,7 +212,7 @@ public record ResolvedSet(
         String name = levels.name(consumerLevel).orElseThrow();
         boolean asMember = code().find(name).filter(it -> isAt(area, areas.of(it))).isPresent();
         return asMember
-                || profiles.stream()
+                || profiles().stream()
                         .flatMap(profile -> profile.own().stream())
                         .filter(binding -> binding.slot().isPresent())
                         .filter(binding -> isOf(binding, name))

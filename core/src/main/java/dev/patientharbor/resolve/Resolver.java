@@ -13,11 +13,12 @@ import dev.patientharbor.types.ValueTypes;
 import dev.patientharbor.values.AnswerCheck;
 import dev.patientharbor.values.Conversion;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.SortedMap;
+import java.util.TreeMap;
 import java.util.stream.Collectors;
 
 /** Resolves every profile of a set against the code. */
@@ -40,6 +41,7 @@ public final class Resolver {
     private final Settings settings;
     private final WordsResolver words;
     private final ConsumerReader consumers;
+    private final SortedMap<Integer, ResolvedProfile> profiles = new TreeMap<>();
 
     private Resolver(Declaration set, Side side, Settings settings) {
         this.set = set;
@@ -81,41 +83,41 @@ public final class Resolver {
                         levels,
                         areas);
         consumers = new ConsumerReader(names, needs, bindings, slots);
+        side.concerned().forEach(number -> profiles.put(number, profile(number)));
     }
 
     /**
-     * Decides what every slot of every profile of a side receives. Loads no class of the user's and
-     * runs none.
+     * Decides what every slot of every profile receives, side by side. Loads no class of the user's
+     * and runs none.
      */
-    public static ResolvedSet resolve(Declaration set, Side side, Settings settings) {
-        return new Resolver(set, side, settings).resolve();
+    public static List<ResolvedSet> resolve(Declaration set, List<Side> sides, Settings settings) {
+        List<Resolver> all = sides.stream().map(side -> new Resolver(set, side, settings)).toList();
+        BoundAnywhere bound = new BoundAnywhere();
+        Resolver[] first = new Resolver[set.profiles().size()];
+        for (Resolver one : all) {
+            for (int number : one.profiles.keySet()) {
+                first[number] = first[number] == null ? one : first[number];
+            }
+        }
+        for (int number = 0; number < first.length; number++) {
+            bound.add(first[number].profiles.get(number), first[number].slots);
+        }
+        return all.stream().map(one -> one.resolve(bound)).toList();
     }
 
-    private ResolvedSet resolve() {
-        Hierarchy hierarchy = new Hierarchy(set.profiles());
-        ResolvedProfile[] profiles = new ResolvedProfile[set.profiles().size()];
-        for (int number : hierarchy.order()) {
-            List<ResolvedProfile> parents =
-                    hierarchy.parents(number).stream().map(parent -> profiles[parent]).toList();
-            profiles[number] = profile(number, hierarchy, parents);
-        }
-        List<ResolvedProfile> all = Arrays.asList(profiles);
-        EntryFinder finder = new EntryFinder(code, names, marks, blueprints, slots, all);
+    private ResolvedSet resolve(BoundAnywhere bound) {
+        EntryFinder finder = new EntryFinder(code, names, marks, blueprints, slots, bound);
         List<ResolvedEntry> entries = finder.find(set.entry());
         List<ResolvedConsumer> stated = set.consumers().stream().map(consumers::read).toList();
         List<Integer> entrySlots = entrySlots(entries, stated);
-        List<Optional<Wiring>> wirings = new ArrayList<>();
+        SortedMap<Integer, Wiring> wirings = new TreeMap<>();
         Optional<Wiring> first = Optional.empty();
-        for (ResolvedProfile profile : all) {
-            boolean elsewhere = !side.profiles().get(profile.number());
-            Optional<Wiring> wiring =
-                    profile.declared().partial() || elsewhere
-                            ? Optional.empty()
-                            : Optional.of(
-                                    new Wiring(
-                                            profile, slots, filler, entrySlots, List.of(), first));
-            wirings.add(wiring);
-            first = first.or(() -> wiring);
+        for (ResolvedProfile profile : profiles.values()) {
+            if (!profile.declared().partial() && side.profiles().get(profile.number())) {
+                Wiring wiring = new Wiring(profile, slots, filler, entrySlots, List.of(), first);
+                wirings.put(profile.number(), wiring);
+                first = first.or(() -> Optional.of(wiring));
+            }
         }
         Set<TypeRef> emptyAllowed = emptyAllowed();
         return new ResolvedSet(
@@ -133,22 +135,21 @@ public final class Resolver {
                 words.areasLikeClasses(),
                 otherNames,
                 statedKeys.unstated(),
-                all,
-                hierarchy.cycles(),
+                profiles,
+                bound,
                 emptyAllowed,
                 entries,
                 stated,
                 wirings);
     }
 
-    private ResolvedProfile profile(
-            int number, Hierarchy hierarchy, List<ResolvedProfile> parents) {
+    private ResolvedProfile profile(int number) {
         Profile declared = set.profiles().get(number);
         return new ResolvedProfile(
                 declared,
                 number,
-                hierarchy,
-                parents,
+                side.hierarchy(),
+                side.hierarchy().parents(number).stream().map(profiles::get).toList(),
                 words.resolve(declared, number),
                 slots,
                 levels);

@@ -3,9 +3,7 @@ package dev.patientharbor.resolve;
 import dev.patientharbor.code.CodeIndex;
 import dev.patientharbor.code.CodePlaces;
 import dev.patientharbor.model.Declaration;
-import dev.patientharbor.model.Profile;
 import dev.patientharbor.model.Written;
-import dev.patientharbor.names.ClassNames;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.Collections;
@@ -32,13 +30,13 @@ public record Side(CodeIndex code, BitSet profiles, String name, BitSet lineages
     public static Side ofAll(Declaration set, CodeIndex code) {
         BitSet all = new BitSet();
         all.set(0, set.profiles().size());
-        return new Side(code, all, "", all, new AllSides());
+        return new Side(code, all, "", all, new AllSides(set, Optional.empty()));
     }
 
     /** The sides of a set, in the order in which its profiles name them. */
     public static List<Side> of(Declaration set, CodePlaces places) {
-        Hierarchy hierarchy = new Hierarchy(set.profiles());
-        List<List<Written>> seen = seen(set, hierarchy);
+        AllSides all = new AllSides(set, Optional.of(places));
+        List<List<Written>> seen = seen(set, all.hierarchy());
         Map<List<Written>, BitSet> bySeen = new LinkedHashMap<>();
         for (int number = 0; number < set.profiles().size(); number++) {
             if (!set.profiles().get(number).partial()) {
@@ -48,24 +46,22 @@ public record Side(CodeIndex code, BitSet profiles, String name, BitSet lineages
         if (bySeen.isEmpty()) {
             bySeen.put(set.code(), new BitSet());
         }
-        AllSides all = new AllSides();
         List<Side> sides = new ArrayList<>();
         bySeen.forEach(
                 (written, profiles) -> {
                     CodeIndex code = places.only(written);
                     String name = names(set, profiles);
                     BitSet lineages = (BitSet) profiles.clone();
-                    profiles.stream().forEach(one -> lineages.or(hierarchy.ancestors(one)));
-                    all.add(name, lineages, new ClassNames(code, set));
+                    profiles.stream().forEach(one -> lineages.or(all.hierarchy().ancestors(one)));
+                    all.add(name, lineages, written);
                     sides.add(new Side(code, profiles, name, lineages, all));
                 });
         return sides;
     }
 
-    /** The places of code that a profile sees. */
-    public static List<Written> seenBy(Declaration set, String profile) {
-        List<String> names = set.profiles().stream().map(Profile::name).toList();
-        return seen(set, new Hierarchy(set.profiles())).get(names.indexOf(profile));
+    /** The places of code that each profile sees, in the order of the file. */
+    public static List<List<Written>> seen(Declaration set) {
+        return seen(set, new Hierarchy(set.profiles()));
     }
 
     /** By profile: the set's code, and what the profile adds, or else what it inherits. */
@@ -100,8 +96,35 @@ public record Side(CodeIndex code, BitSet profiles, String name, BitSet lineages
         return all.whoSees(wanted).stream().filter(one -> !one.equals(name)).toList();
     }
 
-    /** Whether what a profile says matters here: it is checked here, or on no side at all. */
-    public boolean concerns(int profile) {
-        return lineages.get(profile) || !all.lineages().get(profile);
+    /**
+     * The profiles of which it matters here what they say, parents before children, by number: what
+     * is checked here, all that this extends, and what is checked on no side at all.
+     */
+    List<Integer> concerned() {
+        return all.concerned(lineages);
+    }
+
+    Hierarchy hierarchy() {
+        return all.hierarchy();
+    }
+
+    /** A profile and all that it extends, by number. */
+    public BitSet lineage(int profile) {
+        return all.hierarchy().lineage(profile);
+    }
+
+    /** Whether what is the same on all sides is to be told here. */
+    public boolean isFirst() {
+        return all.isFirst(name);
+    }
+
+    /** The names of all profiles of the set, whoever checks them, in the order of the file. */
+    public List<String> profileNames() {
+        return all.profileNames();
+    }
+
+    /** The profiles whose names are like a name. */
+    public List<String> nearProfiles(String text) {
+        return all.nearProfiles(text);
     }
 }

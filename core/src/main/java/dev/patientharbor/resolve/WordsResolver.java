@@ -27,7 +27,7 @@ final class WordsResolver {
     private final Areas areas;
     private final StatedKeys statedKeys;
     private final List<Lookup> areasLikeClasses = new ArrayList<>();
-    private final List<Lookup> unknownPlaces = new ArrayList<>();
+    private final List<UnknownPlace> unknownPlaces = new ArrayList<>();
 
     WordsResolver(
             BindingResolver bindings,
@@ -45,7 +45,7 @@ final class WordsResolver {
     }
 
     /** Names under {@code within} that are no area and no class. */
-    List<Lookup> unknownPlaces() {
+    List<UnknownPlace> unknownPlaces() {
         return unknownPlaces;
     }
 
@@ -71,7 +71,8 @@ final class WordsResolver {
                         bindings::again);
         add(profile.words(), number, Levels.WHOLE, own);
         for (Within within : profile.within()) {
-            level(within.place()).ifPresent(level -> add(within.words(), number, level, own));
+            level(within.place(), number)
+                    .ifPresent(level -> add(within.words(), number, level, own));
         }
         return own;
     }
@@ -106,7 +107,7 @@ final class WordsResolver {
         return new ResolvedExpectation(expectation, lookups, className, slot);
     }
 
-    private Optional<Integer> level(Written place) {
+    private Optional<Integer> level(Written place, int number) {
         Optional<Integer> area = areas.find(place.text());
         if (area.isPresent()) {
             Lookup asClass = names.lookup(place);
@@ -120,7 +121,7 @@ final class WordsResolver {
         }
         Lookup lookup = names.lookup(place);
         if (lookup.facts().isEmpty()) {
-            unknownPlaces.add(lookup);
+            unknownPlaces.add(new UnknownPlace(number, lookup));
         }
         return lookup.facts().map(ClassFacts::name).map(levels::consumer);
     }
@@ -135,14 +136,14 @@ final class WordsResolver {
             own.decorations().add(decorations.resolve(decoration, number, level));
         }
         for (Reach reach : words.reaches()) {
-            own.reaches().add(reach(reach, level));
+            own.reaches().add(reach(reach, number, level));
         }
     }
 
-    private ResolvedReach reach(Reach reach, int level) {
+    private ResolvedReach reach(Reach reach, int number, int level) {
         Optional<Integer> upTo = reach.upTo().flatMap(area -> areas.find(area.text()));
         if (reach.upTo().isPresent() && upTo.isEmpty()) {
-            areas.tellUnknown(reach.upTo().get());
+            areas.tellUnknown(reach.upTo().get(), Optional.of(number));
         }
         return new ResolvedReach(
                 reach, level, bindings.slot(reach.need(), new ArrayList<>()), upTo);

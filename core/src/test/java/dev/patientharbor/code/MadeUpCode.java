@@ -12,7 +12,7 @@ public final class MadeUpCode {
     private MadeUpCode() {}
 
     public static CodeIndex of(List<ClassFacts> classes) {
-        return new CodeIndex(classes, Map.of(), List.of(), Wanted.NOTHING);
+        return new CodeIndex(classes, Map.of(), List.of(), new JdkClasses(Wanted.NOTHING.ofJdk()));
     }
 
     public static ClassFacts contract(String name) {

@@ -7,6 +7,7 @@ import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.Roster;
 import dev.patientharbor.plan.Row;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.TreeSet;
 import org.junit.jupiter.api.Test;
@@ -24,7 +25,10 @@ class ReferenceTest {
             World world = new World(seed);
             ResolvedSet set =
                     Resolver.resolve(
-                            world.set(), Side.ofAll(world.set(), world.code()), Settings.NONE);
+                                    world.set(),
+                                    List.of(Side.ofAll(world.set(), world.code())),
+                                    Settings.NONE)
+                            .get(0);
             for (Wiring wiring : set.checked()) {
                 String profile = wiring.profile().declared().name();
                 TreeSet<String> expected = named(new Reference(world, profile).rows());

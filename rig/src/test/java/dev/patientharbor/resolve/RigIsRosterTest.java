@@ -54,7 +54,10 @@ class RigIsRosterTest {
             ClassLoader loader = new WorldClasses(world);
             ResolvedSet set =
                     Resolver.resolve(
-                            world.set(), Side.ofAll(world.set(), world.code()), Settings.NONE);
+                                    world.set(),
+                                    List.of(Side.ofAll(world.set(), world.code())),
+                                    Settings.NONE)
+                            .get(0);
             for (Wiring wiring : set.checked()) {
                 roster = RosterMaker.roster(set, wiring);
                 if (isWhole(wiring)) {

@@ -8,8 +8,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 
-/** Where profiles bind a slot themselves, at whatever level; looked through once. */
-final class BoundElsewhere {
+/** Where profiles bind the slot of a need, for others than that need; looked through once. */
+final class BoundOutOfReach {
 
     private final ResolvedSet set;
 
@@ -18,7 +18,7 @@ final class BoundElsewhere {
 
     private record Bound(ResolvedProfile profile, int slot, ResolvedBinding binding) {}
 
-    BoundElsewhere(ResolvedSet set) {
+    BoundOutOfReach(ResolvedSet set) {
         this.set = set;
         for (ResolvedProfile profile : set.profiles()) {
             for (ResolvedBinding binding : profile.own()) {
@@ -33,17 +33,8 @@ final class BoundElsewhere {
         }
     }
 
-    /** The profiles that bind a slot in the whole profile. */
-    List<String> profiles(int slot) {
-        return bySlot.getOrDefault(slot, List.of()).stream()
-                .filter(one -> one.slot() == slot)
-                .map(one -> one.profile().declared().name())
-                .distinct()
-                .toList();
-    }
-
     /** Where a profile binds the slot of a seat, for others than a need of that seat. */
-    List<String> outOfReach(ResolvedProfile profile, int seat) {
+    List<String> of(ResolvedProfile profile, int seat) {
         return bySlot.getOrDefault(set.slots().plain(seat), List.of()).stream()
                 .filter(one -> profile.isOrExtends(one.profile().number()))
                 .filter(one -> profile.binding(one.slot()).isPresent())
