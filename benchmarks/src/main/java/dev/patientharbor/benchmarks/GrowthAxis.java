@@ -199,7 +199,7 @@ enum GrowthAxis {
                             + " }");
         }
     },
-    SIDES(100) {
+    SIDES(250) {
         @Override
         void make(int n, MadeCode code, Sheet sheet) throws IOException {
             two(code);

@@ -7,6 +7,7 @@ import dev.patientharbor.model.Declaration;
 import dev.patientharbor.model.Profile;
 import dev.patientharbor.model.Written;
 import dev.patientharbor.names.ClassNames;
+import dev.patientharbor.names.Lookup;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.Collection;
@@ -63,11 +64,11 @@ final class AllSides {
     }
 
     /**
-     * The profiles that matter on a side, parents before children: its own, and those of no side.
+     * The profiles that matter on a side: its own, and those of no side.
      *
      * @param ofSide its profiles, and all that they extend
      */
-    List<Integer> concerned(BitSet ofSide) {
+    BitSet concerned(BitSet ofSide) {
         if (ofNone == null) {
             ofNone = new BitSet();
             ofNone.set(0, profileNames.size());
@@ -75,7 +76,7 @@ final class AllSides {
         }
         BitSet concerned = (BitSet) ofSide.clone();
         concerned.or(ofNone);
-        return hierarchy.inOrder(concerned);
+        return concerned;
     }
 
     Hierarchy hierarchy() {
@@ -101,12 +102,21 @@ final class AllSides {
                 .orElse(List.of());
     }
 
-    private List<String> find(Written wanted, CodePlaces all) {
+    /** A name that one side does not know, looked up in what all of them see. */
+    synchronized Lookup lookup(Lookup unknown) {
+        return places.map(all -> names(all).lookup(unknown.written())).orElse(unknown);
+    }
+
+    private ClassNames names(CodePlaces all) {
         if (names == null) {
             names = new ClassNames(all.whole(), set);
         }
+        return names;
+    }
+
+    private List<String> find(Written wanted, CodePlaces all) {
         TreeSet<Integer> found = new TreeSet<>();
-        for (ClassFacts facts : names.lookup(wanted).found()) {
+        for (ClassFacts facts : names(all).lookup(wanted).found()) {
             for (Written place : all.having(facts.name())) {
                 found.addAll(byPlace.getOrDefault(place, List.of()));
             }

@@ -7,14 +7,15 @@ import dev.patientharbor.names.Lookup;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
 /**
- * What the profiles of a set bind, whoever checks them: each as the first side has it that it
- * concerns. Looked through once for all sides.
+ * What the profiles of a set bind, whoever checks them: each as all sides have it on which it
+ * matters. Looked through once for all sides.
  */
 public final class BoundAnywhere {
 
@@ -23,7 +24,7 @@ public final class BoundAnywhere {
     private final Map<String, ImplementationKind> standIns = new HashMap<>();
     private final Set<String> replaced = new HashSet<>();
     private final Set<String> supplied = new HashSet<>();
-    private Map<Slot, List<String>> profilesBySlot;
+    private Map<Slot, Set<String>> profilesBySlot;
 
     /** A profile, and the slots of the side that resolved it. */
     private record Said(ResolvedProfile profile, SlotTable slots) {}
@@ -31,14 +32,15 @@ public final class BoundAnywhere {
     BoundAnywhere() {}
 
     /**
-     * Adds what a profile says itself; in the order of the file.
+     * Adds what a profile says itself, as a side has it; in the order of the file.
      *
-     * @param slots the slots of the side that resolved it
+     * @param side the side that resolved it
+     * @param slots the slots of that side
      */
-    void add(ResolvedProfile profile, SlotTable slots) {
+    void add(ResolvedProfile profile, Side side, SlotTable slots) {
         said.add(new Said(profile, slots));
         for (ResolvedBinding binding : profile.own()) {
-            binding.names().forEach(this::supply);
+            binding.names().forEach(name -> supply(name, side));
             binding.slot().ifPresent(slot -> replace(binding, slots.slot(slot)));
             binding.blueprint().ifPresent(one -> firstByMaker.putIfAbsent(one.maker(), binding));
             binding.declared()
@@ -55,12 +57,14 @@ public final class BoundAnywhere {
                                                                     facts.name(), kind)));
         }
         for (ResolvedDecoration decoration : profile.ownDecorations()) {
-            decoration.all().forEach(decorator -> supply(decorator.name()));
+            decoration.all().forEach(decorator -> supply(decorator.name(), side));
         }
     }
 
-    private void supply(Lookup name) {
-        name.facts().ifPresent(facts -> supplied.add(facts.name()));
+    private void supply(Lookup name, Side side) {
+        name.facts()
+                .or(() -> side.lookupAnywhere(name).facts())
+                .ifPresent(facts -> supplied.add(facts.name()));
     }
 
     private void replace(ResolvedBinding binding, Slot slot) {
@@ -89,11 +93,11 @@ public final class BoundAnywhere {
                                         profilesBySlot
                                                 .computeIfAbsent(
                                                         one.slots().slot(number),
-                                                        it -> new ArrayList<>(1))
+                                                        it -> new LinkedHashSet<>(2))
                                                 .add(one.profile().declared().name()));
             }
         }
-        return profilesBySlot.getOrDefault(slot, List.of());
+        return List.copyOf(profilesBySlot.getOrDefault(slot, Set.of()));
     }
 
     /** The binding, the first of all, by which objects are made in a way. */

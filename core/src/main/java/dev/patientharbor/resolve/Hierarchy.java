@@ -61,12 +61,11 @@ final class Hierarchy {
         return order;
     }
 
-    /** Some profiles, parents before children. */
+    /** Some profiles and all that they extend, parents before children. */
     List<Integer> inOrder(BitSet some) {
-        return some.stream()
-                .boxed()
-                .sorted(Comparator.comparing(one -> placeInOrder[one]))
-                .toList();
+        BitSet all = (BitSet) some.clone();
+        some.stream().forEach(one -> all.or(ancestors[one]));
+        return all.stream().boxed().sorted(Comparator.comparing(one -> placeInOrder[one])).toList();
     }
 
     /** A profile and all that it extends. */
@@ -145,7 +144,7 @@ final class Hierarchy {
             }
         }
         while (order.size() < profiles.size()) {
-            if (ready.isEmpty()) {
+            while (ready.isEmpty()) {
                 cutCycle(children, waitingFor, ready);
             }
             int next = ready.remove();

@@ -13,8 +13,11 @@ import dev.patientharbor.types.ValueTypes;
 import dev.patientharbor.values.AnswerCheck;
 import dev.patientharbor.values.Conversion;
 import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.SortedMap;
@@ -83,7 +86,15 @@ public final class Resolver {
                         levels,
                         areas);
         consumers = new ConsumerReader(names, needs, bindings, slots);
-        side.concerned().forEach(number -> profiles.put(number, profile(number)));
+        BitSet concerned = side.concerned();
+        Map<Integer, ResolvedProfile> withParents = new HashMap<>();
+        for (int number : side.hierarchy().inOrder(concerned)) {
+            ResolvedProfile profile = profile(number, withParents);
+            withParents.put(number, profile);
+            if (concerned.get(number)) {
+                profiles.put(number, profile);
+            }
+        }
     }
 
     /**
@@ -93,15 +104,16 @@ public final class Resolver {
     public static List<ResolvedSet> resolve(Declaration set, List<Side> sides, Settings settings) {
         List<Resolver> all = sides.stream().map(side -> new Resolver(set, side, settings)).toList();
         BoundAnywhere bound = new BoundAnywhere();
-        Resolver[] first = new Resolver[set.profiles().size()];
+        SortedMap<Integer, List<Resolver>> byProfile = new TreeMap<>();
         for (Resolver one : all) {
             for (int number : one.profiles.keySet()) {
-                first[number] = first[number] == null ? one : first[number];
+                byProfile.computeIfAbsent(number, it -> new ArrayList<>(1)).add(one);
             }
         }
-        for (int number = 0; number < first.length; number++) {
-            bound.add(first[number].profiles.get(number), first[number].slots);
-        }
+        byProfile.forEach(
+                (number, of) ->
+                        of.forEach(
+                                one -> bound.add(one.profiles.get(number), one.side, one.slots)));
         return all.stream().map(one -> one.resolve(bound)).toList();
     }
 
@@ -134,7 +146,9 @@ public final class Resolver {
                 words.unknownPlaces(),
                 words.areasLikeClasses(),
                 otherNames,
-                statedKeys.unstated(),
+                statedKeys.unstated().stream()
+                        .filter(one -> profiles.containsKey(one.owner()))
+                        .toList(),
                 profiles,
                 bound,
                 emptyAllowed,
@@ -143,13 +157,13 @@ public final class Resolver {
                 wirings);
     }
 
-    private ResolvedProfile profile(int number) {
+    private ResolvedProfile profile(int number, Map<Integer, ResolvedProfile> known) {
         Profile declared = set.profiles().get(number);
         return new ResolvedProfile(
                 declared,
                 number,
                 side.hierarchy(),
-                side.hierarchy().parents(number).stream().map(profiles::get).toList(),
+                side.hierarchy().parents(number).stream().map(known::get).toList(),
                 words.resolve(declared, number),
                 slots,
                 levels);

@@ -4,6 +4,7 @@ import dev.patientharbor.code.CodeIndex;
 import dev.patientharbor.code.CodePlaces;
 import dev.patientharbor.model.Declaration;
 import dev.patientharbor.model.Written;
+import dev.patientharbor.names.Lookup;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.Collections;
@@ -97,11 +98,16 @@ public record Side(CodeIndex code, BitSet profiles, String name, BitSet lineages
     }
 
     /**
-     * The profiles of which it matters here what they say, parents before children, by number: what
-     * is checked here, all that this extends, and what is checked on no side at all.
+     * The profiles of which it matters here what they say, by number: what is checked here, all
+     * that this extends, and what is checked on no side at all.
      */
-    List<Integer> concerned() {
+    BitSet concerned() {
         return all.concerned(lineages);
+    }
+
+    /** A name that this side does not know, looked up in what all sides see. */
+    Lookup lookupAnywhere(Lookup unknown) {
+        return all.lookup(unknown);
     }
 
     Hierarchy hierarchy() {

@@ -5,7 +5,11 @@ import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertNotEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import dev.patientharbor.testing.JavaCode;
+import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Random;
 import org.junit.jupiter.api.Test;
 
 /** What a profile makes of what it inherits: bindings, layers, parts, and parents that disagree. */
@@ -284,5 +288,42 @@ class ProfilesTest {
                           listed: { extends: [a, spied, layered], decorators: { Gauge: [Layer] } }
                         """);
         it.tellsWhatIsMarked();
+    }
+
+    @Test
+    void whoever_is_in_a_circle_of_parents_or_extends_one_is_not_complete_however_tangled() {
+        Path code = JavaCode.compile("package p;\n" + FEES);
+        Random random = new Random(1);
+        for (int graph = 0; graph < 700; graph++) {
+            // All graphs of three profiles, and some of six.
+            int n = graph < 512 ? 3 : 6;
+            boolean[][] reach = new boolean[n][n];
+            StringBuilder yaml = new StringBuilder("entry: [Book]\nprofiles:\n");
+            for (int i = 0; i < n; i++) {
+                List<String> parents = new ArrayList<>();
+                for (int j = 0; j < n; j++) {
+                    reach[i][j] = n == 3 ? (graph >> 3 * i + j & 1) == 1 : random.nextInt(5) == 0;
+                    if (reach[i][j]) {
+                        parents.add("p" + j);
+                    }
+                }
+                yaml.append("  p" + i + ": { extends: [" + String.join(", ", parents) + "] }\n");
+            }
+            for (int by = 0; by < n; by++) {
+                for (int i = 0; i < n; i++) {
+                    for (int j = 0; j < n; j++) {
+                        reach[i][j] |= reach[i][by] && reach[by][j];
+                    }
+                }
+            }
+            Situation it = Situation.of(code, yaml.toString());
+            for (int i = 0; i < n; i++) {
+                boolean meetsCircle = reach[i][i];
+                for (int j = 0; j < n; j++) {
+                    meetsCircle |= reach[i][j] && reach[j][j];
+                }
+                assertEquals(!meetsCircle, it.verdict().complete("p" + i), "p" + i + "\n" + yaml);
+            }
+        }
     }
 }

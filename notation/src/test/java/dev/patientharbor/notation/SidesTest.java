@@ -9,7 +9,10 @@ import dev.patientharbor.profiles.ProfileSet;
 import dev.patientharbor.testing.JavaCode;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Random;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 
@@ -209,5 +212,83 @@ class SidesTest {
                 List.of("unknown-class: The class Mate is not present on this side."),
                 told(verdict, "shore"));
         assertThrows(IllegalArgumentException.class, () -> verdict.roster("quay"));
+    }
+
+    @Test
+    void a_place_that_one_side_lacks_is_told_although_another_side_has_it() {
+        Verdict verdict =
+                check(
+                        """
+                        code: [COMMON]
+                        entry: [Clerk]
+                        profiles:
+                          ship: { code: [SHIP], bindings: { Ledger: Relayed, Radio: mock } }
+                          shore: { code: [SHORE], within: { Mate: { bindings: { Ledger: Disk } } },
+                              bindings: { Ledger: Disk } }
+                        """);
+        assertEquals(
+                List.of("Mate is no area, and no class on the code path."),
+                verdict.findings().stream().map(Finding::message).toList());
+    }
+
+    @Test
+    void what_a_profile_of_another_side_binds_is_known() {
+        Verdict verdict =
+                check(
+                        """
+                        code: [COMMON]
+                        entry: ["p.*"]
+                        profiles:
+                          ship: { code: [SHIP], bindings: { Ledger: Relayed, Radio: { stub: Both } } }
+                          other: { code: [SHIP, SHORE], bindings: { Ledger: Disk, Radio: Both } }
+                          shore: { code: [SHORE], bindings: { Ledger: Disk } }
+                        """);
+        assertEquals(
+                List.of("two-kinds: Both is called real here, and stub at f:6."),
+                told(verdict, "other").stream()
+                        .map(one -> one.replaceAll("f:6:\\d+", "f:6"))
+                        .toList());
+        assertEquals(
+                List.of("Clerk", "Mate"),
+                verdict.roster("other").rows().stream()
+                        .map(row -> verdict.shortName(row.consumer()))
+                        .distinct()
+                        .toList(),
+                "Relayed is supplied on another side, and so no consumer");
+    }
+
+    @Test
+    void each_profile_is_answered_as_if_its_side_were_alone() {
+        List<String> supplies =
+                List.of("Disk", "Relayed", "Both", "mock", "{ stub: Both }", "none");
+        List<String> code = List.of("[SHIP]", "[SHORE]", "[SHIP, SHORE]");
+        Random random = new Random(1);
+        for (int round = 0; round < 60; round++) {
+            Map<String, String> profiles = new LinkedHashMap<>();
+            for (int i = 0; i < 4; i++) {
+                profiles.put(
+                        "p" + i,
+                        "  p"
+                                + i
+                                + ": { code: "
+                                + code.get(random.nextInt(3))
+                                + ", bindings: { Ledger: "
+                                + supplies.get(random.nextInt(6))
+                                + ", Radio: "
+                                + supplies.get(random.nextInt(6))
+                                + " } }\n");
+            }
+            String head = "code: [COMMON]\nentry: [Clerk]\nprofiles:\n";
+            Verdict together = check(head + String.join("", profiles.values()));
+            profiles.forEach(
+                    (name, alone) -> {
+                        Verdict one = check(head + alone);
+                        assertEquals(
+                                one.roster(name).fingerprint(),
+                                together.roster(name).fingerprint(),
+                                alone);
+                        assertEquals(one.complete(name), together.complete(name), alone);
+                    });
+        }
     }
 }
