@@ -7,6 +7,7 @@ import dev.patientharbor.finding.NameSearch;
 import dev.patientharbor.model.EntryText;
 import dev.patientharbor.names.Lookup;
 import dev.patientharbor.resolve.ResolvedEntry;
+import dev.patientharbor.resolve.ResolvedProfile;
 import dev.patientharbor.resolve.ResolvedSet;
 import java.util.List;
 import java.util.TreeSet;
@@ -45,6 +46,14 @@ final class EntryRule implements Rule {
                             "There is no entry consumer to start from.",
                             "entry: [CLASS, PACKAGE.*]"));
         }
+        boolean isBare =
+                !set.entries().isEmpty()
+                        && unknown.size() == set.entries().size()
+                        && set.consumers().isEmpty();
+        if (isBare && !set.side().isOnly()) {
+            set.checked()
+                    .forEach(one -> reporter.report(one.profile(), nobody(set, one.profile())));
+        }
         boolean isToldWhy = reporter.hasTold(FindingKinds.CODE_MISSING);
         if (set.code().size() == 0 && set.code().findings().isEmpty() && !isToldWhy) {
             reporter.report(
@@ -75,6 +84,24 @@ final class EntryRule implements Rule {
     private static Finding nothing(ResolvedSet set, String cause, String message, String line) {
         return Finding.of(FindingKinds.NOTHING_TO_CHECK, set.declared().at(), cause, message)
                 .with("write", line);
+    }
+
+    /** That the code of a side has none of the entry consumers: on another one they may be. */
+    private static Finding nobody(ResolvedSet set, ResolvedProfile profile) {
+        boolean noCode = set.code().size() == 0;
+        return Finding.of(
+                        FindingKinds.NOTHING_TO_CHECK,
+                        profile.declared().at(),
+                        profile.declared().name(),
+                        noCode
+                                ? "There is no compiled code on this side."
+                                : "None of the entry consumers is on this side.")
+                .with(
+                        "do",
+                        noCode
+                                ? "build it, or correct the profile's code"
+                                : "add the code that has one to the profile, or one of this side to"
+                                        + " entry");
     }
 
     private static Finding finding(ResolvedSet set, NameSearch packages, ResolvedEntry entry) {

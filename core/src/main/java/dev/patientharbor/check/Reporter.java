@@ -40,6 +40,7 @@ final class Reporter {
     private final Map<Integer, List<OfPartial>> ofPartial = new HashMap<>();
     private final Map<Integer, List<Wiring>> heirs = new HashMap<>();
     private final Map<Wiring, Impact> impacts = new HashMap<>();
+    private final Set<FindingKind> explained = new HashSet<>();
 
     /**
      * What concerns no profile alone.
@@ -152,7 +153,6 @@ final class Reporter {
      */
     Set<FindingKind> leaveOutConsequences() {
         boolean noCode = set.code().size() == 0 && NO_CODE.stream().anyMatch(this::hasTold);
-        Set<FindingKind> explained = new HashSet<>();
         if (noCode) {
             explained.addAll(NAMES);
         }
@@ -170,6 +170,11 @@ final class Reporter {
                 .values()
                 .forEach(all -> all.removeIf(one -> explained.contains(one.finding().kind())));
         return !left ? Set.of() : noCode ? NO_CODE : Set.of(FindingKinds.INCLUDE_MISSING);
+    }
+
+    /** Whether what is of a kind was taken back. */
+    boolean hasExplained(FindingKind kind) {
+        return explained.contains(kind);
     }
 
     ResolvedSet set() {

@@ -22,27 +22,23 @@ import java.util.TreeSet;
  * with all whom it touches.
  *
  * <p>What is missing on one side and there on another is no fault of the set or of a partial
- * profile; it is told for the profiles of the side on which it matters.
+ * profile; it is told for the profiles of the side on which it matters. Of a profile that is
+ * checked, its own side alone says what is missing.
  */
 final class Told {
-
-    /** What says that something is not there: true of the set only if no side has it. */
-    private static final Set<FindingKind> ABSENCES =
-            Set.of(
-                    FindingKinds.UNKNOWN_CLASS,
-                    FindingKinds.UNKNOWN_ENTRY,
-                    FindingKinds.UNKNOWN_AREA,
-                    FindingKinds.UNUSED_BINDING,
-                    FindingKinds.LOOKUP_UNSEEN,
-                    FindingKinds.NOTHING_TO_CHECK);
 
     private static final String EXPLAINED = "names that it would explain are not told until then";
 
     private final List<Reporter> sides;
     private final List<List<Reporter>> concerned = new ArrayList<>();
+
+    /** By profile: who says what is missing of what it names. */
+    private final List<List<Reporter>> judges = new ArrayList<>();
+
     private final List<Finding> ofSet;
     private final List<List<Finding>> ofProfile = new ArrayList<>();
     private final BitSet brokenByParent = new BitSet();
+    private final boolean nothingAnywhere;
 
     /**
      * Joined.
@@ -56,12 +52,15 @@ final class Told {
         for (int i = 0; i < profiles.size(); i++) {
             ofProfile.add(new ArrayList<>());
             concerned.add(new ArrayList<>(1));
+            judges.add(concerned.get(i));
         }
         Set<FindingKind> causes = new HashSet<>();
         for (Reporter side : sides) {
             causes.addAll(side.leaveOutConsequences());
             side.set().profiles().forEach(one -> concerned.get(one.number()).add(side));
+            side.set().wirings().keySet().forEach(one -> judges.set(one, List.of(side)));
         }
+        nothingAnywhere = sides.stream().allMatch(Told::hasNothing);
         joinOfSet();
         explain(causes);
         for (int number = 0; number < profiles.size(); number++) {
@@ -69,19 +68,18 @@ final class Told {
         }
     }
 
-    /** Adds what the sides tell of the set, absences only if all tell them that can. */
+    private static boolean hasNothing(Reporter side) {
+        return side.set().wirings().keySet().stream()
+                .flatMap(one -> side.of(one).stream())
+                .anyMatch(one -> one.kind() == FindingKinds.NOTHING_TO_CHECK);
+    }
+
     private void joinOfSet() {
-        Map<String, Set<Reporter>> tellers = new HashMap<>();
+        Tellers tellers = new Tellers();
+        sides.forEach(side -> side.ofSet().forEach(one -> tellers.add(side, one.finding())));
         for (Reporter side : sides) {
             for (OfSet one : side.ofSet()) {
-                tellers.computeIfAbsent(one.finding().identity(), it -> new HashSet<>()).add(side);
-            }
-        }
-        for (Reporter side : sides) {
-            for (OfSet one : side.ofSet()) {
-                List<Reporter> able = one.profile().map(concerned::get).orElse(sides);
-                if (!ABSENCES.contains(one.finding().kind())
-                        || tellers.get(one.finding().identity()).size() >= able.size()) {
+                if (tellers.isTold(one.finding(), one.profile().map(judges::get).orElse(sides))) {
                     ofSet.add(one.finding());
                 }
             }
@@ -97,22 +95,18 @@ final class Told {
         }
     }
 
-    /** Adds what the sides tell of a profile, absences only if all tell them that it concerns. */
     private void joinOfProfile(int number, boolean isPartial) {
         List<Reporter> all = concerned.get(number);
-        Map<String, Set<Reporter>> tellers = new HashMap<>();
-        for (Reporter side : all) {
+        Tellers tellers = new Tellers();
+        all.forEach(side -> side.of(number).forEach(one -> tellers.add(side, one)));
+        for (Reporter side : judges.get(number)) {
             for (Finding one : side.of(number)) {
-                tellers.computeIfAbsent(one.identity(), it -> new HashSet<>()).add(side);
-            }
-        }
-        for (Reporter side : all) {
-            if (isPartial || side.set().wirings().containsKey(number)) {
-                for (Finding one : side.of(number)) {
-                    if (!ABSENCES.contains(one.kind())
-                            || tellers.get(one.identity()).size() == all.size()) {
-                        ofProfile.get(number).add(one);
-                    }
+                // What one side does not use, another one may.
+                boolean ofAll = one.kind() == FindingKinds.UNUSED_BINDING;
+                boolean isToldOfSet =
+                        one.kind() == FindingKinds.NOTHING_TO_CHECK && nothingAnywhere;
+                if (!isToldOfSet && tellers.isTold(one, ofAll ? all : judges.get(number))) {
+                    ofProfile.get(number).add(one);
                 }
             }
         }

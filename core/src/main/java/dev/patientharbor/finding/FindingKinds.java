@@ -35,7 +35,9 @@ public final class FindingKinds {
     public static final FindingKind UNREADABLE_CLASS =
             warning("unreadable-class", "A class file that cannot be read");
     public static final FindingKind NOTHING_TO_CHECK =
-            error("nothing-to-check", "No profile or no entry consumer: nothing would be checked");
+            error(
+                    "nothing-to-check",
+                    "No profile, no entry consumer or no code: nothing would be checked");
     public static final FindingKind UNKNOWN_ENTRY =
             error("unknown-entry", "An entry consumer or pattern that no class answers to");
 

@@ -58,6 +58,10 @@ final class AllSides {
         lineages.or(lineage);
     }
 
+    int count() {
+        return sides.size();
+    }
+
     /** Whether a side is the first, or the only one. */
     boolean isFirst(String name) {
         return sides.isEmpty() || sides.get(0).equals(name);

@@ -119,6 +119,11 @@ public record Side(CodeIndex code, BitSet profiles, String name, BitSet lineages
         return all.hierarchy().lineage(profile);
     }
 
+    /** Whether there is no other side. */
+    public boolean isOnly() {
+        return all.count() <= 1;
+    }
+
     /** Whether what is the same on all sides is to be told here. */
     public boolean isFirst() {
         return all.isFirst(name);

@@ -1,6 +1,7 @@
 package dev.patientharbor.notation;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 
 import dev.patientharbor.check.Verdict;
@@ -9,12 +10,14 @@ import dev.patientharbor.profiles.ProfileSet;
 import dev.patientharbor.testing.JavaCode;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 
 /** Profiles that see different code. */
 class SidesTest {
@@ -22,6 +25,7 @@ class SidesTest {
     private static Path common;
     private static Path ship;
     private static Path shore;
+    @TempDir private static Path bare;
 
     @BeforeAll
     static void compile() {
@@ -215,6 +219,50 @@ class SidesTest {
     }
 
     @Test
+    void a_profile_of_which_nothing_is_checked_is_not_complete() {
+        String profiles =
+                """
+                profiles:
+                  ship: { code: [SHIP], bindings: { Radio: mock } }
+                  shore: { code: [SHORE], bindings: { Ledger: Disk } }
+                  bare: { code: [BARE], bindings: { Ledger: mock } }
+                """
+                        .replace("BARE", bare.toString());
+        Verdict verdict = check("entry: [Mate]\n" + profiles);
+        assertEquals(List.of(), told(verdict, "ship"));
+        assertEquals(
+                "nothing-to-check: None of the entry consumers is on this side.",
+                told(verdict, "shore").get(0));
+        assertEquals(
+                List.of("nothing-to-check: There is no compiled code on this side."),
+                told(verdict, "bare"));
+        assertFalse(verdict.complete("bare"));
+        assertEquals(
+                List.of("unknown-entry"),
+                check("entry: [Skipper]\n" + profiles).allFindings().stream()
+                        .map(one -> one.kind().id())
+                        .filter(one -> !one.equals("unused-binding"))
+                        .toList(),
+                "what no side has is told once");
+    }
+
+    @Test
+    void what_a_checked_profile_lacks_is_told_although_a_child_on_another_side_has_it() {
+        Verdict verdict =
+                check(
+                        """
+                        entry: [Clerk]
+                        profiles:
+                          shore: { code: [SHORE], bindings: { Ledger: Relayed, Radio: mock } }
+                          ship: { code: [SHIP], extends: shore }
+                        """);
+        assertEquals(
+                List.of("unknown-class: The class Relayed is not present on this side."),
+                told(verdict, "shore"));
+        assertEquals(List.of(), told(verdict, "ship"), "and uses what shore does not");
+    }
+
+    @Test
     void a_place_that_one_side_lacks_is_told_although_another_side_has_it() {
         Verdict verdict =
                 check(
@@ -265,24 +313,29 @@ class SidesTest {
         Random random = new Random(1);
         for (int round = 0; round < 60; round++) {
             Map<String, String> profiles = new LinkedHashMap<>();
+            Map<String, String> lineages = new HashMap<>();
             for (int i = 0; i < 4; i++) {
+                String parent = i > 0 && random.nextBoolean() ? "p" + random.nextInt(i) : "";
                 profiles.put(
                         "p" + i,
-                        "  p"
-                                + i
-                                + ": { code: "
-                                + code.get(random.nextInt(3))
-                                + ", bindings: { Ledger: "
-                                + supplies.get(random.nextInt(6))
-                                + ", Radio: "
-                                + supplies.get(random.nextInt(6))
-                                + " } }\n");
+                        "  p%d: { extends: [%s], code: %s, bindings: { %s: %s } }\n"
+                                .formatted(
+                                        i,
+                                        parent,
+                                        code.get(random.nextInt(3)),
+                                        random.nextBoolean() ? "Ledger" : "Radio",
+                                        supplies.get(random.nextInt(6))));
+                lineages.put(
+                        "p" + i,
+                        lineages.getOrDefault(parent, "")
+                                + profiles.getOrDefault(parent, "")
+                                        .replace(": { ext", ": { partial: true, ext"));
             }
             String head = "code: [COMMON]\nentry: [Clerk]\nprofiles:\n";
             Verdict together = check(head + String.join("", profiles.values()));
             profiles.forEach(
                     (name, alone) -> {
-                        Verdict one = check(head + alone);
+                        Verdict one = check(head + lineages.get(name) + alone);
                         assertEquals(
                                 one.roster(name).fingerprint(),
                                 together.roster(name).fingerprint(),

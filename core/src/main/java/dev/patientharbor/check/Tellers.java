@@ -1,0 +1,47 @@
+package dev.patientharbor.check;
+
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingKind;
+import dev.patientharbor.finding.FindingKinds;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/** Which sides tell what, and so what is to be told: absences only if all tell them that can. */
+final class Tellers {
+
+    /** What says that something is not there: true of the set only if no side has it. */
+    private static final Set<FindingKind> ABSENCES =
+            Set.of(
+                    FindingKinds.UNKNOWN_CLASS,
+                    FindingKinds.UNKNOWN_ENTRY,
+                    FindingKinds.UNKNOWN_AREA,
+                    FindingKinds.UNUSED_BINDING,
+                    FindingKinds.LOOKUP_UNSEEN,
+                    FindingKinds.NOTHING_TO_CHECK);
+
+    private final Map<String, Set<Reporter>> byIdentity = new HashMap<>();
+    private final Map<String, Boolean> decided = new HashMap<>();
+
+    void add(Reporter side, Finding finding) {
+        byIdentity.computeIfAbsent(finding.identity(), it -> new HashSet<>()).add(side);
+    }
+
+    /**
+     * Whether it is no absence, or all tell it that can, but for those that leave it out for a
+     * reason.
+     *
+     * @param able who can tell it
+     */
+    boolean isTold(Finding finding, List<Reporter> able) {
+        return !ABSENCES.contains(finding.kind())
+                || decided.computeIfAbsent(
+                        finding.identity(),
+                        one ->
+                                able.stream()
+                                        .filter(side -> !byIdentity.get(one).contains(side))
+                                        .allMatch(side -> side.hasExplained(finding.kind())));
+    }
+}
