@@ -222,6 +222,7 @@ class HostileInputTest {
                     check @jars.yaml --out @overlap.jar      | 2 | which is read here
                     check @sparse.yaml --out @classes/p/A.class | 2 | which is read here
                     check @services.yaml --out @lib/META-INF/services/p.X | 2 | which is read here
+                    check @services.yaml --out @classes/p/A.class | 2 | which is read here
                     check @run.yaml                          | 2 | name it here by --code, folders and jars
                     check @run.yaml --code @lib:@real        | 1 | No consumer answers to the pattern p.*
                     check @twice.yaml --out @lib             | 2 | which is read here

@@ -7,6 +7,7 @@ import dev.patientharbor.resolve.ResolvedProfile;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.resolve.Wiring;
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -15,6 +16,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
+import java.util.stream.Stream;
 
 /**
  * Takes findings from the rules of one side and puts each where it belongs: to the set, or to one
@@ -33,14 +35,16 @@ final class Reporter {
                     FindingKinds.UNKNOWN_ENTRY,
                     FindingKinds.UNKNOWN_AREA);
 
+    private static final BitSet NOBODY = new BitSet();
+
     private final ResolvedSet set;
     private final Set<FindingKind> before;
     private final List<OfSet> ofSet = new ArrayList<>();
     private final Map<Integer, List<Finding>> ofProfile = new HashMap<>();
     private final Map<Integer, List<OfPartial>> ofPartial = new HashMap<>();
-    private final Map<Integer, List<Wiring>> heirs = new HashMap<>();
     private final Map<Wiring, Impact> impacts = new HashMap<>();
     private final Set<FindingKind> explained = new HashSet<>();
+    private Map<Integer, BitSet> heirs;
 
     /**
      * What concerns no profile alone.
@@ -125,18 +129,17 @@ final class Reporter {
         report(owner, heir -> true, slots, finding);
     }
 
-    /** The profiles that are checked, and are or extend a profile. */
+    /** The profiles that are checked, and are or extend a profile, in the order of the file. */
     List<Wiring> heirs(ResolvedProfile owner) {
-        if (heirs.isEmpty()) {
-            for (Wiring wiring : set.checked()) {
-                wiring.profile().lineage().stream()
-                        .forEach(
-                                one ->
-                                        heirs.computeIfAbsent(one, it -> new ArrayList<>(1))
-                                                .add(wiring));
-            }
+        return eachHeir(owner).toList();
+    }
+
+    /** The same, one after another. */
+    Stream<Wiring> eachHeir(ResolvedProfile owner) {
+        if (heirs == null) {
+            heirs = set.heirs();
         }
-        return heirs.getOrDefault(owner.number(), List.of());
+        return heirs.getOrDefault(owner.number(), NOBODY).stream().mapToObj(set.wirings()::get);
     }
 
     /** Whom what goes wrong in a wiring touches. */

@@ -1,11 +1,10 @@
 package dev.patientharbor.check;
 
 import dev.patientharbor.resolve.ResolvedBinding;
+import dev.patientharbor.resolve.ResolvedProfile;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.resolve.Wiring;
-import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.List;
 import java.util.Map;
 
 /**
@@ -16,7 +15,6 @@ final class UsesByOwner {
     private final ResolvedSet set;
     private final Reporter reporter;
     private final Map<Wiring, Uses> uses = new HashMap<>();
-    private final Map<Integer, List<Uses>> byOwner = new HashMap<>();
 
     UsesByOwner(ResolvedSet set, Reporter reporter) {
         this.set = set;
@@ -24,19 +22,13 @@ final class UsesByOwner {
     }
 
     boolean isUsed(ResolvedBinding binding) {
-        List<Uses> all = byOwner.get(binding.owner());
-        if (all == null) {
-            all = new ArrayList<>();
-            for (Wiring wiring : reporter.heirs(set.profile(binding.owner()))) {
-                all.add(uses.computeIfAbsent(wiring, one -> new Uses(set, one)));
-            }
-            byOwner.put(binding.owner(), all);
-        }
-        for (Uses one : all) {
-            if (one.has(binding)) {
-                return true;
-            }
-        }
-        return false;
+        ResolvedProfile owner = set.profile(binding.owner());
+        // Mostly the profile that says it uses it.
+        return set.wiring(owner).filter(one -> isUsed(binding, one)).isPresent()
+                || reporter.eachHeir(owner).anyMatch(one -> isUsed(binding, one));
+    }
+
+    private boolean isUsed(ResolvedBinding binding, Wiring wiring) {
+        return uses.computeIfAbsent(wiring, one -> new Uses(set, one)).has(binding);
     }
 }

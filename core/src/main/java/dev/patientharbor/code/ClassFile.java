@@ -2,6 +2,7 @@ package dev.patientharbor.code;
 
 import dev.patientharbor.files.SizeLimit;
 import java.io.IOException;
+import java.util.Optional;
 
 /** One file of the code that can be read. */
 interface ClassFile {
@@ -11,6 +12,11 @@ interface ClassFile {
 
     /** The place as people read it: {@code lib/port.jar!/gullwing/Rota.class}. */
     String place();
+
+    /** What makes it the same file under several names; empty in a jar. */
+    default Optional<Object> identity() {
+        return Optional.empty();
+    }
 
     /**
      * What stands in it.

@@ -5,6 +5,7 @@ import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.util.Comparator;
 import java.util.List;
+import java.util.stream.Stream;
 import java.util.zip.ZipFile;
 
 /** The class and service files of one folder or jar, sorted by name; open until closed. */
@@ -45,6 +46,12 @@ final class ClassSource {
 
     List<ClassFile> serviceFiles() {
         return serviceFiles;
+    }
+
+    /** Whether a file is one of these, under whatever name. */
+    boolean has(Object identity) {
+        return Stream.concat(classFiles.stream(), serviceFiles.stream())
+                .anyMatch(one -> one.identity().filter(identity::equals).isPresent());
     }
 
     void close() {

@@ -129,13 +129,17 @@ public final class CodePlaces {
 
     /** Whether a file is a jar, a class file or a list of services that was read. */
     public boolean isReadFrom(Path file) {
-        return pathsByRoot.stream().flatMap(List::stream).anyMatch(one -> isIn(file, one));
+        Object identity = FileIdentity.of(file);
+        return bySource.keySet().stream()
+                .anyMatch(
+                        source ->
+                                Files.isDirectory(source.path())
+                                        ? source.has(identity) || isIn(file, source.path())
+                                        : FileIdentity.of(source.path()).equals(identity));
     }
 
+    /** Whether a file would be read, were it there when the folder is read again. */
     private static boolean isIn(Path file, Path place) {
-        if (!Files.isDirectory(place)) {
-            return FileIdentity.of(file).equals(FileIdentity.of(place));
-        }
         try {
             Path real = file.toRealPath();
             Path folder = place.toRealPath();

@@ -16,6 +16,7 @@ import java.nio.file.attribute.BasicFileAttributes;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.BiConsumer;
 
 /** Finds the files of a folder and of those below it; links are followed, circles of them cut. */
@@ -25,7 +26,8 @@ final class FolderSource {
 
     private FolderSource() {}
 
-    private record InFolder(String name, String place, Path path) implements ClassFile {
+    private record InFolder(String name, String place, Path path, Optional<Object> identity)
+            implements ClassFile {
         @Override
         public byte[] bytes(SizeLimit limit) throws IOException {
             return BoundedFile.read(path, limit);
@@ -70,7 +72,8 @@ final class FolderSource {
             }
             String name = file.toString().substring(prefix).replace(File.separatorChar, '/');
             if (ClassSource.isWanted(name) && attributes.isRegularFile()) {
-                files.add(new InFolder(name, place + '/' + name, file));
+                Optional<Object> identity = Optional.ofNullable(attributes.fileKey());
+                files.add(new InFolder(name, place + '/' + name, file, identity));
             }
             return FileVisitResult.CONTINUE;
         }

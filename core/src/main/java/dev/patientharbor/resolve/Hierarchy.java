@@ -68,6 +68,21 @@ final class Hierarchy {
         return all.stream().boxed().sorted(Comparator.comparing(one -> placeInOrder[one])).toList();
     }
 
+    /** By profile: which of some are it or extend it, directly or not. */
+    Map<Integer, BitSet> heirs(BitSet some) {
+        Map<Integer, BitSet> heirs = new HashMap<>();
+        List<Integer> inOrder = inOrder(some);
+        for (int i = inOrder.size() - 1; i >= 0; i--) {
+            int profile = inOrder.get(i);
+            BitSet own = heirs.computeIfAbsent(profile, one -> new BitSet());
+            own.set(profile, some.get(profile));
+            for (int parent : parents.get(profile)) {
+                heirs.computeIfAbsent(parent, one -> new BitSet()).or(own);
+            }
+        }
+        return heirs;
+    }
+
     /** A profile and all that it extends. */
     BitSet lineage(int profile) {
         BitSet all = (BitSet) ancestors[profile].clone();

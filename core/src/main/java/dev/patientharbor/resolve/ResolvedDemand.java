@@ -16,4 +16,8 @@ public record ResolvedDemand(Demand declared, List<Lookup> names, Optional<Integ
     public ResolvedDemand {
         names = List.copyOf(names);
     }
+
+    RuleSubject subject() {
+        return new RuleSubject(declared.kind(), slot);
+    }
 }

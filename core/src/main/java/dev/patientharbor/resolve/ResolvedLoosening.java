@@ -17,7 +17,8 @@ public record ResolvedLoosening(Loosening declared, List<Lookup> names, Optional
         names = List.copyOf(names);
     }
 
-    boolean loosens(ResolvedDemand demand) {
-        return declared.kind() == demand.declared().kind() && slot.equals(demand.slot());
+    /** The rules that it loosens are those of the same subject. */
+    RuleSubject subject() {
+        return new RuleSubject(declared.kind(), slot);
     }
 }

@@ -8,6 +8,7 @@ import dev.patientharbor.model.Written;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.Collections;
+import java.util.HashMap;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
@@ -15,6 +16,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.BiFunction;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 
 /** One profile with everything that it inherits, names looked up. */
 public final class ResolvedProfile {
@@ -122,11 +124,7 @@ public final class ResolvedProfile {
         for (ResolvedProfile parent : parents) {
             parent.demands.stream().filter(seen::add).forEach(demands::add);
         }
-        for (ResolvedLoosening one : words.loosenings()) {
-            loosened.add(new Loosened(one, demands.stream().filter(one::loosens).findFirst()));
-        }
-        demands.removeIf(
-                demand -> words.loosenings().stream().anyMatch(one -> one.loosens(demand)));
+        loosen(words.loosenings());
         demands.addAll(words.demands());
         for (ResolvedProfile parent : parents) {
             reaches.addAll(parent.reaches);
@@ -137,6 +135,18 @@ public final class ResolvedProfile {
                 one -> one.slot().ifPresent(slot -> speaksAt.set(slots.level(slot))));
         reaches.forEach(one -> speaksAt.set(one.level()));
         plain = speaksAt.length() <= 1;
+    }
+
+    /** Takes out the rules that are loosened. */
+    private void loosen(List<ResolvedLoosening> loosenings) {
+        Map<RuleSubject, ResolvedDemand> first = new HashMap<>();
+        demands.forEach(one -> first.putIfAbsent(one.subject(), one));
+        for (ResolvedLoosening one : loosenings) {
+            loosened.add(new Loosened(one, Optional.ofNullable(first.get(one.subject()))));
+        }
+        Set<RuleSubject> out =
+                loosenings.stream().map(ResolvedLoosening::subject).collect(Collectors.toSet());
+        demands.removeIf(one -> out.contains(one.subject()));
     }
 
     /** What it says of itself, or else what its parents say. */

@@ -16,9 +16,11 @@ import dev.patientharbor.types.Fitting;
 import dev.patientharbor.types.Generics;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.BitSet;
 import java.util.Collection;
 import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.SortedMap;
@@ -101,6 +103,13 @@ public record ResolvedSet(
     /** The wirings of the profiles that are checked, in the order of the file. */
     public Collection<Wiring> checked() {
         return wirings.values();
+    }
+
+    /** By the number of a profile: which of those that are checked are it or extend it. */
+    public Map<Integer, BitSet> heirs() {
+        BitSet checked = new BitSet();
+        wirings.keySet().forEach(checked::set);
+        return side.hierarchy().heirs(checked);
     }
 
     /**
