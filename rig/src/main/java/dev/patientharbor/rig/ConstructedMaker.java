@@ -60,7 +60,7 @@ final class ConstructedMaker implements Maker {
      * @param wrapped what it wraps; null for what is no decorator
      */
     Object make(Surroundings at, Object wrapped) throws Throwable {
-        Ready now = usable();
+        Ready now = NotMadeException.ready(making.className(), this::ready);
         Object[] given = given(arguments, now.types(), making.className(), at, wrapped);
         Object object;
         try {
@@ -120,16 +120,6 @@ final class ConstructedMaker implements Maker {
             given[i] = asked[i].get(at, who, types[i], wrapped);
         }
         return given;
-    }
-
-    private Ready usable() {
-        try {
-            return ready();
-        } catch (RigException closed) {
-            throw closed;
-        } catch (LinkageError | ReflectiveOperationException | RuntimeException unusable) {
-            throw NotMadeException.unusable(making.className(), unusable);
-        }
     }
 
     private Ready ready() throws NoSuchMethodException {
