@@ -24,12 +24,16 @@ final class ChangeRule implements Rule {
                 reporter.report(owner, List.of(), changesNothing(set, binding));
             }
             for (ResolvedBinding binding : owner.own()) {
-                boolean leftOpen = binding.declared().supply() instanceof Supply.ToFill;
+                boolean leftOpen = isTo(binding, Supply.Effect.LEAVES_OPEN);
                 if (leftOpen && binding.slot().isPresent()) {
                     tellUnfilled(set, lines, reporter, binding);
                 }
             }
         }
+    }
+
+    private static boolean isTo(ResolvedBinding binding, Supply.Effect effect) {
+        return binding.declared().supply().effect() == effect;
     }
 
     private static Finding changesNothing(ResolvedSet set, ResolvedBinding binding) {
@@ -39,13 +43,13 @@ final class ChangeRule implements Rule {
                         binding.declared().at(),
                         slot,
                         slot
-                                + (binding.declared().supply() instanceof Supply.Removed
+                                + (isTo(binding, Supply.Effect.REMOVES)
                                         ? " is removed"
                                         : " is changed")
                                 + ", and no binding of it is inherited at this level.")
                 .with(
                         "do",
-                        binding.declared().supply() instanceof Supply.Removed
+                        isTo(binding, Supply.Effect.REMOVES)
                                         && !set.fillers(binding.slot().orElseThrow()).isEmpty()
                                 ? "take the line out; or write none, if no class of the code is to"
                                         + " fill it"

@@ -103,7 +103,7 @@ final class FitRule implements Rule {
 
     private static Finding ofBinding(ResolvedSet set, Wording wording, ResolvedBinding binding) {
         int slot = binding.slot().orElseThrow();
-        if (binding.declared().supply() instanceof Supply.Members) {
+        if (binding.declared().supply().form() == Supply.Form.MEMBERS) {
             return ofMembers(set, binding);
         }
         return finding(
@@ -119,9 +119,9 @@ final class FitRule implements Rule {
     }
 
     private static String ofObject(Supply supply) {
-        return supply instanceof Supply.HandedIn handed && handed.madeFor().isPresent()
-                ? handed.madeFor().get()
-                : "that was made at run time";
+        return supply.handedIn()
+                .flatMap(Supply.HandedIn::madeFor)
+                .orElse("that was made at run time");
     }
 
     private static Finding ofMembers(ResolvedSet set, ResolvedBinding binding) {

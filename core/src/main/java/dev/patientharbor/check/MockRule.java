@@ -24,11 +24,9 @@ final class MockRule implements Rule {
         for (ResolvedProfile owner : set.profiles()) {
             for (ResolvedBinding binding : owner.own()) {
                 Supply supply = binding.declared().supply();
-                boolean isMock = supply instanceof Supply.Mock;
+                boolean isMock = supply.form() == Supply.Form.MOCK;
                 Optional<ClassFacts> contract =
-                        isMock || supply instanceof Supply.OfAnswers
-                                ? contract(set, binding)
-                                : Optional.empty();
+                        isOfContract(supply) ? contract(set, binding) : Optional.empty();
                 if (contract.isEmpty()) {
                     continue;
                 }
@@ -47,6 +45,15 @@ final class MockRule implements Rule {
         if (!classes.isEmpty()) {
             reporter.report(ofClasses(set, List.copyOf(classes)));
         }
+    }
+
+    /** Whether an object is made from the contract alone. */
+    private static boolean isOfContract(Supply supply) {
+        return switch (supply.form()) {
+            case MOCK, ANSWERS -> true;
+            case CLASS, FACTORY, VALUE, OBJECT, CALL, STATED_KEYS, MEMBERS, SAME_AS -> false;
+            case NONE, INHERITED, REMOVED, TO_FILL -> false;
+        };
     }
 
     private static Optional<ClassFacts> contract(ResolvedSet set, ResolvedBinding binding) {

@@ -3,6 +3,7 @@ package dev.patientharbor.check;
 import dev.patientharbor.code.MethodFacts;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.model.Canned;
 import dev.patientharbor.model.ImplementationKind;
 import dev.patientharbor.model.Supply;
 import dev.patientharbor.resolve.Blueprint;
@@ -109,10 +110,11 @@ final class UnansweredCallRule implements Rule {
             if (supply.isEmpty()) {
                 return false;
             }
-            if (supply.get() instanceof Supply.OfAnswers canned) {
+            Optional<List<Canned>> answers = supply.get().cannedAnswers();
+            if (answers.isPresent()) {
                 return !call.isVoid()
                         && isAbstract(call)
-                        && canned.answers().stream()
+                        && answers.get().stream()
                                 .noneMatch(one -> one.method().text().equals(call.name()));
             }
             return supply.get().kind().filter(kind -> kind != ImplementationKind.REAL).isPresent()
@@ -131,7 +133,7 @@ final class UnansweredCallRule implements Rule {
 
         Finding tell(Unanswered call) {
             Wording wording = new Wording(set);
-            boolean canned = call.standIn().declared().supply() instanceof Supply.OfAnswers;
+            boolean canned = call.standIn().declared().supply().cannedAnswers().isPresent();
             String method = wording.method(call.method());
             String slot = set.text(call.standIn().slot().orElseThrow());
             String callers =

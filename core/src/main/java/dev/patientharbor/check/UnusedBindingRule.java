@@ -4,7 +4,6 @@ import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.NameList;
 import dev.patientharbor.finding.Where;
-import dev.patientharbor.model.Supply;
 import dev.patientharbor.resolve.Outcome;
 import dev.patientharbor.resolve.ResolvedBinding;
 import dev.patientharbor.resolve.ResolvedProfile;
@@ -83,10 +82,10 @@ final class UnusedBindingRule implements Rule {
 
     /** What removes, or leaves open, is no binding that could be used. */
     private static boolean supplies(ResolvedBinding binding) {
-        Supply supply = binding.declared().supply();
-        return !(supply instanceof Supply.Removed)
-                && !(supply instanceof Supply.ToFill)
-                && !(supply instanceof Supply.Inherited);
+        return switch (binding.declared().supply().effect()) {
+            case FILLS, LEAVES_EMPTY -> true;
+            case REMOVES, LEAVES_OPEN, KEEPS -> false;
+        };
     }
 
     /** The profiles of which it is not known all that they would ask for. */

@@ -33,7 +33,7 @@ final class Uses {
         boolean holds = wiring.profile().binding(slot).filter(one -> one == binding).isPresent();
         boolean leavesOut =
                 binding.target().isPresent()
-                        || binding.declared().supply() instanceof Supply.None
+                        || binding.declared().supply().effect() == Supply.Effect.LEAVES_EMPTY
                         || set.lifetimes().oneOfClass(binding.bareOutcome()).isPresent();
         return holds
                 && (wiring.isReached(slot)

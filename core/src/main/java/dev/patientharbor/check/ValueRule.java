@@ -43,7 +43,7 @@ final class ValueRule implements Rule {
         boolean gives = !binding.with().isEmpty() || binding.constructor().isPresent();
         boolean takes =
                 binding.supply().className().isPresent()
-                        || binding.supply() instanceof Supply.Inherited;
+                        || binding.supply().effect() == Supply.Effect.KEEPS;
         return gives && !takes;
     }
 

@@ -45,10 +45,13 @@ final class Wording {
                 binding.implementation()
                         .flatMap(Lookup::facts)
                         .map(facts -> shortName(facts.name()));
-        if (supply instanceof Supply.Factory factory) {
-            return name.orElse(factory.holder().text()) + '#' + factory.method();
-        }
-        return supply.className().isPresent() ? name.orElseGet(supply::words) : supply.words();
+        return supply.factory()
+                .map(one -> name.orElse(one.holder().text()) + '#' + one.method())
+                .orElseGet(
+                        () ->
+                                supply.className().isPresent()
+                                        ? name.orElseGet(supply::words)
+                                        : supply.words());
     }
 
     /** {@code forecast(int)}. */

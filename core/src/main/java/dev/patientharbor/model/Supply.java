@@ -6,24 +6,106 @@ import java.util.Optional;
 /** What fills a slot. Each kind says for itself what the rest of the street asks of it. */
 public sealed interface Supply {
 
+    /** The kinds of supplies: one for each record below. */
+    enum Form {
+        CLASS(Effect.FILLS),
+        FACTORY(Effect.FILLS),
+        MOCK(Effect.FILLS),
+        ANSWERS(Effect.FILLS),
+        VALUE(Effect.FILLS),
+        OBJECT(Effect.FILLS),
+        CALL(Effect.FILLS),
+        STATED_KEYS(Effect.FILLS),
+        MEMBERS(Effect.FILLS),
+        SAME_AS(Effect.FILLS),
+        NONE(Effect.LEAVES_EMPTY),
+        INHERITED(Effect.KEEPS),
+        REMOVED(Effect.REMOVES),
+        TO_FILL(Effect.LEAVES_OPEN);
+
+        private final Effect effect;
+
+        Form(Effect effect) {
+            this.effect = effect;
+        }
+    }
+
+    /** What a binding does to its slot. */
+    enum Effect {
+        /** Something stands in it. */
+        FILLS,
+        /** Nothing stands in it, on purpose. */
+        LEAVES_EMPTY,
+        /** A profile that extends this one must say what stands in it. */
+        LEAVES_OPEN,
+        /** It is as if the inherited binding had never been. */
+        REMOVES,
+        /** The inherited supply stands in it. */
+        KEEPS
+    }
+
+    /** Which record it is. */
+    Form form();
+
+    /** What it does to the slot. */
+    default Effect effect() {
+        return form().effect;
+    }
+
     /**
      * What it supplies as people read it: the class as written, {@code mock}, {@code same as …}.
      */
     String words();
 
     /** What it is for its contract; empty where it supplies nothing of its own. */
-    default Optional<ImplementationKind> kind() {
-        return Optional.empty();
-    }
+    Optional<ImplementationKind> kind();
 
-    /** The class, where the supply is one. */
+    /** The class that it names: the one that is made, or that has the method of a factory. */
     default Optional<Written> className() {
-        return Optional.empty();
+        return switch (form()) {
+            case CLASS -> Optional.of(((OfClass) this).name());
+            case FACTORY -> Optional.of(((Factory) this).holder());
+            case MOCK,
+                    ANSWERS,
+                    VALUE,
+                    OBJECT,
+                    CALL,
+                    STATED_KEYS,
+                    MEMBERS,
+                    SAME_AS,
+                    NONE,
+                    INHERITED,
+                    REMOVED,
+                    TO_FILL ->
+                    Optional.empty();
+        };
     }
 
     /** The slot that stands in, where another does. */
     default Optional<Slot> target() {
-        return Optional.empty();
+        return form() == Form.SAME_AS ? Optional.of(((SameAs) this).slot()) : Optional.empty();
+    }
+
+    /** The slots that it lists as members of a collection. */
+    default List<Slot> members() {
+        return form() == Form.MEMBERS ? ((Members) this).slots() : List.of();
+    }
+
+    /** The factory that it is. */
+    default Optional<Factory> factory() {
+        return form() == Form.FACTORY ? Optional.of((Factory) this) : Optional.empty();
+    }
+
+    /** The object that was handed in. */
+    default Optional<HandedIn> handedIn() {
+        return form() == Form.OBJECT ? Optional.of((HandedIn) this) : Optional.empty();
+    }
+
+    /** The canned answers of which a stub is made. */
+    default Optional<List<Canned>> cannedAnswers() {
+        return form() == Form.ANSWERS
+                ? Optional.of(((OfAnswers) this).answers())
+                : Optional.empty();
     }
 
     /** Everything that it says, as text: equal for equal supplies, wherever they stand. */
@@ -51,6 +133,11 @@ public sealed interface Supply {
         }
 
         @Override
+        public Form form() {
+            return Form.CLASS;
+        }
+
+        @Override
         public String words() {
             return name.text();
         }
@@ -59,15 +146,15 @@ public sealed interface Supply {
         public Optional<ImplementationKind> kind() {
             return Optional.of(of);
         }
-
-        @Override
-        public Optional<Written> className() {
-            return Optional.of(name);
-        }
     }
 
     /** A mock, made from the contract alone. */
     record Mock() implements Supply {
+        @Override
+        public Form form() {
+            return Form.MOCK;
+        }
+
         @Override
         public String words() {
             return "mock";
@@ -83,6 +170,11 @@ public sealed interface Supply {
     record OfAnswers(List<Canned> answers) implements Supply {
         public OfAnswers {
             answers = List.copyOf(answers);
+        }
+
+        @Override
+        public Form form() {
+            return Form.ANSWERS;
         }
 
         @Override
@@ -108,6 +200,11 @@ public sealed interface Supply {
      */
     record OfValue(ImplementationKind of, Given given) implements Supply {
         @Override
+        public Form form() {
+            return Form.VALUE;
+        }
+
+        @Override
         public String words() {
             return "a value";
         }
@@ -130,6 +227,11 @@ public sealed interface Supply {
      * @param object the object
      */
     record HandedIn(ImplementationKind of, Object object) implements Supply {
+        @Override
+        public Form form() {
+            return Form.OBJECT;
+        }
+
         @Override
         public String words() {
             return madeFor().map(name -> "an object of " + name).orElse("an object");
@@ -163,6 +265,11 @@ public sealed interface Supply {
      */
     record MadeBy(ImplementationKind of, java.util.function.Supplier<?> maker) implements Supply {
         @Override
+        public Form form() {
+            return Form.CALL;
+        }
+
+        @Override
         public String words() {
             return "what a given call makes";
         }
@@ -192,6 +299,11 @@ public sealed interface Supply {
         }
 
         @Override
+        public Form form() {
+            return Form.STATED_KEYS;
+        }
+
+        @Override
         public String words() {
             return "classes by their " + method;
         }
@@ -211,6 +323,11 @@ public sealed interface Supply {
      */
     record Factory(ImplementationKind of, Written holder, String method) implements Supply {
         @Override
+        public Form form() {
+            return Form.FACTORY;
+        }
+
+        @Override
         public String words() {
             return holder.text() + '#' + method;
         }
@@ -218,11 +335,6 @@ public sealed interface Supply {
         @Override
         public Optional<ImplementationKind> kind() {
             return Optional.of(of);
-        }
-
-        @Override
-        public Optional<Written> className() {
-            return Optional.of(holder);
         }
     }
 
@@ -233,53 +345,108 @@ public sealed interface Supply {
         }
 
         @Override
+        public Form form() {
+            return Form.MEMBERS;
+        }
+
+        @Override
         public String words() {
             return "members " + slots.stream().map(Slot::text).toList();
+        }
+
+        @Override
+        public Optional<ImplementationKind> kind() {
+            return Optional.empty();
         }
     }
 
     /** Whatever fills another slot: the same instance, not a second one. */
     record SameAs(Slot slot) implements Supply {
         @Override
+        public Form form() {
+            return Form.SAME_AS;
+        }
+
+        @Override
         public String words() {
             return "same as " + slot.text();
         }
 
         @Override
-        public Optional<Slot> target() {
-            return Optional.of(slot);
+        public Optional<ImplementationKind> kind() {
+            return Optional.empty();
         }
     }
 
     /** Nothing, on purpose: meets only needs that may be absent. */
     record None() implements Supply {
         @Override
+        public Form form() {
+            return Form.NONE;
+        }
+
+        @Override
         public String words() {
             return "none";
+        }
+
+        @Override
+        public Optional<ImplementationKind> kind() {
+            return Optional.empty();
         }
     }
 
     /** Whatever the inherited binding of the same level supplies; the rest of it is changed. */
     record Inherited() implements Supply {
         @Override
+        public Form form() {
+            return Form.INHERITED;
+        }
+
+        @Override
         public String words() {
             return "as inherited";
+        }
+
+        @Override
+        public Optional<ImplementationKind> kind() {
+            return Optional.empty();
         }
     }
 
     /** Takes an inherited binding away, as if it had never been. */
     record Removed() implements Supply {
         @Override
+        public Form form() {
+            return Form.REMOVED;
+        }
+
+        @Override
         public String words() {
             return "removed";
+        }
+
+        @Override
+        public Optional<ImplementationKind> kind() {
+            return Optional.empty();
         }
     }
 
     /** To be filled by a profile that extends this one. */
     record ToFill() implements Supply {
         @Override
+        public Form form() {
+            return Form.TO_FILL;
+        }
+
+        @Override
         public String words() {
             return "to-fill";
+        }
+
+        @Override
+        public Optional<ImplementationKind> kind() {
+            return Optional.empty();
         }
     }
 }

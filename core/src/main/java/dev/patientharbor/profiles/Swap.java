@@ -67,7 +67,7 @@ final class Swap {
         Words words = new Words(List.of(binding), List.of(), List.of());
         changed.whole(words);
         boolean oneMock =
-                binding.supply() instanceof Supply.Mock
+                binding.supply().form() == Supply.Form.MOCK
                         && within.stream().allMatch(place -> layers(place).equals(layers("")));
         Words narrower =
                 oneMock ? new Words(List.of(outwards(binding)), List.of(), List.of()) : words;

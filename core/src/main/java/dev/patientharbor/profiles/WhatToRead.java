@@ -26,20 +26,23 @@ final class WhatToRead {
         boolean contracts = false;
         for (Binding binding : (Iterable<Binding>) declared.bindings()::iterator) {
             Supply supply = binding.supply();
-            if (supply instanceof Supply.Factory factory) {
-                methodsOf.add(factory.holder().text());
-            } else if (supply instanceof Supply.ByStatedKey stated) {
-                constants.add(stated.method());
-            } else if (supply instanceof Supply.OfAnswers) {
-                contracts = true;
-                methodsOf.add(contractOf(binding));
-                calls.add(contractOf(binding));
-            } else if (supply instanceof Supply.OfClass one
-                    && one.of() != ImplementationKind.REAL) {
-                calls.add(contractOf(binding));
-                standIns.add(one.name().text());
-            } else if (supply instanceof Supply.SameAs) {
-                aliases.add(contractOf(binding));
+            switch (supply.form()) {
+                case FACTORY -> methodsOf.add(((Supply.Factory) supply).holder().text());
+                case STATED_KEYS -> constants.add(((Supply.ByStatedKey) supply).method());
+                case ANSWERS -> {
+                    contracts = true;
+                    methodsOf.add(contractOf(binding));
+                    calls.add(contractOf(binding));
+                }
+                case CLASS -> {
+                    if (((Supply.OfClass) supply).of() != ImplementationKind.REAL) {
+                        calls.add(contractOf(binding));
+                        standIns.add(((Supply.OfClass) supply).name().text());
+                    }
+                }
+                case SAME_AS -> aliases.add(contractOf(binding));
+                case MOCK, VALUE, OBJECT, CALL, MEMBERS -> {}
+                case NONE, INHERITED, REMOVED, TO_FILL -> {}
             }
         }
         for (StatedConsumer consumer : declared.consumers()) {

@@ -195,20 +195,24 @@ public final class AssemblyMaker {
             return byMethod ? called(blueprint, asked) : constructed(blueprint, asked);
         }
         Supply supply = outcome.binding().orElseThrow().declared().supply();
-        if (supply instanceof Supply.OfAnswers stub) {
-            return new Making.Answering(
-                    contract, stub.answers().stream().map(this::withFullNames).toList());
-        }
-        if (supply instanceof Supply.OfValue value) {
-            return new Making.Converted(contract, value.given());
-        }
-        if (supply instanceof Supply.HandedIn handed) {
-            return new Making.HandedIn(handed.object());
-        }
-        if (supply instanceof Supply.MadeBy made) {
-            return new Making.MadeBy(made.maker());
-        }
-        return new Making.Mocked(contract);
+        return switch (supply.form()) {
+            case MOCK -> new Making.Mocked(contract);
+            case ANSWERS ->
+                    new Making.Answering(
+                            contract,
+                            supply.cannedAnswers().orElseThrow().stream()
+                                    .map(this::withFullNames)
+                                    .toList());
+            case VALUE -> new Making.Converted(contract, ((Supply.OfValue) supply).given());
+            case OBJECT -> new Making.HandedIn(((Supply.HandedIn) supply).object());
+            case CALL -> new Making.MadeBy(((Supply.MadeBy) supply).maker());
+            case CLASS, FACTORY, STATED_KEYS -> throw noObject(supply);
+            case MEMBERS, SAME_AS, NONE, INHERITED, REMOVED, TO_FILL -> throw noObject(supply);
+        };
+    }
+
+    private static IllegalStateException noObject(Supply supply) {
+        return new IllegalStateException("no object is made by " + supply.words());
     }
 
     /** Answers whose failures have full names. */

@@ -4,6 +4,7 @@ import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.Binding;
 import dev.patientharbor.model.Canned;
+import dev.patientharbor.model.Given;
 import dev.patientharbor.model.Key;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.SlotParser;
@@ -67,24 +68,17 @@ final class BindingResolver {
         Optional<Lookup> implementation = binding.supply().className().map(names::lookup);
         implementation.ifPresent(lookups::add);
         List<Slot> members = members(binding, lookups);
-        if (binding.supply() instanceof Supply.OfAnswers canned) {
-            failures(canned).map(names::lookup).forEach(lookups::add);
-        }
+        binding.supply()
+                .cannedAnswers()
+                .ifPresent(one -> failures(one).map(names::lookup).forEach(lookups::add));
         Optional<ClassFacts> facts = implementation.flatMap(Lookup::facts);
-        Optional<Fit> fit =
-                slot.flatMap(
-                        known ->
-                                facts.flatMap(one -> fit(binding.supply(), one, known))
-                                        .or(() -> fitOfMembers(binding.supply(), members, known))
-                                        .or(() -> fitOfObject(binding.supply(), known)));
+        Optional<Fit> fit = slot.flatMap(one -> fit(binding.supply(), facts, members, one));
         Optional<ValuedBlueprint> valued = blueprint(binding, facts, fit);
         List<ValueFault> faults =
                 new ArrayList<>(valued.map(ValuedBlueprint::faults).orElse(List.of()));
-        if (binding.supply() instanceof Supply.OfValue value) {
-            slot.ifPresent(
-                    one ->
-                            faults.addAll(
-                                    ValuedBlueprint.ofContract(value.given(), one, conversion)));
+        if (slot.isPresent() && binding.supply().form() == Supply.Form.VALUE) {
+            Given given = ((Supply.OfValue) binding.supply()).given();
+            faults.addAll(ValuedBlueprint.ofContract(given, slot.get(), conversion));
         }
         return new ResolvedBinding(
                 binding,
@@ -102,8 +96,8 @@ final class BindingResolver {
     }
 
     /** The exceptions that canned answers name. */
-    private static Stream<Written> failures(Supply.OfAnswers canned) {
-        return canned.answers().stream()
+    private static Stream<Written> failures(List<Canned> answers) {
+        return answers.stream()
                 .flatMap(one -> one.cases().stream())
                 .map(Canned.Case::answer)
                 .filter(one -> one instanceof Canned.Response.Fails)
@@ -111,26 +105,21 @@ final class BindingResolver {
     }
 
     private List<AnswerFault> answerFaults(Supply supply, Optional<Slot> slot) {
-        return supply instanceof Supply.OfAnswers canned
+        return supply.cannedAnswers().isPresent()
                         && slot.isPresent()
                         && slot.get().contract() instanceof ClassType contract
-                ? answers.faults(canned.answers(), contract)
+                ? answers.faults(supply.cannedAnswers().get(), contract)
                 : List.of();
     }
 
     private List<Slot> members(Binding binding, List<Lookup> lookups) {
-        return binding.supply() instanceof Supply.Members members
-                ? members.slots().stream()
-                        .flatMap(one -> slot(one, binding.at(), lookups).stream())
-                        .toList()
-                : List.of();
+        return binding.supply().members().stream()
+                .flatMap(one -> slot(one, binding.at(), lookups).stream())
+                .toList();
     }
 
     /** Members must fit what the collection holds; a contract that is none holds nothing. */
-    private Optional<Fit> fitOfMembers(Supply supply, List<Slot> members, Slot slot) {
-        if (!(supply instanceof Supply.Members)) {
-            return Optional.empty();
-        }
+    private Optional<Fit> fitOfMembers(List<Slot> members, Slot slot) {
         if (!Carrier.holdsMany(slot.contract())) {
             return Optional.of(new Fit(Optional.empty(), false, Set.of()));
         }
@@ -149,9 +138,8 @@ final class BindingResolver {
     }
 
     /** An object is what its class says, and no class file is needed to know it. */
-    private static Optional<Fit> fitOfObject(Supply supply, Slot slot) {
-        if (!(supply instanceof Supply.HandedIn handed)
-                || !(slot.contract() instanceof ClassType contract)) {
+    private static Optional<Fit> fitOfObject(Supply.HandedIn handed, Slot slot) {
+        if (!(slot.contract() instanceof ClassType contract)) {
             return Optional.empty();
         }
         boolean fits = supertypes(handed.object().getClass()).contains(contract.name());
@@ -172,18 +160,30 @@ final class BindingResolver {
     }
 
     /** A class is held against the contract, and a factory by what it returns. */
-    private Optional<Fit> fit(Supply supply, ClassFacts facts, Slot slot) {
-        return supply instanceof Supply.Factory factory
-                ? FactoryReader.returned(facts, factory.method())
-                        .map(type -> fitting.fit(type, slot.contract()))
-                : Optional.of(fitting.fit(facts, slot.contract()));
+    private Optional<Fit> fit(
+            Supply supply, Optional<ClassFacts> facts, List<Slot> members, Slot slot) {
+        return switch (supply.form()) {
+            case CLASS -> facts.map(one -> fitting.fit(one, slot.contract()));
+            case FACTORY ->
+                    facts.flatMap(
+                                    one ->
+                                            FactoryReader.returned(
+                                                    one, ((Supply.Factory) supply).method()))
+                            .map(type -> fitting.fit(type, slot.contract()));
+            case MEMBERS -> fitOfMembers(members, slot);
+            case OBJECT -> fitOfObject((Supply.HandedIn) supply, slot);
+            case MOCK, ANSWERS, VALUE, CALL, STATED_KEYS, SAME_AS -> Optional.empty();
+            case NONE, INHERITED, REMOVED, TO_FILL -> Optional.empty();
+        };
     }
 
     private Optional<ValuedBlueprint> blueprint(
             Binding binding, Optional<ClassFacts> facts, Optional<Fit> fit) {
         With with = binding.with();
-        if (binding.supply() instanceof Supply.Factory factory) {
-            return facts.map(it -> blueprints.given(factories.of(it, factory.method()), with));
+        Optional<Supply.Factory> factory = binding.supply().factory();
+        if (factory.isPresent()) {
+            String method = factory.get().method();
+            return facts.map(it -> blueprints.given(factories.of(it, method), with));
         }
         return fit.flatMap(Fit::type)
                 .filter(type -> facts.isPresent())

@@ -66,7 +66,8 @@ final class Bound {
             changes.put(whole, change.declared());
             return whole;
         }
-        if (change.slot().isPresent() && change.declared().supply() instanceof Supply.Inherited) {
+        if (change.slot().isPresent()
+                && change.declared().supply().effect() == Supply.Effect.KEEPS) {
             changesNothing.add(change);
         }
         return change;
@@ -165,7 +166,7 @@ final class Bound {
         }
         bySlot.forEach(
                 (slot, all) -> {
-                    if (all.get(0).declared().supply() instanceof Supply.Removed
+                    if (all.get(0).declared().supply().effect() == Supply.Effect.REMOVES
                             && find(slot).isEmpty()) {
                         changesNothing.add(all.get(0));
                     }

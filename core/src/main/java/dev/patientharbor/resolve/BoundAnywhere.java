@@ -74,7 +74,7 @@ public final class BoundAnywhere {
                         .filter(one -> one.method().isEmpty())
                         .filter(one -> one.className().equals(contract))
                         .isPresent();
-        if (!isItself && !(binding.declared().supply() instanceof Supply.Inherited)) {
+        if (!isItself && binding.declared().supply().effect() != Supply.Effect.KEEPS) {
             replaced.add(contract);
         }
     }

@@ -345,7 +345,8 @@ public final class Outcome {
     }
 
     private boolean isMadeByCall() {
-        return binding.filter(one -> one.declared().supply() instanceof Supply.MadeBy).isPresent();
+        return binding.filter(one -> one.declared().supply().form() == Supply.Form.CALL)
+                .isPresent();
     }
 
     private AnswerKind answerKind() {

@@ -52,7 +52,10 @@ public final class ResolvedBinding {
         this.fit = fit;
         this.blueprint = blueprint;
         bareOutcome = SlotFiller.bound(this, List.of());
-        binds = declared.supply() instanceof Supply.Removed ? Optional.empty() : Optional.of(this);
+        binds =
+                declared.supply().effect() == Supply.Effect.REMOVES
+                        ? Optional.empty()
+                        : Optional.of(this);
     }
 
     /** What fills the slot by it where nothing decorates it: the same in every profile. */
@@ -101,7 +104,11 @@ public final class ResolvedBinding {
 
     /** Whether what fills the slot by it depends on no other slot. */
     boolean standsAlone() {
-        return target.isEmpty() && !(declared.supply() instanceof Supply.Members);
+        return switch (declared.supply().form()) {
+            case SAME_AS, MEMBERS -> false;
+            case CLASS, FACTORY, MOCK, ANSWERS, VALUE, OBJECT, CALL, STATED_KEYS -> true;
+            case NONE, INHERITED, REMOVED, TO_FILL -> true;
+        };
     }
 
     /** The class that it names, looked up. */

@@ -151,12 +151,8 @@ public final class RosterMaker {
     /** The class of an object that was handed in, unless it was made at run time. */
     private static Optional<String> handedIn(Outcome outcome) {
         return outcome.binding()
-                .map(one -> one.declared().supply())
-                .flatMap(
-                        supply ->
-                                supply instanceof Supply.HandedIn handed
-                                        ? handed.madeFor()
-                                        : Optional.empty());
+                .flatMap(one -> one.declared().supply().handedIn())
+                .flatMap(Supply.HandedIn::madeFor);
     }
 
     /** What is given with a binding, as it is written: settings are named, not told. */
@@ -165,15 +161,14 @@ public final class RosterMaker {
     }
 
     private static String given(Binding binding) {
-        if (binding.supply() instanceof Supply.OfValue value) {
-            return value.given().says();
-        }
-        if (binding.supply() instanceof Supply.Mock) {
-            return "";
-        }
-        return binding.supply().className().isEmpty()
-                ? binding.supply().says()
-                : binding.with().words(binding.constructor());
+        Supply supply = binding.supply();
+        return switch (supply.form()) {
+            case VALUE -> ((Supply.OfValue) supply).given().says();
+            case MOCK -> "";
+            case CLASS, FACTORY -> binding.with().words(binding.constructor());
+            case ANSWERS, OBJECT, CALL, STATED_KEYS, MEMBERS, SAME_AS -> supply.says();
+            case NONE, INHERITED, REMOVED, TO_FILL -> supply.says();
+        };
     }
 
     /** What a factory says it makes, or the end of a line of those that pass on to another. */
@@ -250,7 +245,7 @@ public final class RosterMaker {
         List<Answer.Hidden> all = new ArrayList<>();
         wiring.profile().hidden(said).stream()
                 // What was left to be filled is not hidden by what fills it.
-                .filter(one -> !(one.declared().supply() instanceof Supply.ToFill))
+                .filter(one -> one.declared().supply().effect() != Supply.Effect.LEAVES_OPEN)
                 .forEach(
                         one ->
                                 all.add(

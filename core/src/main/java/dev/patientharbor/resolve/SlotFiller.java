@@ -213,7 +213,7 @@ final class SlotFiller {
         if (binding.target().isPresent() && !binding.isBroken()) {
             return Outcome.alias(Optional.of(binding), aim(seat, found, profile));
         }
-        if (binding.declared().supply() instanceof Supply.Members && !binding.isBroken()) {
+        if (binding.declared().supply().form() == Supply.Form.MEMBERS && !binding.isBroken()) {
             List<Integer> members = members(seat, binding, profile);
             boolean isSet = SlotTable.className(slots.slot(seat).contract()).equals(SET);
             return Outcome.collection(
@@ -255,27 +255,19 @@ final class SlotFiller {
         if (binding.isBroken()) {
             return Outcome.of(Outcome.Kind.BROKEN, Optional.of(binding));
         }
-        if (binding.target().isPresent()) {
-            return Outcome.alias(Optional.of(binding), binding.target().get());
-        }
-        Supply supply = binding.declared().supply();
-        if (supply instanceof Supply.None) {
-            return Outcome.of(Outcome.Kind.NONE, Optional.of(binding));
-        }
-        if (supply instanceof Supply.ToFill || supply instanceof Supply.Inherited) {
-            return Outcome.of(Outcome.Kind.UNMET, Optional.of(binding));
-        }
-        if (supply instanceof Supply.Members) {
-            return Outcome.of(Outcome.Kind.BROKEN, Optional.of(binding));
-        }
-        if (supply instanceof Supply.OfValue
-                || supply instanceof Supply.HandedIn
-                || supply instanceof Supply.MadeBy) {
-            return Outcome.value(binding, decorators);
-        }
-        return binding.blueprint()
-                .map(blueprint -> Outcome.object(Optional.of(binding), blueprint, decorators))
-                .orElseGet(() -> Outcome.mock(binding, decorators));
+        Optional<ResolvedBinding> by = Optional.of(binding);
+        return switch (binding.declared().supply().form()) {
+            case SAME_AS -> Outcome.alias(by, binding.target().orElseThrow());
+            case NONE -> Outcome.of(Outcome.Kind.NONE, by);
+            case TO_FILL, INHERITED -> Outcome.of(Outcome.Kind.UNMET, by);
+            case MEMBERS -> Outcome.of(Outcome.Kind.BROKEN, by);
+            case VALUE, OBJECT, CALL -> Outcome.value(binding, decorators);
+            case MOCK, ANSWERS -> Outcome.mock(binding, decorators);
+            case CLASS, FACTORY, STATED_KEYS, REMOVED ->
+                    binding.blueprint()
+                            .map(blueprint -> Outcome.object(by, blueprint, decorators))
+                            .orElseGet(() -> Outcome.mock(binding, decorators));
+        };
     }
 
     private Outcome wrapping(int seat, Carrier carrier, ResolvedProfile profile) {

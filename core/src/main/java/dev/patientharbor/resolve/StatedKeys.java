@@ -45,9 +45,10 @@ public final class StatedKeys {
     }
 
     List<Binding> expand(Binding binding, int owner) {
-        if (!(binding.supply() instanceof Supply.ByStatedKey stated)) {
+        if (binding.supply().form() != Supply.Form.STATED_KEYS) {
             return List.of(binding);
         }
+        Supply.ByStatedKey stated = (Supply.ByStatedKey) binding.supply();
         List<Binding> all = new ArrayList<>();
         for (Written name : stated.names()) {
             Optional<ClassFacts> facts = names.lookup(name).facts();

@@ -119,8 +119,8 @@ final class Variants {
                 finder.find(slot, asked.level(), asked.profile())
                         .filter(
                                 found ->
-                                        !(found.binding().declared().supply()
-                                                instanceof Supply.None))
+                                        found.binding().declared().supply().effect()
+                                                != Supply.Effect.LEAVES_EMPTY)
                         .ifPresent(found -> all.add(variant(slot, found, asked)));
             }
         }

@@ -45,7 +45,7 @@ final class WordsReader {
     /** Every key of a contract is bound by classes that state theirs, and by nothing else. */
     private boolean isOfItsKind(Binding binding) {
         boolean every = binding.slot().key().filter(Key::isEvery).isPresent();
-        boolean stated = binding.supply() instanceof Supply.ByStatedKey;
+        boolean stated = binding.supply().form() == Supply.Form.STATED_KEYS;
         if (every != stated) {
             String contract = binding.slot().contract().text();
             faults.malformed(
