@@ -4,31 +4,30 @@ import dev.patientharbor.check.Verdict;
 import dev.patientharbor.finding.Severity;
 import dev.patientharbor.profiles.ProfileSet;
 import dev.patientharbor.report.CheckText;
-import java.util.List;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.ParseResult;
 
 /** {@code check}: is every profile complete? */
 final class CheckCommand {
 
-    static final String NAME = "check";
-
-    private static final List<String> FORMATS = List.of("text");
+    /** The forms of the answer. */
+    private enum Format {
+        TEXT
+    }
 
     private CheckCommand() {}
 
     static CommandSpec spec() {
         return Options.reading(
-                        NAME,
                         "Tells whether every profile is complete, and every mistake with its"
                                 + " reason.",
-                        FORMATS)
+                        Format.values())
                 .addOption(Options.build())
                 .addOption(Options.timeLimit());
     }
 
     static int run(ParseResult parsed, Console console) {
-        Options.format(parsed, FORMATS);
+        Format format = Options.format(parsed, Format.values());
         Severity failOn = Options.failOn(parsed);
         byte[] input = Checked.input(parsed);
         ProfileSet set = Checked.set(parsed, input);
@@ -39,7 +38,10 @@ final class CheckCommand {
                     new RealBuild(parsed.originalArgs(), input, Options.timeLimit(parsed), console)
                             .of(verdict, Options.today(parsed));
         }
-        output.write(CheckText.render(verdict, output.layout()));
+        output.write(
+                switch (format) {
+                    case TEXT -> CheckText.render(verdict, output.layout());
+                });
         return Ending.of(verdict, failOn, console);
     }
 }

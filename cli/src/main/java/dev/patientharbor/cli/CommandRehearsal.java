@@ -3,6 +3,7 @@ package dev.patientharbor.cli;
 import java.io.OutputStream;
 import java.io.PrintStream;
 import java.util.List;
+import java.util.stream.Stream;
 
 /**
  * Runs every command once in one process, and shows nothing: so that whoever makes a class-data
@@ -22,13 +23,21 @@ public final class CommandRehearsal {
         Console process = Console.ofProcess();
         Console console = new Console(nowhere, nowhere, process.layout());
         String port = args[0] + "/port.harbor.yaml";
-        List<List<String>> all =
-                List.of(
-                        List.of(DemoCommand.NAME),
-                        List.of(RosterCommand.NAME, port, "--format", "json"),
-                        List.of(CheckCommand.NAME, "--help"),
-                        List.of(CheckCommand.NAME, "--nothing"));
-        all.forEach(one -> Tool.run(one.toArray(String[]::new), console));
+        for (Command command : Command.values()) {
+            for (List<String> arguments : rehearsals(command, port)) {
+                Stream<String> line = Stream.concat(Stream.of(command.word()), arguments.stream());
+                Tool.run(line.toArray(String[]::new), console);
+            }
+        }
         process.ended(ExitCode.CLEAN);
+    }
+
+    /** The arguments with which a command is rehearsed, so that most of what it needs is met. */
+    private static List<List<String>> rehearsals(Command command, String port) {
+        return switch (command) {
+            case DEMO -> List.of(List.of());
+            case ROSTER -> List.of(List.of(port, "--format", "json"));
+            case CHECK -> List.of(List.of("--help"), List.of("--nothing"));
+        };
     }
 }

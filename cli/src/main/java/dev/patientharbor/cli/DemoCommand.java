@@ -8,15 +8,13 @@ import picocli.CommandLine.Model.CommandSpec;
 /** {@code demo}: every command on the example that ships with the project. */
 final class DemoCommand {
 
-    static final String NAME = "demo";
-
     /** One command of the demo, and what it shows. */
     private record Step(String says, int ends, List<String> args) {}
 
     private DemoCommand() {}
 
     static CommandSpec spec() {
-        CommandSpec spec = CommandSpec.create().name(NAME);
+        CommandSpec spec = CommandSpec.create();
         spec.usageMessage()
                 .description(
                         "Shows all of this on the Gullwing Ferry Port, with nothing to prepare.");

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Model.OptionSpec;
 import picocli.CommandLine.Model.PositionalParamSpec;
@@ -53,8 +54,9 @@ final class Options {
     }
 
     /** The options of a command that reads a profile file. */
-    static CommandSpec reading(String name, String description, List<String> formats) {
-        CommandSpec spec = CommandSpec.create().name(name);
+    static CommandSpec reading(String description, Enum<?>[] forms) {
+        List<String> formats = Arrays.stream(forms).map(Options::word).toList();
+        CommandSpec spec = CommandSpec.create();
         spec.usageMessage().description(description).sortOptions(false);
         spec.addPositional(
                 PositionalParamSpec.builder()
@@ -76,6 +78,7 @@ final class Options {
         spec.addOption(
                 many(CODE, "PATH", "Compiled code to read, in place of the file's own.")
                         .splitRegex("," + "|" + Pattern.quote(File.pathSeparator))
+                        .splitRegexSynopsisLabel(",")
                         .build());
         spec.addOption(
                 OptionSpec.builder(INSIDE_FOLDER)
@@ -189,16 +192,25 @@ final class Options {
         return parsed.matchedOptionValue(OUT, "");
     }
 
-    static String format(ParseResult parsed, List<String> formats) {
-        String format = parsed.matchedOptionValue(FORMAT, formats.get(0));
-        if (!formats.contains(format)) {
-            throw new UnusableException(
-                    "there is no format "
-                            + format
-                            + "; write one of "
-                            + String.join(", ", formats));
-        }
-        return format;
+    /** The form of the answer that is asked for; the first of those that there are by default. */
+    static <F extends Enum<F>> F format(ParseResult parsed, F[] formats) {
+        String wanted = parsed.matchedOptionValue(FORMAT, word(formats[0]));
+        return Arrays.stream(formats)
+                .filter(format -> word(format).equals(wanted))
+                .findFirst()
+                .orElseThrow(
+                        () ->
+                                new UnusableException(
+                                        "there is no format "
+                                                + wanted
+                                                + "; write one of "
+                                                + Arrays.stream(formats)
+                                                        .map(Options::word)
+                                                        .collect(Collectors.joining(", "))));
+    }
+
+    private static String word(Enum<?> constant) {
+        return constant.name().toLowerCase(Locale.ROOT);
     }
 
     static Severity failOn(ParseResult parsed) {

@@ -8,29 +8,31 @@ import dev.patientharbor.report.Layout;
 import dev.patientharbor.report.RosterJson;
 import dev.patientharbor.report.RosterText;
 import dev.patientharbor.report.RosterTree;
-import java.util.List;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.ParseResult;
 
 /** {@code roster}: who receives what? */
 final class RosterCommand {
 
-    static final String NAME = "roster";
-
-    private static final List<String> FORMATS = List.of("text", "tree", "coverage", "json");
+    /** The forms of the answer. */
+    private enum Format {
+        TEXT,
+        TREE,
+        COVERAGE,
+        JSON
+    }
 
     private RosterCommand() {}
 
     static CommandSpec spec() {
         return Options.reading(
-                        NAME,
                         "Tells who receives what, consumer by consumer, profile beside profile.",
-                        FORMATS)
+                        Format.values())
                 .addOption(Options.wide());
     }
 
     static int run(ParseResult parsed, Console console) {
-        String format = Options.format(parsed, FORMATS);
+        Format format = Options.format(parsed, Format.values());
         Severity failOn = Options.failOn(parsed);
         ProfileSet set = Checked.set(parsed, Checked.input(parsed));
         Output output = Output.of(parsed, set, console);
@@ -38,10 +40,10 @@ final class RosterCommand {
         Layout layout = output.layout();
         String text =
                 switch (format) {
-                    case "json" -> RosterJson.render(verdict);
-                    case "coverage" -> CoverageText.render(verdict, layout);
-                    case "tree" -> RosterTree.render(verdict, layout);
-                    default ->
+                    case JSON -> RosterJson.render(verdict);
+                    case COVERAGE -> CoverageText.render(verdict, layout);
+                    case TREE -> RosterTree.render(verdict, layout);
+                    case TEXT ->
                             Options.isWide(parsed)
                                     ? RosterText.renderWide(verdict, layout)
                                     : RosterText.render(verdict, layout);

@@ -4,10 +4,8 @@ import dev.patientharbor.files.IoReason;
 import java.io.PrintWriter;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
-import java.util.function.Supplier;
+import java.util.Optional;
 import picocli.CommandLine;
 import picocli.CommandLine.Help.Ansi;
 import picocli.CommandLine.Model.CommandSpec;
@@ -62,17 +60,11 @@ public final class Tool {
 
     /** The tool with the command that is asked for, or with all: describing one takes its time. */
     private static CommandLine tool(String wanted) {
-        Map<String, Supplier<CommandSpec>> commands = new LinkedHashMap<>();
-        commands.put(CheckCommand.NAME, CheckCommand::spec);
-        commands.put(RosterCommand.NAME, RosterCommand::spec);
-        commands.put(DemoCommand.NAME, DemoCommand::spec);
         CommandLine tool = new CommandLine(spec());
-        commands.forEach(
-                (name, spec) -> {
-                    if (name.equals(wanted) || !commands.containsKey(wanted)) {
-                        tool.addSubcommand(name, spec.get());
-                    }
-                });
+        Command.of(wanted)
+                .map(List::of)
+                .orElse(List.of(Command.values()))
+                .forEach(command -> tool.addSubcommand(command.word(), command.spec()));
         return tool;
     }
 
@@ -109,15 +101,12 @@ public final class Tool {
             console.out().println(NAME + " " + Options.version());
             return ExitCode.CLEAN;
         }
-        return switch (last.commandSpec().name()) {
-            case CheckCommand.NAME -> CheckCommand.run(last, console);
-            case RosterCommand.NAME -> RosterCommand.run(last, console);
-            case DemoCommand.NAME -> DemoCommand.run(console);
-            default -> {
-                usage(tool, console);
-                yield ExitCode.UNUSABLE;
-            }
-        };
+        Optional<Command> command = Command.of(last.commandSpec().name());
+        if (command.isEmpty()) {
+            usage(tool, console);
+            return ExitCode.UNUSABLE;
+        }
+        return command.get().run(last, console);
     }
 
     private static void usage(CommandLine command, Console console) {

@@ -34,7 +34,7 @@ final class OutlivesRule implements Rule {
             Map<Integer, TreeMap<String, TreeSet<String>>> holders = new TreeMap<>();
             for (int i = 0; i < wiring.reachedSize(); i++) {
                 int seat = wiring.reached(i);
-                if (lifetime(set, wiring, seat) == Lifetime.SHARED) {
+                if (lifetime(set, wiring, seat).isOfRig()) {
                     wiring.eachNeed(
                             seat,
                             (consumer, need, asked) ->
@@ -69,7 +69,7 @@ final class OutlivesRule implements Rule {
     private static boolean holdsAny(ResolvedSet set, Wiring wiring) {
         for (int i = 0; i < wiring.reachedSize(); i++) {
             int seat = wiring.reached(i);
-            if (wiring.outcome(seat).isMet() && lifetime(set, wiring, seat) != Lifetime.SHARED) {
+            if (wiring.outcome(seat).isMet() && !lifetime(set, wiring, seat).isOfRig()) {
                 return true;
             }
         }
@@ -89,7 +89,7 @@ final class OutlivesRule implements Rule {
             int seat = open.get(i);
             Outcome outcome = wiring.outcome(seat);
             if (outcome.isMet()) {
-                if (lifetime(set, wiring, seat) != Lifetime.SHARED) {
+                if (!lifetime(set, wiring, seat).isOfRig()) {
                     holders.computeIfAbsent(seat, one -> new TreeMap<>())
                             .computeIfAbsent(consumer.className(), one -> new TreeSet<>())
                             .add(need.name());
@@ -157,6 +157,6 @@ final class OutlivesRule implements Rule {
                                 "ask for a Supplier or Provider of it, or give the holder the"
                                         + " lifetime too")
                         .touching(List.copyOf(holders.keySet()), List.of());
-        return lifetime == Lifetime.SCOPED ? finding : finding.asNote();
+        return lifetime.isOfScope() ? finding : finding.asNote();
     }
 }

@@ -124,33 +124,33 @@ public final class AssemblyMaker {
     private Part part(int seat) {
         Outcome outcome = wiring.outcome(seat);
         Seat place = place(seat);
-        switch (outcome.kind()) {
-            case ALIAS:
-                return new Part.Alias(place, number(outcome.next().orElseThrow()));
-            case OPTIONAL, ABSENT:
-                return new Part.Maybe(
-                        place, outcome.next().map(this::number), carrier(seat).word().isEmpty());
-            case DEFERRED:
-                return new Part.Later(
-                        place,
-                        SlotTable.className(place.slot().contract()),
-                        number(outcome.next().orElseThrow()));
-            case COLLECTION:
-                return new Part.Several(
-                        place,
-                        place.slot().contract(),
-                        outcome.candidates().stream()
-                                .map(
-                                        one ->
-                                                new Part.Member(
-                                                        set.slots().slot(one).key(), number(one)))
-                                .toList());
-            case OBJECT, MOCK, VALUE:
-                return made(seat, outcome, place);
-            case BROKEN, UNMET, VALUE_MISSING, SEVERAL, NONE:
-            default:
-                return new Part.Missing(place, outcome.kind() == Outcome.Kind.NONE);
-        }
+        return switch (outcome.kind()) {
+            case ALIAS -> new Part.Alias(place, number(outcome.next().orElseThrow()));
+            case OPTIONAL, ABSENT ->
+                    new Part.Maybe(
+                            place,
+                            outcome.next().map(this::number),
+                            carrier(seat).word().isEmpty());
+            case DEFERRED ->
+                    new Part.Later(
+                            place,
+                            SlotTable.className(place.slot().contract()),
+                            number(outcome.next().orElseThrow()));
+            case COLLECTION ->
+                    new Part.Several(
+                            place,
+                            place.slot().contract(),
+                            outcome.candidates().stream()
+                                    .map(
+                                            one ->
+                                                    new Part.Member(
+                                                            set.slots().slot(one).key(),
+                                                            number(one)))
+                                    .toList());
+            case OBJECT, MOCK, VALUE -> made(seat, outcome, place);
+            case NONE -> new Part.Missing(place, true);
+            case BROKEN, UNMET, VALUE_MISSING, SEVERAL -> new Part.Missing(place, false);
+        };
     }
 
     private Part made(int seat, Outcome outcome, Seat place) {

@@ -44,7 +44,7 @@ public final class Lifetimes {
         return outcome.kind() == Outcome.Kind.OBJECT
                         && known(outcome)
                                 .filter(one -> one.by() == By.MARK)
-                                .filter(one -> one.lifetime() != Lifetime.FRESH)
+                                .filter(one -> one.lifetime().isKept())
                                 .isPresent()
                 ? outcome.blueprint().map(Blueprint::className)
                 : Optional.empty();

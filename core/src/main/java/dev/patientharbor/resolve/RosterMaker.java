@@ -2,7 +2,6 @@ package dev.patientharbor.resolve;
 
 import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.Binding;
-import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.Supply;
 import dev.patientharbor.model.TypeRef.ClassType;
@@ -224,7 +223,7 @@ public final class RosterMaker {
      * else the seat; nothing for a fresh one, whose name is empty.
      */
     private static String identity(LifetimeChoice choice, int seat, Outcome outcome) {
-        if (choice.lifetime() == Lifetime.FRESH) {
+        if (!choice.lifetime().isKept()) {
             return "";
         }
         return choice.by() == By.MARK && outcome.decorators().isEmpty()

@@ -3,7 +3,6 @@ package dev.patientharbor.resolve;
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.CodeIndex;
 import dev.patientharbor.model.FillIn;
-import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.Supply;
 import dev.patientharbor.model.TypeRef;
@@ -274,26 +273,29 @@ final class SlotFiller {
         int level = slots.level(seat);
         Slot slot = slots.slot(seat);
         int content = slots.number(new Slot(carrier.content(), slot.key()));
-        switch (carrier.kind()) {
-            case OPTIONAL:
+        return switch (carrier.kind()) {
+            case OPTIONAL -> {
                 int inside = finder.ask(content, level, profile);
-                return isNothing(inside, profile)
+                yield isNothing(inside, profile)
                         ? Outcome.nothing(Outcome.Kind.ABSENT)
                         : Outcome.wrapping(Outcome.Kind.OPTIONAL, inside);
-            case DEFERRED:
-                return Outcome.wrapping(Outcome.Kind.DEFERRED, finder.ask(content, level, profile));
-            case COLLECTION:
-            case MAP:
-            default:
-                List<Integer> members = variants.of(carrier, slot.key(), level, profile);
-                if (carrier.kind() == Carrier.Kind.COLLECTION) {
-                    members = eachOnce(members, profile);
-                }
-                boolean ofValues = members.isEmpty() && values.isValue(slot.contract());
-                return ofValues || carrier.content() instanceof TypeRef.Primitive
-                        ? Outcome.nothing(Outcome.Kind.VALUE_MISSING)
-                        : Outcome.collection(Optional.empty(), members);
-        }
+            }
+            case DEFERRED ->
+                    Outcome.wrapping(Outcome.Kind.DEFERRED, finder.ask(content, level, profile));
+            case COLLECTION ->
+                    several(
+                            slot,
+                            carrier,
+                            eachOnce(variants.of(carrier, slot.key(), level, profile), profile));
+            case MAP -> several(slot, carrier, variants.of(carrier, slot.key(), level, profile));
+        };
+    }
+
+    private Outcome several(Slot slot, Carrier carrier, List<Integer> members) {
+        boolean ofValues = members.isEmpty() && values.isValue(slot.contract());
+        return ofValues || carrier.content() instanceof TypeRef.Primitive
+                ? Outcome.nothing(Outcome.Kind.VALUE_MISSING)
+                : Outcome.collection(Optional.empty(), members);
     }
 
     /** The members without those that are an instance which another one is already. */
@@ -309,8 +311,7 @@ final class SlotFiller {
             Outcome outcome = fill(at, profile);
             if (outcome.next().isEmpty()) {
                 boolean isOne =
-                        outcome.isMet()
-                                && lifetimes.of(outcome, profile).lifetime() != Lifetime.FRESH;
+                        outcome.isMet() && lifetimes.of(outcome, profile).lifetime().isKept();
                 Object own = isOne ? at : "alone " + seat;
                 return outcome.decorators().isEmpty()
                         ? lifetimes.oneOfClass(outcome).map(Object.class::cast).orElse(own)

@@ -70,21 +70,21 @@ final class MadeStation extends Station {
     }
 
     boolean isShared() {
-        return lifetime == Lifetime.SHARED;
+        return lifetime.isOfRig();
     }
 
     boolean isFresh() {
-        return lifetime == Lifetime.FRESH;
+        return !lifetime.isKept();
     }
 
     /** Where its object is kept, if it is. */
     Surroundings home(Surroundings at) {
-        return lifetime == Lifetime.SCOPED ? at.scope(this) : at.whole();
+        return lifetime.isOfScope() ? at.scope(this) : at.whole();
     }
 
     @Override
     Object get(Surroundings at) {
-        if (lifetime == Lifetime.FRESH) {
+        if (!lifetime.isKept()) {
             return make(at);
         }
         Surroundings home = home(at);
@@ -135,7 +135,7 @@ final class MadeStation extends Station {
             chain.add(0, outermost);
         }
         // A fresh object is remembered only while one is made that stays: somebody holds it then.
-        if (lifetime != Lifetime.FRESH || at.live().lock().isHeldByCurrentThread()) {
+        if (lifetime.isKept() || at.live().lock().isHeldByCurrentThread()) {
             at.memory().layers(outermost, chain);
         }
         return outermost;

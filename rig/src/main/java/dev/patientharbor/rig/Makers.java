@@ -2,7 +2,6 @@ package dev.patientharbor.rig;
 
 import dev.patientharbor.finding.Where;
 import dev.patientharbor.live.Classes;
-import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.ShortName;
 import dev.patientharbor.plan.Argument;
 import dev.patientharbor.plan.Layer;
@@ -63,7 +62,7 @@ final class Makers {
             return new ConstructedMaker(
                     constructed,
                     arguments(constructed.arguments()),
-                    made.lifetime() != Lifetime.FRESH,
+                    made.lifetime().isKept(),
                     this);
         }
         if (making instanceof Making.Called called) {
