@@ -4,7 +4,6 @@ import dev.patientharbor.code.ExecutableFacts;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.NearNames;
-import dev.patientharbor.model.StatedConsumer;
 import dev.patientharbor.model.Written;
 import dev.patientharbor.names.Lookup;
 import dev.patientharbor.plan.Passed;
@@ -31,7 +30,7 @@ final class ConsumerRule implements Rule {
                     .flatMap(Blueprint::fault)
                     .ifPresent(fault -> reporter.report(noMethod(consumer, fault)));
             boolean lacksStatics =
-                    consumer.declared() instanceof StatedConsumer.Statics
+                    consumer.declared().match(thing -> false, handler -> false, statics -> true)
                             && consumer.blueprint()
                                     .filter(one -> one.needs().isEmpty())
                                     .isPresent();

@@ -77,8 +77,8 @@ final class DecoratorRule implements Rule {
         }
         return decorator
                 .builtIn()
-                .filter(one -> one instanceof BuiltIn.Fail)
-                .map(one -> ((BuiltIn.Fail) one).with())
+                .flatMap(BuiltIn::failure)
+                .map(BuiltIn.Fail::with)
                 .filter(with -> !isFailure(set, with.text()))
                 .map(
                         with ->

@@ -1,7 +1,6 @@
 package dev.patientharbor.check;
 
 import dev.patientharbor.code.ClassFacts;
-import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.Demand;
 import dev.patientharbor.model.ImplementationKind;
 import dev.patientharbor.model.Key;
@@ -56,7 +55,7 @@ final class LineToWrite {
     }
 
     private boolean isInJava() {
-        return set.declared().at() instanceof Where.InSource;
+        return set.isSaidInJava();
     }
 
     private String supply(ImplementationKind kind, String name) {

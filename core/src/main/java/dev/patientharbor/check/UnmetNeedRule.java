@@ -281,7 +281,7 @@ final class UnmetNeedRule implements Rule {
         String name = common.declared().name();
         int level = set.slots().level(seat);
         Optional<ResolvedBinding> here = wiring.outcome(seat).binding();
-        if (set.declared().at() instanceof Where.InSource) {
+        if (set.isSaidInJava()) {
             return "in the profile " + name;
         }
         if (here.isPresent()) {

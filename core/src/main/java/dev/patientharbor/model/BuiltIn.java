@@ -3,9 +3,13 @@ package dev.patientharbor.model;
 import java.time.Duration;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 
 /** A decorator that is built in, for any interface. */
 public sealed interface BuiltIn {
+
+    /** The answer of the one function that is for its kind. */
+    <T> T match(Function<Delay, T> delay, Function<Fail, T> fail, Function<Spy, T> spy);
 
     /** Their words; no class is meant by one of these alone. */
     Set<String> NAMES = Set.of("delay", "fail", "spy");
@@ -18,6 +22,11 @@ public sealed interface BuiltIn {
     /** Such words without what a call fails with. */
     static String shortWords(String words) {
         return words.substring(0, (words + " with ").indexOf(" with "));
+    }
+
+    /** What makes calls fail, if it does. */
+    default Optional<Fail> failure() {
+        return match(delay -> Optional.empty(), Optional::of, spy -> Optional.empty());
     }
 
     /** Its word. */
@@ -42,6 +51,11 @@ public sealed interface BuiltIn {
         @Override
         public String words() {
             return "delay " + Durations.text(time);
+        }
+
+        @Override
+        public <T> T match(Function<Delay, T> delay, Function<Fail, T> fail, Function<Spy, T> spy) {
+            return delay.apply(this);
         }
     }
 
@@ -70,10 +84,18 @@ public sealed interface BuiltIn {
                     + with.text()
                     + saying.map(one -> ": " + one).orElse("");
         }
+
+        @Override
+        public <T> T match(Function<Delay, T> delay, Function<Fail, T> fail, Function<Spy, T> spy) {
+            return fail.apply(this);
+        }
     }
 
     /** Which calls fail. */
     sealed interface When {
+
+        /** The answer of the one function that is for its kind. */
+        <T> T match(Function<Every, T> every, Function<Rate, T> rate);
 
         /** It in words. */
         String words();
@@ -91,6 +113,11 @@ public sealed interface BuiltIn {
             public String words() {
                 return "every " + nth;
             }
+
+            @Override
+            public <T> T match(Function<Every, T> every, Function<Rate, T> rate) {
+                return every.apply(this);
+            }
         }
 
         /** A share of the calls, the same ones in each run. */
@@ -105,6 +132,11 @@ public sealed interface BuiltIn {
             public String words() {
                 return "rate " + share + " seed " + seed;
             }
+
+            @Override
+            public <T> T match(Function<Every, T> every, Function<Rate, T> rate) {
+                return rate.apply(this);
+            }
         }
     }
 
@@ -118,6 +150,11 @@ public sealed interface BuiltIn {
         @Override
         public String words() {
             return "spy";
+        }
+
+        @Override
+        public <T> T match(Function<Delay, T> delay, Function<Fail, T> fail, Function<Spy, T> spy) {
+            return spy.apply(this);
         }
     }
 }

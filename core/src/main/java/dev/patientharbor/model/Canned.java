@@ -3,6 +3,7 @@ package dev.patientharbor.model;
 import dev.patientharbor.finding.Where;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 
 /**
@@ -37,6 +38,19 @@ public record Canned(Written method, List<Case> cases) {
     /** What a call gets. */
     public sealed interface Response {
 
+        /** The answer of the one function that is for its kind. */
+        <T> T match(Function<Answers, T> answers, Function<Fails, T> fails);
+
+        /** What it answers, one after the other; nothing if it fails. */
+        default List<Given> answers() {
+            return match(Answers::inOrder, fails -> List.of());
+        }
+
+        /** The failure, if it is one. */
+        default Optional<Fails> failure() {
+            return match(answers -> Optional.empty(), Optional::of);
+        }
+
         /** It as text: equal for equal responses. */
         String says();
 
@@ -50,6 +64,11 @@ public record Canned(Written method, List<Case> cases) {
             public String says() {
                 return inOrder.stream().map(Given::says).toList().toString();
             }
+
+            @Override
+            public <T> T match(Function<Answers, T> answers, Function<Fails, T> fails) {
+                return answers.apply(this);
+            }
         }
 
         /**
@@ -62,6 +81,11 @@ public record Canned(Written method, List<Case> cases) {
             @Override
             public String says() {
                 return "fails " + type.text() + saying.map(one -> ": " + one.text()).orElse("");
+            }
+
+            @Override
+            public <T> T match(Function<Answers, T> answers, Function<Fails, T> fails) {
+                return fails.apply(this);
             }
         }
     }

@@ -5,12 +5,32 @@ import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 
 /** A value as the user wrote it, not converted yet. */
 public sealed interface Given {
 
+    /** The answer of the one function that is for its kind. */
+    <T> T match(Function<Text, T> text, Function<Items, T> items, Function<Fields, T> fields);
+
     Where at();
+
+    /** The plain value, if it is one. */
+    default Optional<Text> plain() {
+        return match(Optional::of, items -> Optional.empty(), fields -> Optional.empty());
+    }
+
+    /** The list, if it is one. */
+    default Optional<Items> list() {
+        return match(text -> Optional.empty(), Optional::of, fields -> Optional.empty());
+    }
+
+    /** The values by name, if it has names. */
+    default Optional<Fields> map() {
+        return match(text -> Optional.empty(), items -> Optional.empty(), Optional::of);
+    }
 
     /** The value as text, settings by their names: equal for equal values. */
     String says();
@@ -43,6 +63,12 @@ public sealed interface Given {
         public String says() {
             return Given.plainOrQuoted(text);
         }
+
+        @Override
+        public <T> T match(
+                Function<Text, T> text, Function<Items, T> items, Function<Fields, T> fields) {
+            return text.apply(this);
+        }
     }
 
     /** A list of values. */
@@ -54,6 +80,12 @@ public sealed interface Given {
         @Override
         public String says() {
             return items.stream().map(Given::says).collect(Collectors.joining(", ", "[", "]"));
+        }
+
+        @Override
+        public <T> T match(
+                Function<Text, T> text, Function<Items, T> items, Function<Fields, T> fields) {
+            return items.apply(this);
         }
     }
 
@@ -68,6 +100,12 @@ public sealed interface Given {
             return fields.entrySet().stream()
                     .map(field -> Given.field(field.getKey(), field.getValue()))
                     .collect(Collectors.joining(", ", "{", "}"));
+        }
+
+        @Override
+        public <T> T match(
+                Function<Text, T> text, Function<Items, T> items, Function<Fields, T> fields) {
+            return fields.apply(this);
         }
     }
 }

@@ -4,9 +4,14 @@ import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Function;
 
 /** A consumer that the set itself states, since no class file says that it is one. */
 public sealed interface StatedConsumer {
+
+    /** The answer of the one function that is for its kind. */
+    <T> T match(
+            Function<Thing, T> thing, Function<Handler, T> handler, Function<Statics, T> statics);
 
     Written name();
 
@@ -19,6 +24,14 @@ public sealed interface StatedConsumer {
     record Thing(Written name, Map<String, Slot> needs) implements StatedConsumer {
         public Thing {
             needs = Collections.unmodifiableMap(new LinkedHashMap<>(needs));
+        }
+
+        @Override
+        public <T> T match(
+                Function<Thing, T> thing,
+                Function<Handler, T> handler,
+                Function<Statics, T> statics) {
+            return thing.apply(this);
         }
     }
 
@@ -35,6 +48,14 @@ public sealed interface StatedConsumer {
         public Handler {
             passed = List.copyOf(passed);
         }
+
+        @Override
+        public <T> T match(
+                Function<Thing, T> thing,
+                Function<Handler, T> handler,
+                Function<Statics, T> statics) {
+            return handler.apply(this);
+        }
     }
 
     /**
@@ -43,5 +64,13 @@ public sealed interface StatedConsumer {
      *
      * @param name the class as written
      */
-    record Statics(Written name) implements StatedConsumer {}
+    record Statics(Written name) implements StatedConsumer {
+        @Override
+        public <T> T match(
+                Function<Thing, T> thing,
+                Function<Handler, T> handler,
+                Function<Statics, T> statics) {
+            return statics.apply(this);
+        }
+    }
 }

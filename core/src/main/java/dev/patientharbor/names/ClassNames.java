@@ -42,9 +42,11 @@ public final class ClassNames {
         this.code = code;
         packages = set.packages().stream().map(Written::text).toList();
         for (StatedConsumer consumer : set.consumers()) {
-            if (consumer instanceof StatedConsumer.Thing thing) {
-                things.add(thing.name().text());
-            }
+            consumer.match(
+                            thing -> Optional.of(thing.name()),
+                            handler -> Optional.<Written>empty(),
+                            statics -> Optional.<Written>empty())
+                    .ifPresent(name -> things.add(name.text()));
         }
     }
 

@@ -10,6 +10,45 @@ import java.util.function.Supplier;
 /** How one object comes to be, before anything is put around it. */
 public sealed interface Making {
 
+    /** The ways in which objects come to be: one for each record below. */
+    enum Form {
+        CONSTRUCTED,
+        CALLED,
+        MOCKED,
+        ANSWERING,
+        CONVERTED,
+        HANDED_IN,
+        MADE_BY,
+        SAME_CORE,
+        NO_OBJECT
+    }
+
+    /** Which record it is. */
+    Form form();
+
+    /** The part of which it is the core, if it is that of another part. */
+    default Optional<Integer> sameCoreAs() {
+        return form() == Form.SAME_CORE ? Optional.of(((SameCore) this).part()) : Optional.empty();
+    }
+
+    /** Whether an object comes to be at all. */
+    default boolean standsForObject() {
+        return switch (form()) {
+            case NO_OBJECT -> false;
+            case CONSTRUCTED, CALLED, MOCKED, ANSWERING, CONVERTED -> true;
+            case HANDED_IN, MADE_BY, SAME_CORE -> true;
+        };
+    }
+
+    /** Whether the rig makes it from its contract alone, and sees the calls of it. */
+    default boolean isFromContract() {
+        return switch (form()) {
+            case MOCKED, ANSWERING -> true;
+            case CONSTRUCTED, CALLED, CONVERTED, HANDED_IN, MADE_BY -> false;
+            case SAME_CORE, NO_OBJECT -> false;
+        };
+    }
+
     /**
      * By a constructor; then its marked fields and methods are filled.
      *
@@ -24,6 +63,11 @@ public sealed interface Making {
         public Constructed {
             arguments = List.copyOf(arguments);
             sites = List.copyOf(sites);
+        }
+
+        @Override
+        public Form form() {
+            return Form.CONSTRUCTED;
         }
     }
 
@@ -46,29 +90,64 @@ public sealed interface Making {
         public Called {
             arguments = List.copyOf(arguments);
         }
+
+        @Override
+        public Form form() {
+            return Form.CALLED;
+        }
     }
 
     /** A mock of a contract. */
-    record Mocked(TypeRef contract) implements Making {}
+    record Mocked(TypeRef contract) implements Making {
+        @Override
+        public Form form() {
+            return Form.MOCKED;
+        }
+    }
 
     /** A stub of a contract, from canned answers. */
     record Answering(TypeRef contract, List<Canned> answers) implements Making {
         public Answering {
             answers = List.copyOf(answers);
         }
+
+        @Override
+        public Form form() {
+            return Form.ANSWERING;
+        }
     }
 
     /** A value, converted to the contract. */
-    record Converted(TypeRef contract, Given given) implements Making {}
+    record Converted(TypeRef contract, Given given) implements Making {
+        @Override
+        public Form form() {
+            return Form.CONVERTED;
+        }
+    }
 
     /** An object that was handed in. */
-    record HandedIn(Object object) implements Making {}
+    record HandedIn(Object object) implements Making {
+        @Override
+        public Form form() {
+            return Form.HANDED_IN;
+        }
+    }
 
     /** What a piece of code makes. */
-    record MadeBy(Supplier<?> maker) implements Making {}
+    record MadeBy(Supplier<?> maker) implements Making {
+        @Override
+        public Form form() {
+            return Form.MADE_BY;
+        }
+    }
 
     /** The same object as in another part, which has other layers around it. */
-    record SameCore(int part) implements Making {}
+    record SameCore(int part) implements Making {
+        @Override
+        public Form form() {
+            return Form.SAME_CORE;
+        }
+    }
 
     /**
      * A consumer that is no class, or a method that somebody else calls: no object stands for it.
@@ -76,6 +155,11 @@ public sealed interface Making {
     record NoObject(List<Argument> arguments) implements Making {
         public NoObject {
             arguments = List.copyOf(arguments);
+        }
+
+        @Override
+        public Form form() {
+            return Form.NO_OBJECT;
         }
     }
 }

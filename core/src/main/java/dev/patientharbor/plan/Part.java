@@ -7,9 +7,30 @@ import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.TypeRef;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 
 /** What stands in one slot at one level. Other parts are named by their numbers. */
 public sealed interface Part {
+
+    /** The answer of the one function that is for its kind. */
+    <T> T match(
+            Function<Made, T> made,
+            Function<Alias, T> alias,
+            Function<Maybe, T> maybe,
+            Function<Later, T> later,
+            Function<Several, T> several,
+            Function<Missing, T> missing);
+
+    /** The object that it is; empty for what leads to others, or to nothing. */
+    default Optional<Made> made() {
+        return match(
+                Optional::of,
+                alias -> Optional.empty(),
+                maybe -> Optional.empty(),
+                later -> Optional.empty(),
+                several -> Optional.empty(),
+                missing -> Optional.empty());
+    }
 
     /** The slot, and where it stands. */
     Answer.Seat seat();
@@ -37,10 +58,32 @@ public sealed interface Part {
         public Made {
             layers = List.copyOf(layers);
         }
+
+        @Override
+        public <T> T match(
+                Function<Made, T> made,
+                Function<Alias, T> alias,
+                Function<Maybe, T> maybe,
+                Function<Later, T> later,
+                Function<Several, T> several,
+                Function<Missing, T> missing) {
+            return made.apply(this);
+        }
     }
 
     /** Whatever another part is: the same instance. */
-    record Alias(Answer.Seat seat, int to) implements Part {}
+    record Alias(Answer.Seat seat, int to) implements Part {
+        @Override
+        public <T> T match(
+                Function<Made, T> made,
+                Function<Alias, T> alias,
+                Function<Maybe, T> maybe,
+                Function<Later, T> later,
+                Function<Several, T> several,
+                Function<Missing, T> missing) {
+            return alias.apply(this);
+        }
+    }
 
     /**
      * What may be absent.
@@ -48,14 +91,36 @@ public sealed interface Part {
      * @param inside what is there, if anything is
      * @param bare whether it is handed out without a wrapping, and {@code null} where it is absent
      */
-    record Maybe(Answer.Seat seat, Optional<Integer> inside, boolean bare) implements Part {}
+    record Maybe(Answer.Seat seat, Optional<Integer> inside, boolean bare) implements Part {
+        @Override
+        public <T> T match(
+                Function<Made, T> made,
+                Function<Alias, T> alias,
+                Function<Maybe, T> maybe,
+                Function<Later, T> later,
+                Function<Several, T> several,
+                Function<Missing, T> missing) {
+            return maybe.apply(this);
+        }
+    }
 
     /**
      * What is made when it is asked for.
      *
      * @param carrier the interface that hands it out, by its binary name
      */
-    record Later(Answer.Seat seat, String carrier, int inside) implements Part {}
+    record Later(Answer.Seat seat, String carrier, int inside) implements Part {
+        @Override
+        public <T> T match(
+                Function<Made, T> made,
+                Function<Alias, T> alias,
+                Function<Maybe, T> maybe,
+                Function<Later, T> later,
+                Function<Several, T> several,
+                Function<Missing, T> missing) {
+            return later.apply(this);
+        }
+    }
 
     /**
      * Several.
@@ -67,6 +132,17 @@ public sealed interface Part {
         public Several {
             members = List.copyOf(members);
         }
+
+        @Override
+        public <T> T match(
+                Function<Made, T> made,
+                Function<Alias, T> alias,
+                Function<Maybe, T> maybe,
+                Function<Later, T> later,
+                Function<Several, T> several,
+                Function<Missing, T> missing) {
+            return several.apply(this);
+        }
     }
 
     /** One of several, under its key. */
@@ -77,7 +153,18 @@ public sealed interface Part {
      *
      * @param onPurpose whether it was bound to nothing
      */
-    record Missing(Answer.Seat seat, boolean onPurpose) implements Part {}
+    record Missing(Answer.Seat seat, boolean onPurpose) implements Part {
+        @Override
+        public <T> T match(
+                Function<Made, T> made,
+                Function<Alias, T> alias,
+                Function<Maybe, T> maybe,
+                Function<Later, T> later,
+                Function<Several, T> several,
+                Function<Missing, T> missing) {
+            return missing.apply(this);
+        }
+    }
 
     /** The slot that it fills. */
     default Slot slot() {

@@ -13,7 +13,6 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Stream;
 
 /** One slot of a plan that is to be filled otherwise, at every level at which it is filled. */
 final class Swap {
@@ -93,11 +92,8 @@ final class Swap {
         return plan.assembly().parts().stream()
                 .filter(part -> part.seat().slot().equals(slot))
                 .filter(part -> part.seat().within().orElse("").equals(place))
-                .flatMap(
-                        part ->
-                                part instanceof Part.Made made
-                                        ? made.layers().stream()
-                                        : Stream.of())
+                .flatMap(part -> part.made().stream())
+                .flatMap(made -> made.layers().stream())
                 .toList();
     }
 }

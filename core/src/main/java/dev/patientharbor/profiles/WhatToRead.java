@@ -9,6 +9,7 @@ import dev.patientharbor.model.Supply;
 import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.Written;
 import java.util.HashSet;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 
@@ -46,9 +47,11 @@ final class WhatToRead {
             }
         }
         for (StatedConsumer consumer : declared.consumers()) {
-            if (consumer instanceof StatedConsumer.Handler handler) {
-                methodsOf.add(handler.holder().text());
-            }
+            consumer.match(
+                            thing -> Optional.<Written>empty(),
+                            handler -> Optional.of(handler.holder()),
+                            statics -> Optional.<Written>empty())
+                    .ifPresent(holder -> methodsOf.add(holder.text()));
         }
         Set<String> lookups =
                 declared.marks().lookup().stream().map(Written::text).collect(Collectors.toSet());

@@ -222,15 +222,16 @@ public final class AssemblyMaker {
                 answers.cases().stream()
                         .map(
                                 one ->
-                                        one.answer() instanceof Canned.Response.Fails fails
-                                                ? new Canned.Case(
-                                                        one.given(),
-                                                        new Canned.Response.Fails(
-                                                                set.names().full(fails.type()),
-                                                                fails.saying()),
-                                                        one.at())
-                                                : one)
+                                        new Canned.Case(
+                                                one.given(),
+                                                one.answer()
+                                                        .match(plain -> plain, this::withFullName),
+                                                one.at()))
                         .toList());
+    }
+
+    private Canned.Response withFullName(Canned.Response.Fails fails) {
+        return new Canned.Response.Fails(set.names().full(fails.type()), fails.saying());
     }
 
     private Making called(Blueprint blueprint, Arguments asked) {

@@ -100,8 +100,8 @@ final class BindingResolver {
         return answers.stream()
                 .flatMap(one -> one.cases().stream())
                 .map(Canned.Case::answer)
-                .filter(one -> one instanceof Canned.Response.Fails)
-                .map(one -> ((Canned.Response.Fails) one).type());
+                .flatMap(one -> one.failure().stream())
+                .map(Canned.Response.Fails::type);
     }
 
     private List<AnswerFault> answerFaults(Supply supply, Optional<Slot> slot) {

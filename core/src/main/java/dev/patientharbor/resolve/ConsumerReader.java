@@ -34,10 +34,7 @@ final class ConsumerReader {
     }
 
     ResolvedConsumer read(StatedConsumer consumer) {
-        if (consumer instanceof Statics statics) {
-            return statics(statics);
-        }
-        return consumer instanceof Handler handler ? handler(handler) : thing((Thing) consumer);
+        return consumer.match(this::thing, this::handler, this::statics);
     }
 
     private ResolvedConsumer statics(Statics statics) {

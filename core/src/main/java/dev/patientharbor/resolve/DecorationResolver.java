@@ -51,8 +51,8 @@ final class DecorationResolver {
         Optional<Slot> slot = bindings.slot(decoration.slot(), decoration.at(), lookups);
         decoration.added().stream()
                 .flatMap(one -> one.builtIn().stream())
-                .filter(one -> one instanceof BuiltIn.Fail)
-                .map(one -> names.lookup(((BuiltIn.Fail) one).with()))
+                .flatMap(one -> one.failure().stream())
+                .map(one -> names.lookup(one.with()))
                 .forEach(lookups::add);
         return new ResolvedDecoration(
                 decoration,
@@ -84,7 +84,7 @@ final class DecorationResolver {
                         .filter(facts -> facts.isInterface() && !facts.isSealed())
                         .isPresent();
         Optional<BuiltIn> full =
-                decorator.builtIn().map(one -> one instanceof BuiltIn.Fail fail ? full(fail) : one);
+                decorator.builtIn().map(one -> one.failure().<BuiltIn>map(this::full).orElse(one));
         return new ResolvedDecorator(
                 slot.orElseGet(() -> Slot.of("java.lang.Object")),
                 decorator,

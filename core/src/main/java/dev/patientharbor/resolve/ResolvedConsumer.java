@@ -37,11 +37,9 @@ public record ResolvedConsumer(
 
     /** The name by which it stands among the entry consumers: a class and a method, or its own. */
     String entryName() {
-        if (declared instanceof StatedConsumer.Handler handler) {
-            return blueprint.orElseThrow().className() + '#' + handler.method();
-        }
-        return declared instanceof StatedConsumer.Statics
-                ? blueprint.orElseThrow().className() + "#static"
-                : declared.name().text();
+        return declared.match(
+                thing -> thing.name().text(),
+                handler -> blueprint.orElseThrow().className() + '#' + handler.method(),
+                statics -> blueprint.orElseThrow().className() + "#static");
     }
 }

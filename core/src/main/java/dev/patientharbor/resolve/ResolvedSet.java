@@ -85,6 +85,11 @@ public record ResolvedSet(
         return side.code();
     }
 
+    /** Whether the set is said in Java, rather than in a file. */
+    public boolean isSaidInJava() {
+        return declared.at().match(file -> false, code -> false, source -> true);
+    }
+
     /** The profiles that matter on this side, in the order of the file. */
     public Collection<ResolvedProfile> profiles() {
         return byNumber.values();

@@ -4,7 +4,6 @@ import dev.patientharbor.code.CodeIndex;
 import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.Canned;
 import dev.patientharbor.model.Canned.Case;
-import dev.patientharbor.model.Canned.Response.Answers;
 import dev.patientharbor.model.Canned.Response.Fails;
 import dev.patientharbor.model.Given;
 import dev.patientharbor.model.TypeRef;
@@ -129,11 +128,8 @@ public final class AnswerCheck {
                 faults.add(unfit(problem, name, "takes " + type.text(names::shortName), type));
             }
         }
-        if (one.answer() instanceof Fails fails) {
-            failure(name, fails, method, faults);
-            return;
-        }
-        for (Given answer : ((Answers) one.answer()).inOrder()) {
+        one.answer().failure().ifPresent(fails -> failure(name, fails, method, faults));
+        for (Given answer : one.answer().answers()) {
             answer(name, answer, method.returns(), faults);
         }
     }

@@ -13,6 +13,7 @@ import dev.patientharbor.model.TypeRef.Primitive;
 import dev.patientharbor.types.Carrier;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /** Tells whether given values convert to the types of parameters, from facts alone. */
@@ -93,16 +94,19 @@ public final class Conversion {
     }
 
     private void items(Given given, TypeRef element, TypeRef type, List<Problem> problems) {
-        if (given instanceof Given.Items list) {
-            list.items().forEach(item -> check(item, element, problems));
+        Optional<Given.Items> list = given.list();
+        if (list.isPresent()) {
+            list.get().items().forEach(item -> check(item, element, problems));
         } else {
             unfit(given, "a list, for " + type.text(), problems);
         }
     }
 
     private void entries(Given given, ClassType type, List<Problem> problems) {
-        if (given instanceof Given.Fields map) {
-            map.fields()
+        Optional<Given.Fields> map = given.map();
+        if (map.isPresent()) {
+            map.get()
+                    .fields()
                     .forEach(
                             (key, value) -> {
                                 check(
@@ -119,42 +123,44 @@ public final class Conversion {
     private void fields(Given given, ClassFacts record, List<Problem> problems) {
         ExecutableFacts made = record.constructors().get(0);
         List<TypeRef> types = made.parameterTypes();
-        if (!(given instanceof Given.Fields map)) {
+        Optional<Given.Fields> map = given.map();
+        if (map.isEmpty()) {
             unfit(given, "keys with values, for " + record.name(), problems);
             return;
         }
+        Map<String, Given> values = map.get().fields();
         List<String> names = new ArrayList<>();
         for (int i = 0; i < types.size(); i++) {
             String name = made.parameterName(i);
             names.add(name);
-            if (map.fields().containsKey(name)) {
-                check(map.fields().get(name), types.get(i), problems);
+            if (values.containsKey(name)) {
+                check(values.get(name), types.get(i), problems);
             } else {
                 unfit(given, record.name() + " with " + name, problems);
             }
         }
-        map.fields()
-                .forEach(
-                        (name, value) -> {
-                            if (!names.contains(name)) {
-                                unfit(value, "one of " + String.join(", ", names), problems);
-                            }
-                        });
+        values.forEach(
+                (name, value) -> {
+                    if (!names.contains(name)) {
+                        unfit(value, "one of " + String.join(", ", names), problems);
+                    }
+                });
     }
 
     /** The text with its settings, or what is wrong with them. */
     private Optional<String> settled(Given given, String wanted, List<Problem> problems) {
-        if (!(given instanceof Given.Text plain)) {
+        Optional<Given.Text> plain = given.plain();
+        if (plain.isEmpty()) {
             unfit(given, wanted, problems);
             return Optional.empty();
         }
-        SettingText text = SettingText.of(plain.text(), settings);
+        SettingText text = SettingText.of(plain.get().text(), settings);
         if (text.malformed()) {
             unfit(given, "a setting as ${NAME} or ${NAME:-default}", problems);
         } else if (text.tooLong()) {
             unfit(given, "a text of at most " + SettingText.LONGEST + " characters", problems);
         } else if (!text.missing().isEmpty()) {
-            problems.add(new Problem(given.at(), text.missing(), plain.text(), wanted));
+            problems.add(new Problem(given.at(), text.missing(), plain.get().text(), wanted));
         }
         return text.text();
     }

@@ -78,30 +78,33 @@ public final class Recordings {
         one.given()
                 .ifPresent(
                         given -> said.put("given", given.stream().map(Recordings::plain).toList()));
-        if (one.answer() instanceof Response.Fails fails) {
-            said.put("fails", fails.type().text());
-            fails.saying().ifPresent(saying -> said.put("saying", saying.text()));
-        } else {
-            List<Object> answers =
-                    ((Response.Answers) one.answer())
-                            .inOrder().stream().map(Recordings::plain).toList();
-            said.put(
-                    answers.size() == 1 ? "answer" : "answers",
-                    answers.size() == 1 ? answers.get(0) : answers);
-        }
+        said.putAll(one.answer().match(Recordings::answers, Recordings::failure));
+        return said;
+    }
+
+    private static Map<String, Object> answers(Response.Answers answers) {
+        List<Object> all = answers.inOrder().stream().map(Recordings::plain).toList();
+        return all.size() == 1 ? Map.of("answer", all.get(0)) : Map.of("answers", all);
+    }
+
+    private static Map<String, Object> failure(Response.Fails fails) {
+        Map<String, Object> said = new LinkedHashMap<>();
+        said.put("fails", fails.type().text());
+        fails.saying().ifPresent(saying -> said.put("saying", saying.text()));
         return said;
     }
 
     private static Object plain(Given given) {
-        if (given instanceof Given.Items list) {
-            return list.items().stream().map(Recordings::plain).toList();
-        }
-        if (given instanceof Given.Fields map) {
-            Map<String, Object> fields = new LinkedHashMap<>();
-            map.fields().forEach((name, one) -> fields.put(name, plain(one)));
-            return fields;
-        }
-        return scalar(((Given.Text) given).text());
+        return given.match(
+                text -> scalar(text.text()),
+                list -> list.items().stream().map(Recordings::plain).toList(),
+                Recordings::fields);
+    }
+
+    private static Object fields(Given.Fields map) {
+        Map<String, Object> fields = new LinkedHashMap<>();
+        map.fields().forEach((name, value) -> fields.put(name, plain(value)));
+        return fields;
     }
 
     /** A number or a flag that reads back to the very text, or the text. */

@@ -49,8 +49,9 @@ public final class Values {
      *     for the value may be a secret
      */
     public Object object(Given given, Type type) {
-        return type == String.class && given instanceof Given.Text plain
-                ? text(plain)
+        Optional<Given.Text> plain = given.plain();
+        return type == String.class && plain.isPresent()
+                ? text(plain.get())
                 : object(given, mapper().constructType(type));
     }
 
@@ -127,17 +128,20 @@ public final class Values {
     }
 
     private JsonNode node(Given given) {
-        if (given instanceof Given.Items list) {
-            ArrayNode array = mapper().createArrayNode();
-            list.items().forEach(one -> array.add(node(one)));
-            return array;
-        }
-        if (given instanceof Given.Fields map) {
-            ObjectNode object = mapper().createObjectNode();
-            map.fields().forEach((name, one) -> object.set(name, node(one)));
-            return object;
-        }
-        return mapper().getNodeFactory().textNode(text((Given.Text) given));
+        return given.match(
+                text -> mapper().getNodeFactory().textNode(text(text)), this::array, this::object);
+    }
+
+    private JsonNode array(Given.Items list) {
+        ArrayNode array = mapper().createArrayNode();
+        list.items().forEach(item -> array.add(node(item)));
+        return array;
+    }
+
+    private JsonNode object(Given.Fields map) {
+        ObjectNode object = mapper().createObjectNode();
+        map.fields().forEach((name, value) -> object.set(name, node(value)));
+        return object;
     }
 
     private String text(Given.Text plain) {

@@ -48,21 +48,28 @@ final class Afresh {
     }
 
     private Making making(Making making) {
-        if (making instanceof Making.SameCore same
-                && parts.get(same.part()) instanceof Part.Made other) {
-            return making(other.making());
-        }
-        if (making instanceof Making.Called called) {
-            return new Making.Called(
-                    called.className(),
-                    called.method(),
-                    called.descriptor(),
-                    called.on(),
-                    replaced(called.arguments()));
-        }
-        if (!(making instanceof Making.Constructed constructed)) {
-            return making;
-        }
+        return switch (making.form()) {
+            case SAME_CORE ->
+                    parts.get(making.sameCoreAs().orElseThrow())
+                            .made()
+                            .map(other -> making(other.making()))
+                            .orElse(making);
+            case CALLED -> called((Making.Called) making);
+            case CONSTRUCTED -> constructed((Making.Constructed) making);
+            case MOCKED, ANSWERING, CONVERTED, HANDED_IN, MADE_BY, NO_OBJECT -> making;
+        };
+    }
+
+    private Making called(Making.Called called) {
+        return new Making.Called(
+                called.className(),
+                called.method(),
+                called.descriptor(),
+                called.on(),
+                replaced(called.arguments()));
+    }
+
+    private Making constructed(Making.Constructed constructed) {
         List<Site> sites = new ArrayList<>();
         for (Site one : constructed.sites()) {
             List<Argument> given = replaced(one.arguments());

@@ -22,7 +22,7 @@ final class Asked {
 
     /** Whether a value is converted for it. */
     boolean isValue() {
-        return argument instanceof Argument.OfValue;
+        return argument.match(part -> false, value -> true, passed -> false, wrapped -> false);
     }
 
     /**
@@ -34,34 +34,50 @@ final class Asked {
      */
     Object get(Surroundings at, String who, Type type, Object wrapped) {
         Station known = station;
-        if (known == null && argument instanceof Argument.FromPart from) {
-            // Two threads may both look it up, and find the same.
-            known = stations.at(from.part());
-            station = known;
-        }
         if (known != null) {
-            try {
-                return known.get(at);
-            } catch (RigException below) {
-                throw below.onTheWayOf(step(who));
-            }
+            return get(known, at, who);
         }
-        if (argument instanceof Argument.OfValue value) {
-            try {
-                return value(value.given(), type);
-            } catch (IllegalArgumentException unfit) {
-                throw new NotMadeException(
-                        "what is given to " + step(who) + " does not fit: " + unfit.getMessage(),
-                        unfit);
-            }
+        return argument.match(
+                part -> {
+                    // Two threads may both look it up, and find the same.
+                    station = stations.at(part.part());
+                    return get(station, at, who);
+                },
+                value -> value(value.given(), who, type),
+                passed -> Types.fitting(passed, type, who),
+                around -> around(around.carrier(), wrapped));
+    }
+
+    private Object get(Station known, Surroundings at, String who) {
+        try {
+            return known.get(at);
+        } catch (RigException below) {
+            throw below.onTheWayOf(step(who));
         }
-        if (argument instanceof Argument.Passed passed) {
-            return Types.fitting(passed, type, who);
+    }
+
+    private Object value(Given given, String who, Type type) {
+        try {
+            return stations.values().object(given, type);
+        } catch (IllegalArgumentException unfit) {
+            throw new NotMadeException(
+                    "what is given to " + step(who) + " does not fit: " + unfit.getMessage(),
+                    unfit);
         }
-        String carrier = ((Argument.Wrapped) argument).carrier();
+    }
+
+    private Object around(String carrier, Object wrapped) {
         return carrier.isEmpty()
                 ? wrapped
                 : Deferral.of(carrier, (Supplier<Object>) () -> wrapped, stations.classes());
+    }
+
+    private Optional<Argument.FromPart> fromPart() {
+        return argument.match(
+                Optional::of,
+                value -> Optional.empty(),
+                passed -> Optional.empty(),
+                wrapped -> Optional.empty());
     }
 
     /** A step on the way to what failed. */
@@ -71,32 +87,24 @@ final class Asked {
 
     /** The number of what it is fetched from in the end, if it is. */
     OptionalInt number() {
-        return argument instanceof Argument.FromPart from
-                ? OptionalInt.of(stations.numberBehindAliases(from.part()))
+        Optional<Argument.FromPart> from = fromPart();
+        return from.isPresent()
+                ? OptionalInt.of(stations.numberBehindAliases(from.get().part()))
                 : OptionalInt.empty();
-    }
-
-    private Object value(Given given, Type type) {
-        return stations.values().object(given, type);
     }
 
     /** The station that it is fetched from, if it is. */
     Optional<Station> station() {
-        if (!(argument instanceof Argument.FromPart from)) {
-            return Optional.empty();
-        }
-        return Optional.of(stations.at(from.part()));
+        return fromPart().map(from -> stations.at(from.part()));
     }
 
     /** The name of the parameter or field, where another part fills it. */
     Optional<String> need() {
-        return argument instanceof Argument.FromPart from
-                ? Optional.of(from.name())
-                : Optional.empty();
+        return fromPart().map(Argument.FromPart::name);
     }
 
     /** Whether it is what a need of that name receives. */
     boolean isFor(String need) {
-        return argument instanceof Argument.FromPart from && from.name().equals(need);
+        return need().filter(need::equals).isPresent();
     }
 }

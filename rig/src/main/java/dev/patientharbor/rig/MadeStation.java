@@ -2,7 +2,6 @@ package dev.patientharbor.rig;
 
 import dev.patientharbor.model.JavaName;
 import dev.patientharbor.model.Lifetime;
-import dev.patientharbor.plan.Making;
 import dev.patientharbor.plan.Part;
 import dev.patientharbor.straight.Step;
 import java.util.ArrayList;
@@ -61,7 +60,7 @@ final class MadeStation extends Station {
 
     /** Whether there is an object to be made of it, and the profile leads to it. */
     boolean standsForObject() {
-        return !(made().making() instanceof Making.NoObject);
+        return made().making().standsForObject();
     }
 
     /** Whether an eager profile makes it at the start. */

@@ -10,6 +10,7 @@ import dev.patientharbor.plan.Part;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /** Turns what an assembly says of an object into what makes it. */
 final class Makers {
@@ -51,27 +52,31 @@ final class Makers {
     }
 
     private Class<?> contract(Part.Made made) {
-        return made.making() instanceof Making.NoObject
-                ? Object.class
-                : Classes.boxed(stations.classes().erased(made.slot().contract()));
+        return made.making().standsForObject()
+                ? Classes.boxed(stations.classes().erased(made.slot().contract()))
+                : Object.class;
     }
 
     private Maker core(Part.Made made) {
         Making making = made.making();
-        if (making instanceof Making.Constructed constructed) {
-            return new ConstructedMaker(
-                    constructed,
-                    arguments(constructed.arguments()),
-                    made.lifetime().isKept(),
-                    this);
-        }
-        if (making instanceof Making.Called called) {
-            return new CalledMaker(called, arguments(called.arguments()), stations);
-        }
-        if (making instanceof Making.SameCore same) {
-            return new SameCoreMaker(() -> stations.at(same.part()));
-        }
-        return new SuppliedMaker(made, stations);
+        return switch (making.form()) {
+            case CONSTRUCTED -> constructed((Making.Constructed) making, made.lifetime().isKept());
+            case CALLED -> called((Making.Called) making);
+            case SAME_CORE -> {
+                int part = making.sameCoreAs().orElseThrow();
+                yield new SameCoreMaker(() -> stations.at(part));
+            }
+            case MOCKED, ANSWERING, CONVERTED, HANDED_IN, MADE_BY, NO_OBJECT ->
+                    new SuppliedMaker(made, stations);
+        };
+    }
+
+    private ConstructedMaker constructed(Making.Constructed making, boolean kept) {
+        return new ConstructedMaker(making, arguments(making.arguments()), kept, this);
+    }
+
+    private CalledMaker called(Making.Called making) {
+        return new CalledMaker(making, arguments(making.arguments()), stations);
     }
 
     Asked[] arguments(List<Argument> arguments) {
@@ -83,21 +88,28 @@ final class Makers {
     }
 
     private LayerMaker layer(Part.Made made, int place, Class<?> contract) {
-        if (made.layers().get(place) instanceof Layer.OfOurs ours) {
-            return new OurLayer(ours.builtIn(), contract, made, place, target(made, place + 1));
-        }
-        Layer.OfClass ofClass = (Layer.OfClass) made.layers().get(place);
-        ConstructedMaker maker =
-                new ConstructedMaker(
-                        ofClass.making(), arguments(ofClass.making().arguments()), false, this);
-        return new ClassLayer(maker);
+        return made.layers()
+                .get(place)
+                .match(
+                        ofClass -> new ClassLayer(constructed(ofClass.making(), false)),
+                        ours ->
+                                new OurLayer(
+                                        ours.builtIn(),
+                                        contract,
+                                        made,
+                                        place,
+                                        target(made, place + 1)));
     }
 
     /** What a layer stands around: the next layer of a class, or the core. */
     private String target(Part.Made made, int from) {
         for (Layer layer : made.layers().subList(from, made.layers().size())) {
-            if (layer instanceof Layer.OfClass ofClass) {
-                return ShortName.of(ofClass.making().className());
+            Optional<String> className =
+                    layer.match(
+                            ofClass -> Optional.of(ofClass.making().className()),
+                            ours -> Optional.empty());
+            if (className.isPresent()) {
+                return ShortName.of(className.get());
             }
         }
         String core = core(made.making());
@@ -105,16 +117,21 @@ final class Makers {
     }
 
     private String core(Making making) {
-        if (making instanceof Making.Constructed constructed) {
-            return ShortName.of(constructed.className());
-        }
-        if (making instanceof Making.Called called) {
-            return ShortName.of(called.className()) + '#' + called.method();
-        }
-        return making instanceof Making.SameCore same
-                        && stations.assembly().parts().get(same.part()) instanceof Part.Made other
-                ? core(other.making())
-                : "";
+        return switch (making.form()) {
+            case CONSTRUCTED -> ShortName.of(((Making.Constructed) making).className());
+            case CALLED -> {
+                Making.Called called = (Making.Called) making;
+                yield ShortName.of(called.className()) + '#' + called.method();
+            }
+            case SAME_CORE ->
+                    stations.assembly()
+                            .parts()
+                            .get(making.sameCoreAs().orElseThrow())
+                            .made()
+                            .map(other -> core(other.making()))
+                            .orElse("");
+            case MOCKED, ANSWERING, CONVERTED, HANDED_IN, MADE_BY, NO_OBJECT -> "";
+        };
     }
 
     Stations stations() {

@@ -30,7 +30,7 @@ final class Numbers {
     private int number(List<Part> all, boolean made, int from) {
         int next = from;
         for (int i = 0; i < byPart.length; i++) {
-            if (all.get(i) instanceof Part.Made == made) {
+            if (all.get(i).made().isPresent() == made) {
                 parts[next] = i;
                 byPart[i] = first + next;
                 next++;

@@ -3,7 +3,6 @@ package dev.patientharbor.rig;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.Answer.Seat;
-import dev.patientharbor.plan.Making;
 import dev.patientharbor.plan.Part;
 import dev.patientharbor.plan.Received;
 import dev.patientharbor.plan.Row;
@@ -56,11 +55,12 @@ final class Observing {
         Set<Integer> entries = new HashSet<>(live.stations().assembly().entries());
         List<Part> parts = live.stations().assembly().parts();
         for (int i = 0; i < parts.size(); i++) {
-            if (parts.get(i) instanceof Part.Made made
-                    && !(made.making() instanceof Making.NoObject)) {
+            Optional<Part.Made> made =
+                    parts.get(i).made().filter(part -> part.making().standsForObject());
+            if (made.isPresent()) {
                 int count = live.made(i);
-                if (count > 0 || entries.contains(i) || planned.containsKey(made.seat())) {
-                    lines.add(line(made, count));
+                if (count > 0 || entries.contains(i) || planned.containsKey(made.get().seat())) {
+                    lines.add(line(made.get(), count));
                 }
             }
         }

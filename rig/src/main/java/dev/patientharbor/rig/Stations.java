@@ -3,7 +3,6 @@ package dev.patientharbor.rig;
 import dev.patientharbor.live.Classes;
 import dev.patientharbor.live.Values;
 import dev.patientharbor.plan.Assembly;
-import dev.patientharbor.plan.Making;
 import dev.patientharbor.plan.Part;
 import dev.patientharbor.standins.StandInMaker;
 import java.util.ArrayDeque;
@@ -13,6 +12,7 @@ import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalInt;
 import java.util.ServiceLoader;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
@@ -54,40 +54,38 @@ final class Stations {
         List<Part> parts = assembly.parts();
         stations = new Station[parts.size()];
         for (int i = 0; i < stations.length; i++) {
-            if (parts.get(i) instanceof Part.Made made
-                    && made.oneOfClass().isPresent()
-                    && !(made.making() instanceof Making.SameCore)) {
-                MadeStation bare = core.bare(made, eachOfClass.size());
-                ofClass.put(made.oneOfClass().get(), bare);
-                eachOfClass.add(bare);
-            }
+            parts.get(i).made().ifPresent(this::addOfClass);
         }
         numbers = new Numbers(parts, eachOfClass.size());
     }
 
+    private void addOfClass(Part.Made made) {
+        if (made.oneOfClass().isPresent() && made.making().sameCoreAs().isEmpty()) {
+            MadeStation bare = core.bare(made, eachOfClass.size());
+            ofClass.put(made.oneOfClass().get(), bare);
+            eachOfClass.add(bare);
+        }
+    }
+
     /** Asks each kind for its station, so that no kind is loaded that the plan does not have. */
     private Station station(int number) {
-        Part part = assembly.parts().get(number);
-        if (part instanceof Part.Made made) {
-            try {
-                return core.station(made, numbers.of(number));
-            } catch (LinkageError fault) {
-                return new UnusableStation(made, profile(), fault);
-            }
+        return assembly.parts()
+                .get(number)
+                .match(
+                        made -> station(made, number),
+                        alias -> AliasStation.of(alias, this),
+                        maybe -> MaybeStation.of(maybe, this),
+                        later -> LaterStation.of(later, this),
+                        several -> SeveralStation.of(several, this),
+                        missing -> MissingStation.of(missing, profile()));
+    }
+
+    private Station station(Part.Made made, int number) {
+        try {
+            return core.station(made, numbers.of(number));
+        } catch (LinkageError fault) {
+            return new UnusableStation(made, profile(), fault);
         }
-        if (part instanceof Part.Alias alias) {
-            return AliasStation.of(alias, this);
-        }
-        if (part instanceof Part.Maybe maybe) {
-            return MaybeStation.of(maybe, this);
-        }
-        if (part instanceof Part.Later later) {
-            return LaterStation.of(later, this);
-        }
-        if (part instanceof Part.Several several) {
-            return SeveralStation.of(several, this);
-        }
-        return MissingStation.of(part, profile());
     }
 
     /** The station of the plain slot of a class that was asked for before, or null. */
@@ -112,11 +110,24 @@ final class Stations {
         return known;
     }
 
+    /** Where an alias leads. */
+    private OptionalInt next(int part) {
+        return assembly.parts()
+                .get(part)
+                .match(
+                        made -> OptionalInt.empty(),
+                        alias -> OptionalInt.of(alias.to()),
+                        maybe -> OptionalInt.empty(),
+                        later -> OptionalInt.empty(),
+                        several -> OptionalInt.empty(),
+                        missing -> OptionalInt.empty());
+    }
+
     /** The number of the part at the end of a line of aliases. */
     int numberBehindAliases(int part) {
         int at = part;
-        while (assembly.parts().get(at) instanceof Part.Alias alias) {
-            at = alias.to();
+        for (OptionalInt next = next(at); next.isPresent(); next = next(at)) {
+            at = next.getAsInt();
         }
         return numbers.of(at);
     }

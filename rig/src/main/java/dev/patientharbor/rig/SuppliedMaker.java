@@ -18,36 +18,42 @@ final class SuppliedMaker implements Maker {
     @Override
     public Object make(Surroundings at) {
         Making making = made.making();
-        String slot = Words.slot(made.slot());
-        if (making instanceof Making.Mocked mocked) {
-            return at.live()
-                    .standIns(made, made.layers().size())
-                    .mock(contract(mocked.contract()), slot);
+        return switch (making.form()) {
+            case MOCKED -> mock((Making.Mocked) making, at);
+            case ANSWERING -> stub((Making.Answering) making, at);
+            case CONVERTED -> value((Making.Converted) making);
+            case HANDED_IN -> ((Making.HandedIn) making).object();
+            case MADE_BY -> ((Making.MadeBy) making).maker().get();
+            case NO_OBJECT ->
+                    throw new IllegalStateException("it stands for no object: it is only checked");
+            case CONSTRUCTED, CALLED, SAME_CORE ->
+                    throw new IllegalStateException("it is not supplied: " + making.form());
+        };
+    }
+
+    private Object mock(Making.Mocked mocked, Surroundings at) {
+        return at.live()
+                .standIns(made, made.layers().size())
+                .mock(contract(mocked.contract()), Words.slot(made.slot()));
+    }
+
+    private Object stub(Making.Answering stub, Surroundings at) {
+        return at.live()
+                .standIns(made, made.layers().size())
+                .answering(
+                        contract(stub.contract()),
+                        stub.contract(),
+                        Words.slot(made.slot()),
+                        Makers.place(made),
+                        stub.answers());
+    }
+
+    private Object value(Making.Converted value) {
+        try {
+            return stations.values().object(value.given(), value.contract());
+        } catch (IllegalArgumentException unfit) {
+            throw new NotMadeException(unfit.getMessage(), unfit);
         }
-        if (making instanceof Making.Answering stub) {
-            return at.live()
-                    .standIns(made, made.layers().size())
-                    .answering(
-                            contract(stub.contract()),
-                            stub.contract(),
-                            slot,
-                            Makers.place(made),
-                            stub.answers());
-        }
-        if (making instanceof Making.Converted value) {
-            try {
-                return stations.values().object(value.given(), value.contract());
-            } catch (IllegalArgumentException unfit) {
-                throw new NotMadeException(unfit.getMessage(), unfit);
-            }
-        }
-        if (making instanceof Making.HandedIn handed) {
-            return handed.object();
-        }
-        if (making instanceof Making.MadeBy by) {
-            return by.maker().get();
-        }
-        throw new IllegalStateException("it stands for no object: it is only checked");
     }
 
     private Class<?> contract(TypeRef type) {
@@ -56,18 +62,17 @@ final class SuppliedMaker implements Maker {
 
     @Override
     public boolean owns() {
-        return made.making() instanceof Making.MadeBy;
+        return made.making().form() == Making.Form.MADE_BY;
     }
 
     @Override
     public String words() {
-        Making making = made.making();
-        if (making instanceof Making.Mocked) {
-            return "making a mock";
-        }
-        if (making instanceof Making.Answering) {
-            return "making a stub";
-        }
-        return making instanceof Making.MadeBy ? "the code that makes it" : "what is handed over";
+        return switch (made.making().form()) {
+            case MOCKED -> "making a mock";
+            case ANSWERING -> "making a stub";
+            case MADE_BY -> "the code that makes it";
+            case CONVERTED, HANDED_IN, NO_OBJECT -> "what is handed over";
+            case CONSTRUCTED, CALLED, SAME_CORE -> "what is handed over";
+        };
     }
 }

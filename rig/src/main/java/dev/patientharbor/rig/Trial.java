@@ -136,15 +136,15 @@ public final class Trial {
     }
 
     private void make(Station station, Surroundings at) {
-        if (!(station.part() instanceof Part.Made made)
-                || station instanceof MadeStation one && !one.standsForObject()) {
+        Optional<Part.Made> made = station.part().made();
+        if (made.isEmpty() || station instanceof MadeStation one && !one.standsForObject()) {
             return;
         }
         String doing =
                 station instanceof MadeStation one
                         ? one.core().code()
                         : "the class of " + station.slot();
-        before.accept(attempt(made, doing));
+        before.accept(attempt(made.get(), doing));
         try {
             station.get(at);
         } catch (RigException failure) {

@@ -1,9 +1,6 @@
 package dev.patientharbor.rig;
 
-import dev.patientharbor.model.BuiltIn;
 import dev.patientharbor.model.Slot;
-import dev.patientharbor.plan.Layer;
-import dev.patientharbor.plan.Making;
 import dev.patientharbor.plan.Part;
 import dev.patientharbor.standins.CallRecord.Entered;
 import dev.patientharbor.standins.CallRecord.Place;
@@ -29,12 +26,13 @@ final class Watches {
      */
     Watches(List<Part> parts, Slot slot) {
         for (Part part : parts) {
-            if (part instanceof Part.Made made && made.slot().equals(slot)) {
+            if (part.made().isPresent() && part.slot().equals(slot)) {
+                Part.Made made = part.made().get();
                 List<Place> all = new ArrayList<>(of(made));
-                if (made.making() instanceof Making.SameCore same
-                        && parts.get(same.part()) instanceof Part.Made other) {
-                    core(other, all);
-                }
+                made.making()
+                        .sameCoreAs()
+                        .flatMap(other -> parts.get(other).made())
+                        .ifPresent(other -> core(other, all));
                 for (int i = 0; i < all.size(); i++) {
                     inside.computeIfAbsent(all.get(i), place -> new HashSet<>())
                             .addAll(all.subList(i + 1, all.size()));
@@ -47,8 +45,18 @@ final class Watches {
     static List<Place> of(Part.Made made) {
         List<Place> all = new ArrayList<>();
         for (int i = 0; i < made.layers().size(); i++) {
-            if (made.layers().get(i) instanceof Layer.OfOurs ours
-                    && ours.builtIn() instanceof BuiltIn.Spy) {
+            boolean watches =
+                    made.layers()
+                            .get(i)
+                            .match(
+                                    ofClass -> false,
+                                    ours ->
+                                            ours.builtIn()
+                                                    .match(
+                                                            delay -> false,
+                                                            fail -> false,
+                                                            spy -> true));
+            if (watches) {
                 all.add(place(made, i));
             }
         }
@@ -57,7 +65,7 @@ final class Watches {
     }
 
     private static void core(Part.Made made, List<Place> to) {
-        if (made.making() instanceof Making.Mocked || made.making() instanceof Making.Answering) {
+        if (made.making().isFromContract()) {
             to.add(place(made, made.layers().size()));
         }
     }

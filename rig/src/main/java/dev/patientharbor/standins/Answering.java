@@ -127,10 +127,12 @@ final class Answering implements Behaviour {
     }
 
     private Object answer(Case one) throws Throwable {
-        if (one.response instanceof Canned.Response.Fails fails) {
-            throw values.failure(fails.type().text(), fails.saying().map(saying -> saying.text()));
+        Optional<Canned.Response.Fails> fails = one.response.failure();
+        if (fails.isPresent()) {
+            throw values.failure(
+                    fails.get().type().text(), fails.get().saying().map(saying -> saying.text()));
         }
-        List<Given> answers = ((Canned.Response.Answers) one.response).inOrder();
+        List<Given> answers = one.response.answers();
         int next = one.asked.getAndUpdate(n -> Math.min(n + 1, answers.size() - 1));
         return value(answers.get(next), one.returned);
     }

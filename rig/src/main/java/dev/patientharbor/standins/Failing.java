@@ -23,7 +23,7 @@ final class Failing implements Behaviour {
         this.fail = fail;
         this.values = values;
         this.next = next;
-        random = new SplittableRandom(fail.when() instanceof When.Rate rate ? rate.seed() : 0);
+        random = new SplittableRandom(fail.when().match(every -> 0L, When.Rate::seed));
     }
 
     @Override
@@ -49,9 +49,10 @@ final class Failing implements Behaviour {
     private synchronized long failingNumber() {
         calls++;
         boolean fails =
-                fail.when() instanceof When.Every every
-                        ? calls % every.nth() == 0
-                        : random.nextDouble() < ((When.Rate) fail.when()).share();
+                fail.when()
+                        .match(
+                                every -> calls % every.nth() == 0,
+                                rate -> random.nextDouble() < rate.share());
         return fails ? calls : 0;
     }
 }

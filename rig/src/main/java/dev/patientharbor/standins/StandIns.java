@@ -89,15 +89,15 @@ public final class StandIns {
     public Object around(
             BuiltIn builtIn, Class<?> contract, String slot, String target, Object inner) {
         Behaviour on = new PassingOn(inner);
-        if (builtIn instanceof BuiltIn.Delay delay) {
-            on = new Delaying(delay.time(), on);
-        } else if (builtIn instanceof BuiltIn.Fail fail) {
-            on = new Failing(fail, values.get(), on);
-        } else {
-            return spy(contract, slot, target, inner);
-        }
-        String words = BuiltIn.shortWords(builtIn.words());
-        return proxy(contract, "a decorator", new Unrecorded(words + " around " + target, on));
+        String words = BuiltIn.shortWords(builtIn.words()) + " around " + target;
+        return builtIn.match(
+                delay -> decorator(contract, words, new Delaying(delay.time(), on)),
+                fail -> decorator(contract, words, new Failing(fail, values.get(), on)),
+                spy -> spy(contract, slot, target, inner));
+    }
+
+    private static Object decorator(Class<?> contract, String words, Behaviour behaviour) {
+        return proxy(contract, "a decorator", new Unrecorded(words, behaviour));
     }
 
     static Object proxy(Class<?> contract, String what, InvocationHandler handler) {
