@@ -278,9 +278,27 @@ class ClosedFamiliesTest {
                         .toList());
     }
 
+    @Test
+    void every_switch_is_an_expression_so_that_it_must_know_all_constants() throws IOException {
+        Pattern after = Pattern.compile("(=|\\(|,|->|\\breturn|\\byield)\\s*$");
+        List<String> statements = new ArrayList<>();
+        sources()
+                .forEach(
+                        (file, source) -> {
+                            String[] before = code(source).split("\\bswitch \\(", -1);
+                            for (int i = 0; i < before.length - 1; i++) {
+                                if (!after.matcher(before[i]).find()) {
+                                    statements.add(file);
+                                }
+                            }
+                        });
+        assertEquals(List.of(), statements);
+    }
+
     /** A source without its texts and comments. */
     private static String code(String source) {
-        return source.replaceAll("\"(\\\\.|[^\"\\\\])*\"", "")
-                .replaceAll("(?s)/\\*.*?\\*/|//.*?\n", "");
+        return source.replaceAll("\"[^\"\\\\\n]*+(?:\\\\.[^\"\\\\\n]*+)*+\"", "")
+                .replaceAll("(?s)/\\*.*?\\*/", "")
+                .replaceAll("//.*", "");
     }
 }

@@ -26,11 +26,6 @@ import java.util.TreeSet;
 /** Works out how real each environment is, from the rosters. */
 final class CoverageMaker {
 
-    private static final Set<AnswerKind> REAL =
-            EnumSet.of(AnswerKind.REAL, AnswerKind.FACTORY, AnswerKind.VALUE);
-    private static final Set<AnswerKind> STAND_IN =
-            EnumSet.of(AnswerKind.FAKE, AnswerKind.STUB, AnswerKind.MOCK);
-
     private final Map<String, Slot> slots = new TreeMap<>();
     private final Map<String, List<Set<AnswerKind>>> kinds = new TreeMap<>();
     private final Map<String, NeverReal> needs = new TreeMap<>();
@@ -117,8 +112,8 @@ final class CoverageMaker {
         List<NeverReal> neverReal = new ArrayList<>();
         met.forEach(
                 (need, all) -> {
-                    boolean real = all.stream().anyMatch(REAL::contains);
-                    if (!real && all.stream().anyMatch(STAND_IN::contains)) {
+                    boolean real = all.stream().anyMatch(AnswerKind::isReal);
+                    if (!real && all.stream().anyMatch(AnswerKind::isStandIn)) {
                         neverReal.add(needs.get(need));
                     }
                 });
@@ -163,7 +158,7 @@ final class CoverageMaker {
 
     private Optional<String> firstReal(List<Set<AnswerKind>> received) {
         for (int i = 0; i < received.size(); i++) {
-            if (received.get(i).stream().anyMatch(REAL::contains)) {
+            if (received.get(i).stream().anyMatch(AnswerKind::isReal)) {
                 return Optional.of(profiles.get(i));
             }
         }

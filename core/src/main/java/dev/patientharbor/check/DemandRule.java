@@ -62,32 +62,28 @@ final class DemandRule implements Rule {
             Reporter reporter) {
 
         void check() {
-            switch (demand.declared().kind()) {
-                case NO_STAND_INS ->
-                        everySupply(supplies.all(), slot -> true, One::isStandIn, "is a stand-in");
-                case MUST_BE_REAL ->
-                        everySupply(
-                                ofContract(), this::isOfContract, One::isStandIn, "must be real");
-                case NEVER_REAL ->
-                        everySupply(
-                                ofContract(),
-                                this::isOfContract,
-                                One::isReal,
-                                "must never be real");
-                case KEYS -> demand.declared().words().forEach(this::key);
-                case OUTERMOST -> outermost();
-                case LIFETIME -> lifetime();
-            }
+            Runnable check =
+                    switch (demand.declared().kind()) {
+                        case NO_STAND_INS ->
+                                () ->
+                                        everySupply(
+                                                supplies.all(),
+                                                slot -> true,
+                                                AnswerKind::isStandIn,
+                                                "is a stand-in");
+                        case MUST_BE_REAL ->
+                                () -> ofContract(AnswerKind::isStandIn, "must be real");
+                        case NEVER_REAL ->
+                                () -> ofContract(AnswerKind::isReal, "must never be real");
+                        case KEYS -> () -> demand.declared().words().forEach(this::key);
+                        case OUTERMOST -> this::outermost;
+                        case LIFETIME -> this::lifetime;
+                    };
+            check.run();
         }
 
-        private static boolean isStandIn(AnswerKind kind) {
-            return kind == AnswerKind.FAKE || kind == AnswerKind.STUB || kind == AnswerKind.MOCK;
-        }
-
-        private static boolean isReal(AnswerKind kind) {
-            return kind == AnswerKind.REAL
-                    || kind == AnswerKind.VALUE
-                    || kind == AnswerKind.FACTORY;
+        private void ofContract(Predicate<AnswerKind> isWrong, String what) {
+            everySupply(ofContract(), this::isOfContract, isWrong, what);
         }
 
         private List<SuppliesByContract.One> ofContract() {

@@ -63,7 +63,7 @@ final class LineToWrite {
             return kind.word() + '(' + wording.shortName(name) + ".class)";
         }
         String text = set.names().toWrite(name);
-        return kind == ImplementationKind.REAL ? text : "{ " + kind.word() + ": " + text + " }";
+        return !kind.isStandIn() ? text : "{ " + kind.word() + ": " + text + " }";
     }
 
     /** Whether no rule of a profile wants the real thing there. */

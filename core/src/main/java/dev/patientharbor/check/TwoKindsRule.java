@@ -45,7 +45,7 @@ final class TwoKindsRule implements Rule {
     }
 
     private static boolean isReal(ResolvedBinding binding) {
-        return word(binding) == ImplementationKind.REAL;
+        return !word(binding).isStandIn();
     }
 
     private static ImplementationKind word(ResolvedBinding binding) {

@@ -117,7 +117,7 @@ final class UnansweredCallRule implements Rule {
                         && answers.get().stream()
                                 .noneMatch(one -> one.method().text().equals(call.name()));
             }
-            return supply.get().kind().filter(kind -> kind != ImplementationKind.REAL).isPresent()
+            return supply.get().kind().filter(ImplementationKind::isStandIn).isPresent()
                     && outcome.blueprint()
                             .filter(one -> one.facts().bodies().throwing().contains(call.key()))
                             .isPresent();

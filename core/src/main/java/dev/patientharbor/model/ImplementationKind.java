@@ -7,6 +7,14 @@ public enum ImplementationKind {
     STUB,
     MOCK;
 
+    /** Whether it stands in for the real thing. */
+    public boolean isStandIn() {
+        return switch (this) {
+            case REAL -> false;
+            case FAKE, STUB, MOCK -> true;
+        };
+    }
+
     /** The word that people and machines read, such as {@code fake}. */
     public String word() {
         return switch (this) {

@@ -24,6 +24,22 @@ public enum AnswerKind {
         };
     }
 
+    /** Whether it stands in for the real thing. */
+    public boolean isStandIn() {
+        return switch (this) {
+            case FAKE, STUB, MOCK -> true;
+            case REAL, VALUE, FACTORY, COLLECTION, ABSENT, UNMET -> false;
+        };
+    }
+
+    /** Whether it is the real thing. */
+    public boolean isReal() {
+        return switch (this) {
+            case REAL, VALUE, FACTORY -> true;
+            case FAKE, STUB, MOCK, COLLECTION, ABSENT, UNMET -> false;
+        };
+    }
+
     /** The word that people and machines read, such as {@code unmet}. */
     public String word() {
         return switch (this) {

@@ -3,7 +3,6 @@ package dev.patientharbor.profiles;
 import dev.patientharbor.code.Wanted;
 import dev.patientharbor.model.Binding;
 import dev.patientharbor.model.Declaration;
-import dev.patientharbor.model.ImplementationKind;
 import dev.patientharbor.model.StatedConsumer;
 import dev.patientharbor.model.Supply;
 import dev.patientharbor.model.TypeRef;
@@ -16,49 +15,59 @@ import java.util.stream.Collectors;
 /** What must be read of the code for a declaration beyond marked declarations. */
 final class WhatToRead {
 
+    private final Set<String> methodsOf = new HashSet<>();
+    private final Set<String> constants = new HashSet<>();
+    private final Set<String> calls = new HashSet<>();
+    private final Set<String> standIns = new HashSet<>();
+    private final Set<String> aliases = new HashSet<>();
+    private boolean contracts;
+
     private WhatToRead() {}
 
     static Wanted of(Declaration declared) {
-        Set<String> methodsOf = new HashSet<>();
-        Set<String> constants = new HashSet<>();
-        Set<String> calls = new HashSet<>();
-        Set<String> standIns = new HashSet<>();
-        Set<String> aliases = new HashSet<>();
-        boolean contracts = false;
-        for (Binding binding : (Iterable<Binding>) declared.bindings()::iterator) {
-            Supply supply = binding.supply();
-            switch (supply.form()) {
-                case FACTORY -> methodsOf.add(((Supply.Factory) supply).holder().text());
-                case STATED_KEYS -> constants.add(((Supply.ByStatedKey) supply).method());
-                case ANSWERS -> {
-                    contracts = true;
-                    methodsOf.add(contractOf(binding));
-                    calls.add(contractOf(binding));
-                }
-                case CLASS -> {
-                    if (((Supply.OfClass) supply).of() != ImplementationKind.REAL) {
-                        calls.add(contractOf(binding));
-                        standIns.add(((Supply.OfClass) supply).name().text());
-                    }
-                }
-                case SAME_AS -> aliases.add(contractOf(binding));
-                case MOCK, VALUE, OBJECT, CALL, MEMBERS -> {}
-                case NONE, INHERITED, REMOVED, TO_FILL -> {}
-            }
-        }
+        WhatToRead all = new WhatToRead();
+        declared.bindings().forEach(binding -> all.take(binding).run());
         for (StatedConsumer consumer : declared.consumers()) {
             consumer.match(
                             thing -> Optional.<Written>empty(),
                             handler -> Optional.of(handler.holder()),
                             statics -> Optional.<Written>empty())
-                    .ifPresent(holder -> methodsOf.add(holder.text()));
+                    .ifPresent(holder -> all.methodsOf.add(holder.text()));
         }
         Set<String> lookups =
                 declared.marks().lookup().stream().map(Written::text).collect(Collectors.toSet());
-        if (!calls.isEmpty()) {
-            calls.addAll(aliases);
+        if (!all.calls.isEmpty()) {
+            all.calls.addAll(all.aliases);
         }
-        return new Wanted(methodsOf, lookups, constants, contracts, calls, standIns);
+        return new Wanted(
+                all.methodsOf, lookups, all.constants, all.contracts, all.calls, all.standIns);
+    }
+
+    /** How what a binding needs to know is taken down. */
+    private Runnable take(Binding binding) {
+        Supply supply = binding.supply();
+        return switch (supply.form()) {
+            case FACTORY -> () -> methodsOf.add(((Supply.Factory) supply).holder().text());
+            case STATED_KEYS -> () -> constants.add(((Supply.ByStatedKey) supply).method());
+            case ANSWERS -> () -> ofContract(contractOf(binding));
+            case CLASS -> () -> ofClass((Supply.OfClass) supply, contractOf(binding));
+            case SAME_AS -> () -> aliases.add(contractOf(binding));
+            case MOCK, VALUE, OBJECT, CALL, MEMBERS -> () -> {};
+            case NONE, INHERITED, REMOVED, TO_FILL -> () -> {};
+        };
+    }
+
+    private void ofContract(String contract) {
+        contracts = true;
+        methodsOf.add(contract);
+        calls.add(contract);
+    }
+
+    private void ofClass(Supply.OfClass supply, String contract) {
+        if (supply.of().isStandIn()) {
+            calls.add(contract);
+            standIns.add(supply.name().text());
+        }
     }
 
     private static String contractOf(Binding binding) {

@@ -285,13 +285,14 @@ public final class AssemblyMaker {
                     inner.filter(one -> one == need).isPresent()
                             ? wrapped(need)
                             : new Argument.FromPart(asked.part(blueprint, need), need.name());
-            switch (need.place().kind()) {
-                case CONSTRUCTOR -> arguments.set(need.place().index(), argument);
-                case FIELD, METHOD -> ofMembers.add(argument);
-                case DECLARED, LOOKUP, STATIC_FIELD, STATIC_METHOD -> {
-                    // Nothing is handed to the object.
-                }
-            }
+            Runnable hand =
+                    switch (need.place().kind()) {
+                        case CONSTRUCTOR -> () -> arguments.set(need.place().index(), argument);
+                        case FIELD, METHOD -> () -> ofMembers.add(argument);
+                        // Nothing is handed to the object.
+                        case DECLARED, LOOKUP, STATIC_FIELD, STATIC_METHOD -> () -> {};
+                    };
+            hand.run();
         }
         List<Site> sites = new ArrayList<>();
         int next = 0;

@@ -46,7 +46,7 @@ public final class BoundAnywhere {
             binding.declared()
                     .supply()
                     .kind()
-                    .filter(kind -> kind != ImplementationKind.REAL)
+                    .filter(ImplementationKind::isStandIn)
                     .ifPresent(
                             kind ->
                                     binding.implementation()

@@ -340,7 +340,7 @@ public final class Outcome {
     /** What the binding calls it, where that is not the real thing. */
     private Optional<AnswerKind> standIn() {
         return binding.flatMap(one -> one.declared().supply().kind())
-                .filter(kind -> kind != ImplementationKind.REAL)
+                .filter(ImplementationKind::isStandIn)
                 .map(AnswerKind::of);
     }
 

@@ -44,26 +44,34 @@ final class DemandReader {
     }
 
     private void demand(Kind kind, Piece piece) {
-        switch (kind) {
-            case NO_STAND_INS -> standIns(piece);
-            case KEYS -> eachWith(kind, piece, "a list of keys");
-            case OUTERMOST -> eachWith(kind, piece, "a decorator");
-            case MUST_BE_REAL, NEVER_REAL ->
-                    piece.texts("a slot, or a list of slots")
-                            .forEach(slot -> add(kind, slot, List.of(), Optional.empty()));
-            case LIFETIME ->
-                    piece.fields(kind.word())
-                            .each(
-                                    (slot, lifetime) ->
-                                            BindingReader.lifetime(lifetime)
-                                                    .ifPresent(
-                                                            one ->
-                                                                    add(
-                                                                            kind,
-                                                                            slot,
-                                                                            List.of(),
-                                                                            Optional.of(one))));
-        }
+        Runnable read =
+                switch (kind) {
+                    case NO_STAND_INS -> () -> standIns(piece);
+                    case KEYS -> () -> eachWith(kind, piece, "a list of keys");
+                    case OUTERMOST -> () -> eachWith(kind, piece, "a decorator");
+                    case MUST_BE_REAL, NEVER_REAL -> () -> slots(kind, piece);
+                    case LIFETIME -> () -> lifetimes(kind, piece);
+                };
+        read.run();
+    }
+
+    private void slots(Kind kind, Piece piece) {
+        piece.texts("a slot, or a list of slots")
+                .forEach(slot -> add(kind, slot, List.of(), Optional.empty()));
+    }
+
+    private void lifetimes(Kind kind, Piece piece) {
+        piece.fields(kind.word())
+                .each(
+                        (slot, word) ->
+                                BindingReader.lifetime(word)
+                                        .ifPresent(
+                                                lifetime ->
+                                                        add(
+                                                                kind,
+                                                                slot,
+                                                                List.of(),
+                                                                Optional.of(lifetime))));
     }
 
     private void eachWith(Kind kind, Piece piece, String wanted) {
