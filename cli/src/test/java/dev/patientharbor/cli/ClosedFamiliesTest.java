@@ -252,7 +252,7 @@ class ClosedFamiliesTest {
                     }
                 });
         assertTrue(families.containsAll(List.of("Supply", "Making", "Part", "Given")));
-        // A type is asked for what it has: a name, arguments, elements. All others decide nothing.
+        // The kinds of types are those of the language (JLS 4): there will be no other.
         asked.removeIf(one -> one.startsWith("TypeRef."));
         assertEquals(List.of(), asked);
     }
