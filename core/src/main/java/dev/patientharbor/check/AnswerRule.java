@@ -3,28 +3,20 @@ package dev.patientharbor.check;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.NearNames;
-import dev.patientharbor.resolve.ResolvedBinding;
-import dev.patientharbor.resolve.ResolvedProfile;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.values.AnswerFault;
-import java.util.List;
 
 /** Tells canned answers that their contract cannot take. */
 final class AnswerRule implements Rule {
 
     @Override
     public void check(ResolvedSet set, Reporter reporter) {
-        for (ResolvedProfile owner : set.profiles()) {
-            for (ResolvedBinding binding : owner.own()) {
-                for (AnswerFault fault : binding.answerFaults()) {
-                    reporter.report(
-                            owner,
-                            profile -> Inheritance.holdsFor(binding, profile),
-                            binding.slot().map(List::of).orElse(List.of()),
-                            finding(fault));
-                }
-            }
-        }
+        set.bindings()
+                .forEach(
+                        binding ->
+                                binding.answerFaults()
+                                        .forEach(
+                                                fault -> reporter.report(binding, finding(fault))));
     }
 
     private static Finding finding(AnswerFault fault) {

@@ -10,9 +10,7 @@ import dev.patientharbor.resolve.Blueprint;
 import dev.patientharbor.resolve.BuildFault;
 import dev.patientharbor.resolve.BuildFault.Reason;
 import dev.patientharbor.resolve.ResolvedBinding;
-import dev.patientharbor.resolve.ResolvedDecoration;
 import dev.patientharbor.resolve.ResolvedDecorator;
-import dev.patientharbor.resolve.ResolvedProfile;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.resolve.Wiring;
 import java.util.ArrayList;
@@ -29,52 +27,19 @@ final class BuildRule implements Rule {
 
     @Override
     public void check(ResolvedSet set, Reporter reporter) {
-        for (ResolvedProfile owner : set.profiles()) {
-            for (ResolvedBinding binding : owner.own()) {
-                binding.blueprint()
-                        .filter(one -> one.fault().isPresent())
-                        .ifPresent(
-                                one ->
-                                        reporter.report(
-                                                owner,
-                                                profile -> Inheritance.holdsFor(binding, profile),
-                                                binding.slot().map(List::of).orElse(List.of()),
-                                                finding(
-                                                        set,
-                                                        one,
-                                                        binding.declared().at(),
-                                                        binding.slot()
-                                                                .map(set.slots()::slot)
-                                                                .map(new Wording(set)::toWrite)
-                                                                .map(it -> it + ": "),
-                                                        "in place of its binding")));
-            }
-            for (ResolvedDecoration decoration : owner.ownDecorations()) {
-                for (ResolvedDecorator decorator : decoration.all()) {
-                    decorator
-                            .blueprint()
-                            .filter(one -> one.fault().isPresent())
-                            .ifPresent(
-                                    one ->
-                                            reporter.report(
-                                                    owner,
-                                                    profile ->
-                                                            Inheritance.holdsFor(
-                                                                    decoration, decorator, profile),
-                                                    decoration
-                                                            .slot()
-                                                            .map(List::of)
-                                                            .orElse(List.of()),
-                                                    finding(
-                                                            set,
-                                                            one,
-                                                            decorator.name().written().at(),
-                                                            Optional.of(""),
-                                                            "in place of its name under"
-                                                                    + " decorators")));
-                }
-            }
-        }
+        set.bindings()
+                .forEach(
+                        binding ->
+                                faulty(binding.blueprint())
+                                        .map(made -> ofBinding(set, binding, made))
+                                        .ifPresent(finding -> reporter.report(binding, finding)));
+        set.eachDecorator(
+                (decoration, decorator) ->
+                        faulty(decorator.blueprint())
+                                .map(made -> ofDecorator(set, decorator, made))
+                                .ifPresent(
+                                        finding ->
+                                                reporter.report(decoration, decorator, finding)));
         for (Wiring wiring : set.checked()) {
             for (int slot : wiring.unsound()) {
                 if (wiring.outcome(slot).binding().isEmpty()) {
@@ -85,6 +50,29 @@ final class BuildRule implements Rule {
                 }
             }
         }
+    }
+
+    private static Optional<Blueprint> faulty(Optional<Blueprint> made) {
+        return made.filter(one -> one.fault().isPresent());
+    }
+
+    private static Finding ofBinding(ResolvedSet set, ResolvedBinding binding, Blueprint made) {
+        Optional<String> slot =
+                binding.slot()
+                        .map(set.slots()::slot)
+                        .map(new Wording(set)::toWrite)
+                        .map(text -> text + ": ");
+        return finding(set, made, binding.declared().at(), slot, "in place of its binding");
+    }
+
+    private static Finding ofDecorator(
+            ResolvedSet set, ResolvedDecorator decorator, Blueprint made) {
+        return finding(
+                set,
+                made,
+                decorator.name().written().at(),
+                Optional.of(""),
+                "in place of its name under decorators");
     }
 
     private static void reportOwnSupply(

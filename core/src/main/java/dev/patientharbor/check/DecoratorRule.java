@@ -7,7 +7,6 @@ import dev.patientharbor.model.BuiltIn;
 import dev.patientharbor.model.Key;
 import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.resolve.Outcome;
-import dev.patientharbor.resolve.ResolvedDecoration;
 import dev.patientharbor.resolve.ResolvedDecorator;
 import dev.patientharbor.resolve.ResolvedProfile;
 import dev.patientharbor.resolve.ResolvedSet;
@@ -24,24 +23,11 @@ final class DecoratorRule implements Rule {
     @Override
     public void check(ResolvedSet set, Reporter reporter) {
         Wording wording = new Wording(set);
+        set.eachDecorator(
+                (decoration, decorator) ->
+                        fault(set, wording, decorator)
+                                .ifPresent(fault -> reporter.report(decoration, decorator, fault)));
         for (ResolvedProfile owner : set.profiles()) {
-            for (ResolvedDecoration decoration : owner.ownDecorations()) {
-                for (ResolvedDecorator decorator : decoration.all()) {
-                    fault(set, wording, decorator)
-                            .ifPresent(
-                                    fault ->
-                                            reporter.report(
-                                                    owner,
-                                                    profile ->
-                                                            Inheritance.holdsFor(
-                                                                    decoration, decorator, profile),
-                                                    decoration
-                                                            .slot()
-                                                            .map(List::of)
-                                                            .orElse(List.of()),
-                                                    fault));
-                }
-            }
             for (ResolvedProfile.DropsNothing one : owner.dropsNothing()) {
                 reporter.report(owner, List.of(), dropsNothing(set, wording, one.dropped()));
             }

@@ -12,9 +12,7 @@ import dev.patientharbor.names.Lookup;
 import dev.patientharbor.resolve.Blueprint;
 import dev.patientharbor.resolve.Outcome;
 import dev.patientharbor.resolve.ResolvedBinding;
-import dev.patientharbor.resolve.ResolvedDecoration;
 import dev.patientharbor.resolve.ResolvedDecorator;
-import dev.patientharbor.resolve.ResolvedProfile;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.resolve.Wiring;
 import dev.patientharbor.types.Fit;
@@ -27,35 +25,16 @@ final class FitRule implements Rule {
     @Override
     public void check(ResolvedSet set, Reporter reporter) {
         Wording wording = new Wording(set);
-        for (ResolvedProfile owner : set.profiles()) {
-            for (ResolvedBinding binding : owner.own()) {
-                if (binding.fit().filter(fit -> !fit.fits()).isPresent()) {
-                    int slot = binding.slot().orElseThrow();
-                    reporter.report(
-                            owner,
-                            profile -> Inheritance.holdsFor(binding, profile),
-                            List.of(slot),
-                            ofBinding(set, wording, binding));
-                }
-            }
-            for (ResolvedDecoration decoration : owner.ownDecorations()) {
-                for (ResolvedDecorator decorator : decoration.all()) {
+        set.bindings()
+                .filter(binding -> binding.fit().filter(fit -> !fit.fits()).isPresent())
+                .forEach(binding -> reporter.report(binding, ofBinding(set, wording, binding)));
+        set.eachDecorator(
+                (decoration, decorator) -> {
                     if (decorator.fit().filter(fit -> !fit.fits()).isPresent()) {
                         reporter.report(
-                                owner,
-                                profile -> Inheritance.holdsFor(decoration, decorator, profile),
-                                decoration.slot().map(List::of).orElse(List.of()),
-                                finding(
-                                        wording,
-                                        set.text(decorator.slot()),
-                                        decorator.slot(),
-                                        decorator.name().facts().orElseThrow().name(),
-                                        decorator.fit().orElseThrow(),
-                                        decorator.name().written().at()));
+                                decoration, decorator, ofDecorator(set, wording, decorator));
                     }
-                }
-            }
-        }
+                });
         for (Wiring wiring : set.checked()) {
             for (int slot : wiring.aliases()) {
                 checkAlias(set, wording, wiring, slot, reporter);
@@ -99,6 +78,17 @@ final class FitRule implements Rule {
                             .with("stands in", set.text(target))
                             .touching(touched.consumers(), touched.entries()));
         }
+    }
+
+    private static Finding ofDecorator(
+            ResolvedSet set, Wording wording, ResolvedDecorator decorator) {
+        return finding(
+                wording,
+                set.text(decorator.slot()),
+                decorator.slot(),
+                decorator.name().facts().orElseThrow().name(),
+                decorator.fit().orElseThrow(),
+                decorator.name().written().at());
     }
 
     private static Finding ofBinding(ResolvedSet set, Wording wording, ResolvedBinding binding) {

@@ -9,9 +9,6 @@ import dev.patientharbor.model.Slot;
 import dev.patientharbor.resolve.Blueprint;
 import dev.patientharbor.resolve.Outcome;
 import dev.patientharbor.resolve.ResolvedBinding;
-import dev.patientharbor.resolve.ResolvedDecoration;
-import dev.patientharbor.resolve.ResolvedDecorator;
-import dev.patientharbor.resolve.ResolvedProfile;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.resolve.SlotTable;
 import dev.patientharbor.resolve.Wiring;
@@ -28,46 +25,42 @@ final class MissingMethodRule implements Rule {
     @Override
     public void check(ResolvedSet set, Reporter reporter) {
         Known known = new Known(new MissingMethods(set.code()), new HashMap<>());
-        for (ResolvedProfile owner : set.profiles()) {
-            for (ResolvedBinding binding : owner.own()) {
-                if (binding.slot().isPresent() && !binding.isBroken()) {
-                    int slot = binding.slot().get();
-                    missing(
-                                    set,
-                                    known,
-                                    set.slots().slot(slot),
-                                    binding.blueprint(),
-                                    binding.declared().at())
-                            .ifPresent(
-                                    finding ->
-                                            reporter.report(
-                                                    owner,
-                                                    heir -> Inheritance.holdsFor(binding, heir),
-                                                    List.of(slot),
-                                                    finding));
-                }
-            }
-            for (ResolvedDecoration decoration : owner.ownDecorations()) {
-                for (ResolvedDecorator decorator : decoration.all()) {
-                    missing(
-                                    set,
-                                    known,
-                                    decorator.slot(),
-                                    decorator.blueprint(),
-                                    decorator.name().written().at())
-                            .ifPresent(
-                                    finding ->
-                                            reporter.report(
-                                                    owner,
-                                                    heir ->
-                                                            Inheritance.holdsFor(
-                                                                    decoration, decorator, heir),
-                                                    List.of(),
-                                                    finding));
-                }
-            }
-        }
+        set.bindings()
+                .filter(binding -> binding.slot().isPresent() && !binding.isBroken())
+                .forEach(
+                        binding ->
+                                missing(set, known, binding)
+                                        .ifPresent(finding -> reporter.report(binding, finding)));
+        set.eachDecorator(
+                (decoration, decorator) ->
+                        missing(
+                                        set,
+                                        known,
+                                        decorator.slot(),
+                                        decorator.blueprint(),
+                                        decorator.name().written().at())
+                                .ifPresent(
+                                        finding ->
+                                                reporter.report(
+                                                        set.profile(decoration.owner()),
+                                                        heir ->
+                                                                Inheritance.holdsFor(
+                                                                        decoration,
+                                                                        decorator,
+                                                                        heir),
+                                                        List.of(),
+                                                        finding)));
         filledIn(set, reporter, known);
+    }
+
+    private static Optional<Finding> missing(
+            ResolvedSet set, Known known, ResolvedBinding binding) {
+        return missing(
+                set,
+                known,
+                set.slots().slot(binding.slot().orElseThrow()),
+                binding.blueprint(),
+                binding.declared().at());
     }
 
     /** What classes fill by themselves. */

@@ -5,11 +5,11 @@ import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.model.Supply;
 import dev.patientharbor.resolve.ResolvedBinding;
-import dev.patientharbor.resolve.ResolvedProfile;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.resolve.SlotTable;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeSet;
 
 /**
@@ -21,29 +21,26 @@ final class MockRule implements Rule {
     @Override
     public void check(ResolvedSet set, Reporter reporter) {
         TreeSet<String> classes = new TreeSet<>();
-        for (ResolvedProfile owner : set.profiles()) {
-            for (ResolvedBinding binding : owner.own()) {
-                Supply supply = binding.declared().supply();
-                boolean isMock = supply.form() == Supply.Form.MOCK;
-                Optional<ClassFacts> contract =
-                        isOfContract(supply) ? contract(set, binding) : Optional.empty();
-                if (contract.isEmpty()) {
-                    continue;
-                }
-                ClassFacts facts = contract.get();
-                if (facts.isSealed() || !facts.isInterface() && !isMock) {
-                    reporter.report(
-                            owner,
-                            profile -> Inheritance.holdsFor(binding, profile),
-                            List.of(binding.slot().orElseThrow()),
-                            cannot(set, binding, facts));
-                } else if (!facts.isInterface()) {
-                    classes.add(facts.name());
-                }
-            }
-        }
+        set.bindings().forEach(binding -> check(set, binding, reporter, classes));
         if (!classes.isEmpty()) {
             reporter.report(ofClasses(set, List.copyOf(classes)));
+        }
+    }
+
+    private static void check(
+            ResolvedSet set, ResolvedBinding binding, Reporter reporter, Set<String> classes) {
+        Supply supply = binding.declared().supply();
+        boolean isMock = supply.form() == Supply.Form.MOCK;
+        Optional<ClassFacts> contract =
+                isOfContract(supply) ? contract(set, binding) : Optional.empty();
+        if (contract.isEmpty()) {
+            return;
+        }
+        ClassFacts facts = contract.get();
+        if (facts.isSealed() || !facts.isInterface() && !isMock) {
+            reporter.report(binding, cannot(set, binding, facts));
+        } else if (!facts.isInterface()) {
+            classes.add(facts.name());
         }
     }
 

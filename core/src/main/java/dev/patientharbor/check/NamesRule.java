@@ -4,9 +4,7 @@ import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.NameList;
 import dev.patientharbor.names.Lookup;
-import dev.patientharbor.resolve.ResolvedBinding;
 import dev.patientharbor.resolve.ResolvedDecoration;
-import dev.patientharbor.resolve.ResolvedDecorator;
 import dev.patientharbor.resolve.ResolvedProfile;
 import dev.patientharbor.resolve.ResolvedSet;
 import java.util.List;
@@ -22,35 +20,28 @@ final class NamesRule implements Rule {
                 reporter.report(finding(set, name));
             }
         }
+        set.bindings()
+                .forEach(
+                        binding ->
+                                binding.names().stream()
+                                        .filter(name -> name.facts().isEmpty())
+                                        .forEach(
+                                                name ->
+                                                        reporter.report(
+                                                                binding, finding(set, name))));
         for (ResolvedProfile owner : set.profiles()) {
-            for (ResolvedBinding binding : owner.own()) {
-                for (Lookup name : binding.names()) {
-                    if (name.facts().isEmpty()) {
-                        reporter.report(
-                                owner,
-                                profile -> Inheritance.holdsFor(binding, profile),
-                                binding.slot().map(List::of).orElse(List.of()),
-                                finding(set, name));
-                    }
-                }
-            }
             for (ResolvedDecoration decoration : owner.ownDecorations()) {
-                for (Lookup name : decoration.names()) {
-                    if (name.facts().isEmpty()) {
-                        reporter.report(owner, List.of(), finding(set, name));
-                    }
-                }
-                for (ResolvedDecorator decorator : decoration.all()) {
-                    if (decorator.isUnknown()) {
-                        reporter.report(
-                                owner,
-                                profile -> Inheritance.holdsFor(decoration, decorator, profile),
-                                decoration.slot().map(List::of).orElse(List.of()),
-                                finding(set, decorator.name()));
-                    }
-                }
+                decoration.names().stream()
+                        .filter(name -> name.facts().isEmpty())
+                        .forEach(name -> reporter.report(owner, List.of(), finding(set, name)));
             }
         }
+        set.eachDecorator(
+                (decoration, decorator) -> {
+                    if (decorator.isUnknown()) {
+                        reporter.report(decoration, decorator, finding(set, decorator.name()));
+                    }
+                });
     }
 
     /** What a word of the notation may be meant for that stands where a class should. */

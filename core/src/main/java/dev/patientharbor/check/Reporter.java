@@ -3,6 +3,9 @@ package dev.patientharbor.check;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKind;
 import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.resolve.ResolvedBinding;
+import dev.patientharbor.resolve.ResolvedDecoration;
+import dev.patientharbor.resolve.ResolvedDecorator;
 import dev.patientharbor.resolve.ResolvedProfile;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.resolve.Wiring;
@@ -122,6 +125,24 @@ final class Reporter {
         } else {
             touched.forEach((heir, whom) -> report(heir, whom.in(finding)));
         }
+    }
+
+    /** The same with what is wrong with a binding. */
+    void report(ResolvedBinding binding, Finding finding) {
+        report(
+                set.profile(binding.owner()),
+                heir -> Inheritance.holdsFor(binding, heir),
+                binding.slot().stream().toList(),
+                finding);
+    }
+
+    /** The same with what is wrong with a decorator. */
+    void report(ResolvedDecoration decoration, ResolvedDecorator decorator, Finding finding) {
+        report(
+                set.profile(decoration.owner()),
+                heir -> Inheritance.holdsFor(decoration, decorator, heir),
+                decoration.slot().stream().toList(),
+                finding);
     }
 
     /** The same with what holds wherever it is inherited. */

@@ -5,7 +5,6 @@ import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.model.ImplementationKind;
 import dev.patientharbor.resolve.Blueprint;
 import dev.patientharbor.resolve.ResolvedBinding;
-import dev.patientharbor.resolve.ResolvedProfile;
 import dev.patientharbor.resolve.ResolvedSet;
 import java.util.List;
 import java.util.Optional;
@@ -15,29 +14,26 @@ final class TwoKindsRule implements Rule {
 
     @Override
     public void check(ResolvedSet set, Reporter reporter) {
-        for (ResolvedProfile owner : set.profiles()) {
-            for (ResolvedBinding binding : owner.own()) {
-                maker(binding)
-                        .ifPresent(
-                                maker ->
-                                        set.bound()
-                                                .firstBy(maker)
-                                                .filter(first -> isReal(first) != isReal(binding))
-                                                .ifPresent(
-                                                        first ->
-                                                                reporter.report(
-                                                                        owner,
-                                                                        heir ->
-                                                                                Inheritance
-                                                                                        .holdsFor(
-                                                                                                binding,
-                                                                                                heir),
-                                                                        List.of(),
-                                                                        finding(
-                                                                                set, maker, first,
-                                                                                binding))));
-            }
-        }
+        set.bindings()
+                .filter(binding -> first(set, binding).isPresent())
+                .forEach(
+                        binding ->
+                                reporter.report(
+                                        set.profile(binding.owner()),
+                                        heir -> Inheritance.holdsFor(binding, heir),
+                                        List.of(),
+                                        finding(
+                                                set,
+                                                maker(binding).orElseThrow(),
+                                                first(set, binding).orElseThrow(),
+                                                binding)));
+    }
+
+    /** The first binding of the same maker, if it calls it otherwise. */
+    private static Optional<ResolvedBinding> first(ResolvedSet set, ResolvedBinding binding) {
+        return maker(binding)
+                .flatMap(set.bound()::firstBy)
+                .filter(first -> isReal(first) != isReal(binding));
     }
 
     private static Optional<String> maker(ResolvedBinding binding) {

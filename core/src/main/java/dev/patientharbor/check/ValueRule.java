@@ -6,9 +6,7 @@ import dev.patientharbor.finding.NearNames;
 import dev.patientharbor.model.Binding;
 import dev.patientharbor.model.Supply;
 import dev.patientharbor.resolve.ResolvedBinding;
-import dev.patientharbor.resolve.ResolvedDecoration;
 import dev.patientharbor.resolve.ResolvedDecorator;
-import dev.patientharbor.resolve.ResolvedProfile;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.resolve.ValueFault;
 import dev.patientharbor.values.Conversion.Problem;
@@ -19,23 +17,28 @@ final class ValueRule implements Rule {
 
     @Override
     public void check(ResolvedSet set, Reporter reporter) {
-        for (ResolvedProfile owner : set.profiles()) {
-            for (ResolvedBinding binding : owner.own()) {
-                if (givesInVain(binding.declared()) && binding.slot().isPresent()) {
-                    reporter.report(owner, List.of(), inVain(set, binding));
-                }
-                for (ValueFault fault : binding.valueFaults()) {
-                    reporter.report(
-                            owner,
-                            profile -> Inheritance.holdsFor(binding, profile),
-                            binding.slot().map(List::of).orElse(List.of()),
-                            finding(set, what(set, binding, fault), slot(set, binding), fault));
-                }
-            }
-            for (ResolvedDecoration decoration : owner.ownDecorations()) {
-                decoration.all().forEach(one -> check(set, owner, decoration, one, reporter));
-            }
+        set.bindings().forEach(binding -> check(set, binding, reporter));
+        set.eachDecorator(
+                (decoration, decorator) -> {
+                    for (ValueFault fault : decorator.valueFaults()) {
+                        reporter.report(decoration, decorator, finding(set, decorator, fault));
+                    }
+                });
+    }
+
+    private static void check(ResolvedSet set, ResolvedBinding binding, Reporter reporter) {
+        if (givesInVain(binding.declared()) && binding.slot().isPresent()) {
+            reporter.report(set.profile(binding.owner()), List.of(), inVain(set, binding));
         }
+        for (ValueFault fault : binding.valueFaults()) {
+            reporter.report(
+                    binding, finding(set, what(set, binding, fault), slot(set, binding), fault));
+        }
+    }
+
+    private static Finding finding(ResolvedSet set, ResolvedDecorator decorator, ValueFault fault) {
+        String name = set.maker(decorator.blueprint().orElseThrow());
+        return finding(set, what(set, name, fault), set.text(decorator.slot()), fault);
     }
 
     /** Whether values or a constructor are named for what takes neither. */
@@ -61,22 +64,6 @@ final class ValueRule implements Rule {
                                 + word
                                 + " says nothing.")
                 .with("do", "take " + word + " out, or bind a class or a factory");
-    }
-
-    private static void check(
-            ResolvedSet set,
-            ResolvedProfile owner,
-            ResolvedDecoration decoration,
-            ResolvedDecorator decorator,
-            Reporter reporter) {
-        for (ValueFault fault : decorator.valueFaults()) {
-            String name = set.maker(decorator.blueprint().orElseThrow());
-            reporter.report(
-                    owner,
-                    profile -> Inheritance.holdsFor(decoration, decorator, profile),
-                    decoration.slot().map(List::of).orElse(List.of()),
-                    finding(set, what(set, name, fault), set.text(decorator.slot()), fault));
-        }
     }
 
     private static String slot(ResolvedSet set, ResolvedBinding binding) {

@@ -24,6 +24,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.SortedMap;
+import java.util.stream.Stream;
 
 /**
  * All profiles, decided.
@@ -93,6 +94,25 @@ public record ResolvedSet(
     /** The profiles that matter on this side, in the order of the file. */
     public Collection<ResolvedProfile> profiles() {
         return byNumber.values();
+    }
+
+    /** What these profiles bind themselves, profile by profile. */
+    public Stream<ResolvedBinding> bindings() {
+        return profiles().stream().flatMap(profile -> profile.own().stream());
+    }
+
+    /** Receives decorators, each with the line that names it. */
+    public interface DecoratorVisitor {
+        void visit(ResolvedDecoration decoration, ResolvedDecorator decorator);
+    }
+
+    /** Hands over each decorator that these profiles name themselves, profile by profile. */
+    public void eachDecorator(DecoratorVisitor visitor) {
+        for (ResolvedProfile profile : profiles()) {
+            for (ResolvedDecoration decoration : profile.ownDecorations()) {
+                decoration.all().forEach(decorator -> visitor.visit(decoration, decorator));
+            }
+        }
     }
 
     /** The profile of a number, one that matters on this side. */
