@@ -21,9 +21,9 @@ import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 
 /**
- * The second to the 190th rig of a plan, for which no code is written yet, beside what one would
- * write by hand and beside the same constructors called by reflection with nothing around. All code
- * is warm: each round takes a new plan of the same classes.
+ * The second to the 190th rig of a plan, as many as the tests of one class build, beside what one
+ * would write by hand and beside the same constructors called by reflection with nothing around.
+ * All code is warm: each round takes a new plan of the same classes.
  */
 @State(Scope.Benchmark)
 @BenchmarkMode(Mode.SingleShotTime)
@@ -33,7 +33,7 @@ import org.openjdk.jmh.annotations.Warmup;
 @Measurement(iterations = 60, batchSize = FirstRigs.RIGS)
 public class FirstRigs {
 
-    /** Fewer than those after which code is written. */
+    /** As many as the tests of one class may build. */
     static final int RIGS = 189;
 
     private static final int SIZE = 300;

@@ -41,10 +41,7 @@ class DependenciesTest {
                             Map.entry("profiles", "check code files finding model plan resolve"),
                             Map.entry("live", "com.fasterxml.jackson finding model values"),
                             Map.entry("standins", "finding live model"),
-                            Map.entry("straight", "org.objectweb.asm"),
-                            Map.entry(
-                                    "rig",
-                                    "finding live model plan profiles standins straight types"),
+                            Map.entry("rig", "finding live model plan profiles standins types"),
                             Map.entry("mockito", "org.mockito standins"),
                             Map.entry(
                                     "junit",

@@ -5,7 +5,6 @@ import dev.patientharbor.model.ShortName;
 import dev.patientharbor.plan.Argument;
 import java.lang.reflect.Type;
 import java.util.Optional;
-import java.util.OptionalInt;
 import java.util.function.Supplier;
 
 /** What one parameter or field is given. */
@@ -83,14 +82,6 @@ final class Asked {
     /** A step on the way to what failed. */
     String step(String who) {
         return ShortName.of(who) + " (" + argument.name() + ")";
-    }
-
-    /** The number of what it is fetched from in the end, if it is. */
-    OptionalInt number() {
-        Optional<Argument.FromPart> from = fromPart();
-        return from.isPresent()
-                ? OptionalInt.of(stations.numberBehindAliases(from.get().part()))
-                : OptionalInt.empty();
     }
 
     /** The station that it is fetched from, if it is. */

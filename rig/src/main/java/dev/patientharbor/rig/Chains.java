@@ -5,7 +5,6 @@ import java.util.Collections;
 import java.util.Deque;
 import java.util.IdentityHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 
 /** Chains of objects that are made in each other, which may be too long for the stack. */
@@ -23,21 +22,6 @@ final class Chains {
                 made.get(at);
             }
         }
-    }
-
-    /** The length of the longest chain from one of these stations on. */
-    static int longest(List<? extends Station> from) {
-        Map<Station, Integer> lengths = new IdentityHashMap<>();
-        int longest = 0;
-        for (Station one : furthestFirst(from)) {
-            int length = 1;
-            for (Station asked : one.asks()) {
-                length = Math.max(length, 1 + lengths.getOrDefault(asked, 0));
-            }
-            lengths.put(one, length);
-            longest = Math.max(longest, length);
-        }
-        return longest;
     }
 
     private static Deque<Station> furthestFirst(List<? extends Station> from) {

@@ -3,7 +3,6 @@ package dev.patientharbor.rig;
 import dev.patientharbor.model.JavaName;
 import dev.patientharbor.plan.Making;
 import dev.patientharbor.plan.Site;
-import dev.patientharbor.straight.Step;
 import java.lang.reflect.Constructor;
 import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.Type;
@@ -184,21 +183,6 @@ final class ConstructedMaker implements Maker {
     @Override
     public boolean isOfOneClass() {
         return true;
-    }
-
-    @Override
-    public Optional<Step> step(int number) {
-        Ready known = ready;
-        List<Integer> given = new ArrayList<>();
-        for (Asked one : arguments) {
-            one.number().ifPresent(given::add);
-        }
-        return known != null
-                        && !known.remembers()
-                        && fillers.isEmpty()
-                        && given.size() == arguments.length
-                ? Optional.of(new Step(number, known.constructor(), given))
-                : Optional.empty();
     }
 
     String className() {

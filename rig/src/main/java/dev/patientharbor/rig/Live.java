@@ -19,7 +19,7 @@ final class Live {
 
     Live(Stations stations) {
         this.stations = stations;
-        whole = new Surroundings(this, stations.often().oneMore());
+        whole = Surroundings.ofRig(this);
     }
 
     Stations stations() {

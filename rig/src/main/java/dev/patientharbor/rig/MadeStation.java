@@ -3,11 +3,9 @@ package dev.patientharbor.rig;
 import dev.patientharbor.model.JavaName;
 import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.plan.Part;
-import dev.patientharbor.straight.Step;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 
 /** Hands out an object in its layers: one for the rig, one for each scope, or a new one. */
 final class MadeStation extends Station {
@@ -156,27 +154,6 @@ final class MadeStation extends Station {
         return thrown instanceof NotMadeException why
                 ? failure(why.getMessage(), why.getCause())
                 : failure(maker.words() + " threw " + ThrownText.of(thrown), thrown);
-    }
-
-    /**
-     * What is thrown if its object cannot be made straight.
-     *
-     * @param argument the number of the argument that could not be fetched, or as many as there are
-     */
-    RigException failed(int argument, Throwable thrown) {
-        RigException failure = failed(core, thrown);
-        List<Asked> asked = ((ConstructedMaker) core).asked();
-        return argument < asked.size()
-                ? failure.onTheWayOf(
-                        asked.get(argument).step(((ConstructedMaker) core).className()))
-                : failure;
-    }
-
-    /** How it is made straight, if that can be written: nothing is done to it but that. */
-    Optional<Step> step() {
-        return isShared() && layers.isEmpty() && coreFits && !core.owns()
-                ? core.step(number)
-                : Optional.empty();
     }
 
     private Object checked(Object object, Maker maker) {

@@ -1,8 +1,6 @@
 package dev.patientharbor.rig;
 
-import dev.patientharbor.straight.Step;
 import java.util.List;
-import java.util.Optional;
 
 /** Makes the core of an object. */
 interface Maker {
@@ -28,11 +26,6 @@ interface Maker {
     /** Whether all that it makes is of one class: what fits once always does. */
     default boolean isOfOneClass() {
         return false;
-    }
-
-    /** How it makes an object straight, once it has made one, if that is all that it does. */
-    default Optional<Step> step(int number) {
-        return Optional.empty();
     }
 
     /** Whose code it runs: {@code gullwing.works.DiskBerthLedger}. */

@@ -13,7 +13,7 @@ public final class Scope extends Giver implements AutoCloseable {
 
     Scope(Live live) {
         super(live);
-        surroundings = new Surroundings(live);
+        surroundings = Surroundings.ofScope(live);
         outer = live.scopes().current();
         live.scopes().opened(this);
     }

@@ -12,7 +12,6 @@ import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.OptionalInt;
 import java.util.ServiceLoader;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
@@ -34,7 +33,6 @@ final class Stations {
     private final Station[] stations;
 
     private final Numbers numbers;
-    private final Often often = new Often(this);
 
     /** The stations of plain slots that were asked for by class: the usual way to ask. */
     private final Map<Class<?>, Station> byClass = new ConcurrentHashMap<>();
@@ -110,52 +108,9 @@ final class Stations {
         return known;
     }
 
-    /** Where an alias leads. */
-    private OptionalInt next(int part) {
-        return assembly.parts()
-                .get(part)
-                .match(
-                        made -> OptionalInt.empty(),
-                        alias -> OptionalInt.of(alias.to()),
-                        maybe -> OptionalInt.empty(),
-                        later -> OptionalInt.empty(),
-                        several -> OptionalInt.empty(),
-                        missing -> OptionalInt.empty());
-    }
-
-    /** The number of the part at the end of a line of aliases. */
-    int numberBehindAliases(int part) {
-        int at = part;
-        for (OptionalInt next = next(at); next.isPresent(); next = next(at)) {
-            at = next.getAsInt();
-        }
-        return numbers.of(at);
-    }
-
     /** The number of a part. */
     int number(int part) {
         return numbers.of(part);
-    }
-
-    /** The station of that number. */
-    Station numbered(int number) {
-        return number < eachOfClass.size() ? eachOfClass.get(number) : at(numbers.part(number));
-    }
-
-    /** What counts its rigs. */
-    Often often() {
-        return often;
-    }
-
-    /** Those whose objects can be made straight, of those that were made before. */
-    List<MadeStation> straight() {
-        List<MadeStation> straight = new ArrayList<>();
-        for (Station one : stations) {
-            if (one instanceof MadeStation made && made.step().isPresent()) {
-                straight.add(made);
-            }
-        }
-        return straight;
     }
 
     List<Station> all() {

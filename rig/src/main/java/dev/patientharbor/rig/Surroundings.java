@@ -1,19 +1,18 @@
 package dev.patientharbor.rig;
 
-import dev.patientharbor.straight.Bay;
-import dev.patientharbor.straight.StraightCode;
 import java.util.concurrent.ConcurrentHashMap;
 
 /**
  * A rig as a whole, or one scope of it: where the objects are kept of which it has one. May be used
  * by several threads; each object is made once.
  */
-final class Surroundings extends Bay {
+final class Surroundings {
 
     private static final ConcurrentHashMap<Class<?>, Object> CLOSED = new ConcurrentHashMap<>();
 
     private final Live live;
     private final boolean isScope;
+    private final KeptObjects objects;
 
     /** How many objects are being made in it; the lock is held by whoever reads or writes it. */
     private int making;
@@ -31,22 +30,20 @@ final class Surroundings extends Bay {
      */
     private volatile ConcurrentHashMap<Class<?>, Object> handedOut;
 
-    /**
-     * A rig as a whole.
-     *
-     * @param code what was written for its plan; null if nothing was
-     */
-    Surroundings(Live live, StraightCode code) {
-        super(live.stations().objects(), code);
+    private Surroundings(Live live, boolean isScope) {
         this.live = live;
-        isScope = false;
+        this.isScope = isScope;
+        objects = new KeptObjects(live.stations().objects());
+    }
+
+    /** A rig as a whole. */
+    static Surroundings ofRig(Live live) {
+        return new Surroundings(live, false);
     }
 
     /** One scope of a rig. */
-    Surroundings(Live live) {
-        super(live.stations().objects(), null);
-        this.live = live;
-        isScope = true;
+    static Surroundings ofScope(Live live) {
+        return new Surroundings(live, true);
     }
 
     Live live() {
@@ -77,6 +74,11 @@ final class Surroundings extends Bay {
         return isScope ? this : live.here();
     }
 
+    /** The object of that number, or null if it is not made yet. */
+    Object kept(int number) {
+        return objects.get(number);
+    }
+
     /** The one object of a station: made now, unless another thread was faster. */
     Object make(MadeStation station) {
         if (live.lock().isHeldByCurrentThread()) {
@@ -97,40 +99,21 @@ final class Surroundings extends Bay {
 
     private Object makeNow(MadeStation station) {
         int number = station.number();
-        begin(number);
+        if (!objects.begin(number)) {
+            throw station.failure(
+                    "it is asked for while it is being made; ask for it later than in a"
+                            + " constructor",
+                    null);
+        }
         live.deeper(station, this);
         making++;
         try {
-            Object straight = straight(number);
-            return straight != null ? straight : keep(number, station.make(this));
+            return objects.keep(number, station.make(this));
         } finally {
-            giveUp(number);
+            objects.giveUp(number);
             making--;
             live.higher();
         }
-    }
-
-    @Override
-    protected Object other(int number) {
-        return live.stations().numbered(number).get(this);
-    }
-
-    @Override
-    protected RuntimeException failed(int number, int argument, Throwable thrown) {
-        return made(number).failed(argument, thrown);
-    }
-
-    @Override
-    protected RuntimeException askedForItself(int number) {
-        return made(number)
-                .failure(
-                        "it is asked for while it is being made; ask for it later than in a"
-                                + " constructor",
-                        null);
-    }
-
-    private MadeStation made(int number) {
-        return (MadeStation) live.stations().numbered(number);
     }
 
     /** What is remembered of its objects. */

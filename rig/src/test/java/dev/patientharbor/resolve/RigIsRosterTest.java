@@ -68,7 +68,6 @@ class RigIsRosterTest {
                     walked = Collections.newSetFromMap(new IdentityHashMap<>());
                     Assembly assembly = AssemblyMaker.assembly(set, wiring);
                     try {
-                        buildOften(assembly, loader, seed % 4 == 0 ? 200 : 0);
                         try (Rig rig = Rigs.build(assembly, loader)) {
                             for (String entry : ENTRIES) {
                                 walk(
@@ -86,18 +85,6 @@ class RigIsRosterTest {
         }
         String seen = plans + " plans, " + compared + " needs, " + alike + " that look alike";
         assertTrue(plans > 1000 && compared > 10_000 && alike < compared / 50, seen);
-    }
-
-    /** So often that code is written for the plan: all its objects are made, then only rigs. */
-    private static void buildOften(Assembly assembly, ClassLoader loader, int times)
-            throws ReflectiveOperationException {
-        for (int i = 0; i < times; i++) {
-            try (Rig rig = Rigs.build(assembly, loader)) {
-                for (String entry : i == 0 ? ENTRIES : List.<String>of()) {
-                    rig.get(loader.loadClass(entry));
-                }
-            }
-        }
     }
 
     private static boolean isWhole(Wiring wiring) {

@@ -13,13 +13,13 @@ import org.junit.jupiter.api.Test;
 
 /**
  * Constructors at random, which ask for each other while they run, forgive a refusal or pass it on:
- * what they see is the same in the first rig of a plan as in one for which code was written.
+ * what they see is the same in the first rig of a plan as in each later one.
  */
 class EntangledTest {
 
     private static final int KNOTS = Integer.getInteger("patientharbor.knots", 100);
     private static final int SIZE = 7;
-    private static final int OFTEN = 200;
+    private static final int OFTEN = 3;
 
     private final Random random = new Random(2_0261_126);
     private final StringBuilder java =
@@ -48,7 +48,7 @@ class EntangledTest {
     private final StringBuilder bindings = new StringBuilder();
 
     @Test
-    void constructors_that_ask_for_each_other_see_the_same_once_a_plan_was_built_often()
+    void constructors_that_ask_for_each_other_see_the_same_in_every_rig_of_a_plan()
             throws ReflectiveOperationException {
         for (int knot = 0; knot < KNOTS; knot++) {
             for (int i = 0; i < SIZE; i++) {
