@@ -20,7 +20,12 @@ import dev.patientharbor.model.Supply;
 import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.Written;
 import dev.patientharbor.notation.ProfileFiles;
+import dev.patientharbor.plan.Answer;
+import dev.patientharbor.plan.AnswerKind;
+import dev.patientharbor.plan.Argument;
+import dev.patientharbor.plan.Layer;
 import dev.patientharbor.plan.Making;
+import dev.patientharbor.plan.Part;
 import java.io.IOException;
 import java.io.InputStream;
 import java.lang.reflect.Field;
@@ -49,6 +54,9 @@ class ClosedFamiliesTest {
     private static final Path ROOT = Path.of("..");
     private static final Where AT = Where.startOf("here");
 
+    private static final Making.Constructed MAKING =
+            new Making.Constructed("p.Fee", "()V", List.of(), List.of());
+
     /** A value for each type of a component of the records below. */
     private static final Map<Class<?>, Object> SAMPLES =
             Map.ofEntries(
@@ -64,7 +72,15 @@ class ClosedFamiliesTest {
                     Map.entry(List.class, List.of()),
                     Map.entry(String.class, "text"),
                     Map.entry(Object.class, 1),
-                    Map.entry(int.class, 1));
+                    Map.entry(int.class, 1),
+                    Map.entry(boolean.class, true),
+                    Map.entry(Lifetime.class, Lifetime.SHARED),
+                    Map.entry(AnswerKind.class, AnswerKind.REAL),
+                    Map.entry(
+                            Answer.Seat.class, new Answer.Seat(Slot.of("p.Fee"), Optional.empty())),
+                    Map.entry(BuiltIn.class, new BuiltIn.Spy()),
+                    Map.entry(Making.class, MAKING),
+                    Map.entry(Making.Constructed.class, MAKING));
 
     private static <T> List<T> samples(Class<T> family) throws ReflectiveOperationException {
         List<T> all = new ArrayList<>();
@@ -79,19 +95,16 @@ class ClosedFamiliesTest {
     }
 
     @Test
-    void each_supply_and_each_making_has_a_form_of_its_own() throws Exception {
-        assertEquals(
-                names(Supply.Form.values()),
-                samples(Supply.class).stream()
-                        .map(supply -> supply.form().name())
-                        .sorted()
-                        .toList());
-        assertEquals(
-                names(Making.Form.values()),
-                samples(Making.class).stream()
-                        .map(making -> making.form().name())
-                        .sorted()
-                        .toList());
+    void each_member_of_a_family_has_a_form_of_its_own() throws Exception {
+        has(Supply.Form.values(), samples(Supply.class).stream().map(Supply::form));
+        has(Making.Form.values(), samples(Making.class).stream().map(Making::form));
+        has(Part.Form.values(), samples(Part.class).stream().map(Part::form));
+        has(Argument.Form.values(), samples(Argument.class).stream().map(Argument::form));
+        has(Layer.Form.values(), samples(Layer.class).stream().map(Layer::form));
+    }
+
+    private static void has(Enum<?>[] forms, Stream<? extends Enum<?>> found) {
+        assertEquals(names(forms), found.map(Enum::name).sorted().toList());
     }
 
     private static List<String> names(Enum<?>[] constants) {

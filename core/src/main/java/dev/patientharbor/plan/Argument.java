@@ -1,17 +1,26 @@
 package dev.patientharbor.plan;
 
 import dev.patientharbor.model.Given;
-import java.util.function.Function;
+import java.util.Optional;
 
 /** What a parameter or a field is given. */
 public sealed interface Argument {
 
-    /** The answer of the one function that is for its kind. */
-    <T> T match(
-            Function<FromPart, T> fromPart,
-            Function<OfValue, T> ofValue,
-            Function<Passed, T> passed,
-            Function<Wrapped, T> wrapped);
+    /** What may be given: one constant for each record below. */
+    enum Form {
+        FROM_PART,
+        OF_VALUE,
+        PASSED,
+        WRAPPED
+    }
+
+    /** Which record it is. */
+    Form form();
+
+    /** The part that it is, if it is one. */
+    default Optional<FromPart> fromPart() {
+        return form() == Form.FROM_PART ? Optional.of((FromPart) this) : Optional.empty();
+    }
 
     /** The name of the parameter or field; blank for what a decorator wraps. */
     String name();
@@ -19,36 +28,24 @@ public sealed interface Argument {
     /** Another part. */
     record FromPart(int part, String name) implements Argument {
         @Override
-        public <T> T match(
-                Function<FromPart, T> fromPart,
-                Function<OfValue, T> ofValue,
-                Function<Passed, T> passed,
-                Function<Wrapped, T> wrapped) {
-            return fromPart.apply(this);
+        public Form form() {
+            return Form.FROM_PART;
         }
     }
 
     /** A value, converted to the type of the parameter. */
     record OfValue(String name, Given given) implements Argument {
         @Override
-        public <T> T match(
-                Function<FromPart, T> fromPart,
-                Function<OfValue, T> ofValue,
-                Function<Passed, T> passed,
-                Function<Wrapped, T> wrapped) {
-            return ofValue.apply(this);
+        public Form form() {
+            return Form.OF_VALUE;
         }
     }
 
     /** An object that was passed for one making; may be null. */
     record Passed(String name, Object object) implements Argument {
         @Override
-        public <T> T match(
-                Function<FromPart, T> fromPart,
-                Function<OfValue, T> ofValue,
-                Function<Passed, T> passed,
-                Function<Wrapped, T> wrapped) {
-            return passed.apply(this);
+        public Form form() {
+            return Form.PASSED;
         }
     }
 
@@ -60,17 +57,13 @@ public sealed interface Argument {
      */
     record Wrapped(String carrier) implements Argument {
         @Override
-        public String name() {
-            return "";
+        public Form form() {
+            return Form.WRAPPED;
         }
 
         @Override
-        public <T> T match(
-                Function<FromPart, T> fromPart,
-                Function<OfValue, T> ofValue,
-                Function<Passed, T> passed,
-                Function<Wrapped, T> wrapped) {
-            return wrapped.apply(this);
+        public String name() {
+            return "";
         }
     }
 }

@@ -7,29 +7,26 @@ import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.TypeRef;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.Function;
 
 /** What stands in one slot at one level. Other parts are named by their numbers. */
 public sealed interface Part {
 
-    /** The answer of the one function that is for its kind. */
-    <T> T match(
-            Function<Made, T> made,
-            Function<Alias, T> alias,
-            Function<Maybe, T> maybe,
-            Function<Later, T> later,
-            Function<Several, T> several,
-            Function<Missing, T> missing);
+    /** What may stand in a slot: one constant for each record below. */
+    enum Form {
+        MADE,
+        ALIAS,
+        MAYBE,
+        LATER,
+        SEVERAL,
+        MISSING
+    }
+
+    /** Which record it is. */
+    Form form();
 
     /** The object that it is; empty for what leads to others, or to nothing. */
     default Optional<Made> made() {
-        return match(
-                Optional::of,
-                alias -> Optional.empty(),
-                maybe -> Optional.empty(),
-                later -> Optional.empty(),
-                several -> Optional.empty(),
-                missing -> Optional.empty());
+        return form() == Form.MADE ? Optional.of((Made) this) : Optional.empty();
     }
 
     /** The slot, and where it stands. */
@@ -60,28 +57,16 @@ public sealed interface Part {
         }
 
         @Override
-        public <T> T match(
-                Function<Made, T> made,
-                Function<Alias, T> alias,
-                Function<Maybe, T> maybe,
-                Function<Later, T> later,
-                Function<Several, T> several,
-                Function<Missing, T> missing) {
-            return made.apply(this);
+        public Form form() {
+            return Form.MADE;
         }
     }
 
     /** Whatever another part is: the same instance. */
     record Alias(Answer.Seat seat, int to) implements Part {
         @Override
-        public <T> T match(
-                Function<Made, T> made,
-                Function<Alias, T> alias,
-                Function<Maybe, T> maybe,
-                Function<Later, T> later,
-                Function<Several, T> several,
-                Function<Missing, T> missing) {
-            return alias.apply(this);
+        public Form form() {
+            return Form.ALIAS;
         }
     }
 
@@ -93,14 +78,8 @@ public sealed interface Part {
      */
     record Maybe(Answer.Seat seat, Optional<Integer> inside, boolean bare) implements Part {
         @Override
-        public <T> T match(
-                Function<Made, T> made,
-                Function<Alias, T> alias,
-                Function<Maybe, T> maybe,
-                Function<Later, T> later,
-                Function<Several, T> several,
-                Function<Missing, T> missing) {
-            return maybe.apply(this);
+        public Form form() {
+            return Form.MAYBE;
         }
     }
 
@@ -111,14 +90,8 @@ public sealed interface Part {
      */
     record Later(Answer.Seat seat, String carrier, int inside) implements Part {
         @Override
-        public <T> T match(
-                Function<Made, T> made,
-                Function<Alias, T> alias,
-                Function<Maybe, T> maybe,
-                Function<Later, T> later,
-                Function<Several, T> several,
-                Function<Missing, T> missing) {
-            return later.apply(this);
+        public Form form() {
+            return Form.LATER;
         }
     }
 
@@ -134,14 +107,8 @@ public sealed interface Part {
         }
 
         @Override
-        public <T> T match(
-                Function<Made, T> made,
-                Function<Alias, T> alias,
-                Function<Maybe, T> maybe,
-                Function<Later, T> later,
-                Function<Several, T> several,
-                Function<Missing, T> missing) {
-            return several.apply(this);
+        public Form form() {
+            return Form.SEVERAL;
         }
     }
 
@@ -155,14 +122,8 @@ public sealed interface Part {
      */
     record Missing(Answer.Seat seat, boolean onPurpose) implements Part {
         @Override
-        public <T> T match(
-                Function<Made, T> made,
-                Function<Alias, T> alias,
-                Function<Maybe, T> maybe,
-                Function<Later, T> later,
-                Function<Several, T> several,
-                Function<Missing, T> missing) {
-            return missing.apply(this);
+        public Form form() {
+            return Form.MISSING;
         }
     }
 

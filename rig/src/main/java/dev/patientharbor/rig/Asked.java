@@ -21,7 +21,7 @@ final class Asked {
 
     /** Whether a value is converted for it. */
     boolean isValue() {
-        return argument.match(part -> false, value -> true, passed -> false, wrapped -> false);
+        return argument.form() == Argument.Form.OF_VALUE;
     }
 
     /**
@@ -36,15 +36,16 @@ final class Asked {
         if (known != null) {
             return get(known, at, who);
         }
-        return argument.match(
-                part -> {
-                    // Two threads may both look it up, and find the same.
-                    station = stations.at(part.part());
-                    return get(station, at, who);
-                },
-                value -> value(value.given(), who, type),
-                passed -> Types.fitting(passed, type, who),
-                around -> around(around.carrier(), wrapped));
+        return switch (argument.form()) {
+            case FROM_PART -> {
+                // Two threads may both look it up, and find the same.
+                station = stations.at(((Argument.FromPart) argument).part());
+                yield get(station, at, who);
+            }
+            case OF_VALUE -> value(((Argument.OfValue) argument).given(), who, type);
+            case PASSED -> Types.fitting((Argument.Passed) argument, type, who);
+            case WRAPPED -> around(((Argument.Wrapped) argument).carrier(), wrapped);
+        };
     }
 
     private Object get(Station known, Surroundings at, String who) {
@@ -71,14 +72,6 @@ final class Asked {
                 : Deferral.of(carrier, (Supplier<Object>) () -> wrapped, stations.classes());
     }
 
-    private Optional<Argument.FromPart> fromPart() {
-        return argument.match(
-                Optional::of,
-                value -> Optional.empty(),
-                passed -> Optional.empty(),
-                wrapped -> Optional.empty());
-    }
-
     /** A step on the way to what failed. */
     String step(String who) {
         return ShortName.of(who) + " (" + argument.name() + ")";
@@ -86,12 +79,13 @@ final class Asked {
 
     /** The station that it is fetched from, if it is. */
     Optional<Station> station() {
-        return fromPart().map(from -> stations.at(from.part()));
+        Optional<Argument.FromPart> from = argument.fromPart();
+        return from.isPresent() ? Optional.of(stations.at(from.get().part())) : Optional.empty();
     }
 
     /** The name of the parameter or field, where another part fills it. */
     Optional<String> need() {
-        return fromPart().map(Argument.FromPart::name);
+        return argument.fromPart().map(Argument.FromPart::name);
     }
 
     /** Whether it is what a need of that name receives. */

@@ -10,7 +10,6 @@ import dev.patientharbor.plan.Part;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 
 /** Turns what an assembly says of an object into what makes it. */
 final class Makers {
@@ -88,28 +87,24 @@ final class Makers {
     }
 
     private LayerMaker layer(Part.Made made, int place, Class<?> contract) {
-        return made.layers()
-                .get(place)
-                .match(
-                        ofClass -> new ClassLayer(constructed(ofClass.making(), false)),
-                        ours ->
-                                new OurLayer(
-                                        ours.builtIn(),
-                                        contract,
-                                        made,
-                                        place,
-                                        target(made, place + 1)));
+        Layer layer = made.layers().get(place);
+        return switch (layer.form()) {
+            case OF_CLASS -> new ClassLayer(constructed(((Layer.OfClass) layer).making(), false));
+            case OF_OURS ->
+                    new OurLayer(
+                            ((Layer.OfOurs) layer).builtIn(),
+                            contract,
+                            made,
+                            place,
+                            target(made, place + 1));
+        };
     }
 
     /** What a layer stands around: the next layer of a class, or the core. */
     private String target(Part.Made made, int from) {
         for (Layer layer : made.layers().subList(from, made.layers().size())) {
-            Optional<String> className =
-                    layer.match(
-                            ofClass -> Optional.of(ofClass.making().className()),
-                            ours -> Optional.empty());
-            if (className.isPresent()) {
-                return ShortName.of(className.get());
+            if (layer.form() == Layer.Form.OF_CLASS) {
+                return ShortName.of(((Layer.OfClass) layer).making().className());
             }
         }
         String core = core(made.making());

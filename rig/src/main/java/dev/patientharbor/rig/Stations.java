@@ -12,6 +12,7 @@ import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.ServiceLoader;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
@@ -52,7 +53,10 @@ final class Stations {
         List<Part> parts = assembly.parts();
         stations = new Station[parts.size()];
         for (int i = 0; i < stations.length; i++) {
-            parts.get(i).made().ifPresent(this::addOfClass);
+            Optional<Part.Made> made = parts.get(i).made();
+            if (made.isPresent()) {
+                addOfClass(made.get());
+            }
         }
         numbers = new Numbers(parts, eachOfClass.size());
     }
@@ -67,15 +71,15 @@ final class Stations {
 
     /** Asks each kind for its station, so that no kind is loaded that the plan does not have. */
     private Station station(int number) {
-        return assembly.parts()
-                .get(number)
-                .match(
-                        made -> station(made, number),
-                        alias -> AliasStation.of(alias, this),
-                        maybe -> MaybeStation.of(maybe, this),
-                        later -> LaterStation.of(later, this),
-                        several -> SeveralStation.of(several, this),
-                        missing -> MissingStation.of(missing, profile()));
+        Part part = assembly.parts().get(number);
+        return switch (part.form()) {
+            case MADE -> station((Part.Made) part, number);
+            case ALIAS -> AliasStation.of((Part.Alias) part, this);
+            case MAYBE -> MaybeStation.of((Part.Maybe) part, this);
+            case LATER -> LaterStation.of((Part.Later) part, this);
+            case SEVERAL -> SeveralStation.of((Part.Several) part, this);
+            case MISSING -> MissingStation.of(part, profile());
+        };
     }
 
     private Station station(Part.Made made, int number) {

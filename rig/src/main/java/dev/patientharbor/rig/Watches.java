@@ -1,6 +1,7 @@
 package dev.patientharbor.rig;
 
 import dev.patientharbor.model.Slot;
+import dev.patientharbor.plan.Layer;
 import dev.patientharbor.plan.Part;
 import dev.patientharbor.standins.CallRecord.Entered;
 import dev.patientharbor.standins.CallRecord.Place;
@@ -45,17 +46,15 @@ final class Watches {
     static List<Place> of(Part.Made made) {
         List<Place> all = new ArrayList<>();
         for (int i = 0; i < made.layers().size(); i++) {
+            Layer layer = made.layers().get(i);
             boolean watches =
-                    made.layers()
-                            .get(i)
-                            .match(
-                                    ofClass -> false,
-                                    ours ->
-                                            ours.builtIn()
-                                                    .match(
-                                                            delay -> false,
-                                                            fail -> false,
-                                                            spy -> true));
+                    switch (layer.form()) {
+                        case OF_CLASS -> false;
+                        case OF_OURS ->
+                                ((Layer.OfOurs) layer)
+                                        .builtIn()
+                                        .match(delay -> false, fail -> false, spy -> true);
+                    };
             if (watches) {
                 all.add(place(made, i));
             }
