@@ -25,7 +25,7 @@ final class CalledMaker implements Maker {
     @Override
     public Object make(Surroundings at) throws Throwable {
         Object on = making.on().isPresent() ? stations.at(making.on().get()).get(at) : null;
-        Method called = NotMadeException.ready(making.className(), this::method);
+        Method called = usable();
         Object[] given =
                 ConstructedMaker.given(
                         arguments, called.getGenericParameterTypes(), making.className(), at, null);
@@ -34,6 +34,16 @@ final class CalledMaker implements Maker {
         } catch (InvocationTargetException thrown) {
             throw thrown.getCause();
         } catch (LinkageError unusable) {
+            throw NotMadeException.unusable(making.className(), unusable);
+        }
+    }
+
+    private Method usable() {
+        try {
+            return method();
+        } catch (RigException closed) {
+            throw closed;
+        } catch (LinkageError | ReflectiveOperationException | RuntimeException unusable) {
             throw NotMadeException.unusable(making.className(), unusable);
         }
     }

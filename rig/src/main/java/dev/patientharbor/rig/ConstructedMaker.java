@@ -59,7 +59,7 @@ final class ConstructedMaker implements Maker {
      * @param wrapped what it wraps; null for what is no decorator
      */
     Object make(Surroundings at, Object wrapped) throws Throwable {
-        Ready now = NotMadeException.ready(making.className(), this::ready);
+        Ready now = usable();
         Object[] given = given(arguments, now.types(), making.className(), at, wrapped);
         Object object;
         try {
@@ -119,6 +119,16 @@ final class ConstructedMaker implements Maker {
             given[i] = asked[i].get(at, who, types[i], wrapped);
         }
         return given;
+    }
+
+    private Ready usable() {
+        try {
+            return ready();
+        } catch (RigException closed) {
+            throw closed;
+        } catch (LinkageError | ReflectiveOperationException | RuntimeException unusable) {
+            throw NotMadeException.unusable(making.className(), unusable);
+        }
     }
 
     private Ready ready() throws NoSuchMethodException {

@@ -1,7 +1,6 @@
 package dev.patientharbor.rig;
 
 import dev.patientharbor.model.JavaName;
-import java.util.concurrent.Callable;
 
 /**
  * An object was not made, and not because what makes it threw: its class cannot be used, or what it
@@ -30,22 +29,6 @@ final class NotMadeException extends RuntimeException {
         return new NotMadeException(
                 "the class " + JavaName.of(className) + " cannot be used: " + ThrownText.of(cause),
                 cause);
-    }
-
-    /**
-     * What is got ready to use a class.
-     *
-     * @throws NotMadeException if the class cannot be used
-     * @throws RigException if the rig is closed
-     */
-    static <T> T ready(String className, Callable<T> ready) {
-        try {
-            return ready.call();
-        } catch (RigException closed) {
-            throw closed;
-        } catch (LinkageError | Exception unusable) {
-            throw unusable(className, unusable);
-        }
     }
 
     /** The class whose initialiser threw: that of another one may have run on the way. */
