@@ -23,7 +23,7 @@ public final class CommandRehearsal {
         Console process = Console.ofProcess();
         Console console = new Console(nowhere, nowhere, process.layout());
         String port = args[0] + "/port.harbor.yaml";
-        for (Command command : Command.values()) {
+        for (ToolCommand command : ToolCommand.values()) {
             for (List<String> arguments : rehearsals(command, port)) {
                 Stream<String> line = Stream.concat(Stream.of(command.word()), arguments.stream());
                 Tool.run(line.toArray(String[]::new), console);
@@ -33,7 +33,7 @@ public final class CommandRehearsal {
     }
 
     /** The arguments with which a command is rehearsed, so that most of what it needs is met. */
-    private static List<List<String>> rehearsals(Command command, String port) {
+    private static List<List<String>> rehearsals(ToolCommand command, String port) {
         return switch (command) {
             case DEMO -> List.of(List.of());
             case ROSTER -> List.of(List.of(port, "--format", "json"));

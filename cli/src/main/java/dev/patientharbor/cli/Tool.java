@@ -61,9 +61,9 @@ public final class Tool {
     /** The tool with the command that is asked for, or with all: describing one takes its time. */
     private static CommandLine tool(String wanted) {
         CommandLine tool = new CommandLine(spec());
-        Command.of(wanted)
+        ToolCommand.of(wanted)
                 .map(List::of)
-                .orElse(List.of(Command.values()))
+                .orElse(List.of(ToolCommand.values()))
                 .forEach(command -> tool.addSubcommand(command.word(), command.spec()));
         return tool;
     }
@@ -101,7 +101,7 @@ public final class Tool {
             console.out().println(NAME + " " + Options.version());
             return ExitCode.CLEAN;
         }
-        Optional<Command> command = Command.of(last.commandSpec().name());
+        Optional<ToolCommand> command = ToolCommand.of(last.commandSpec().name());
         if (command.isEmpty()) {
             usage(tool, console);
             return ExitCode.UNUSABLE;

@@ -17,6 +17,7 @@ import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.Reach;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.Supply;
+import dev.patientharbor.model.SupplyForm;
 import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.Written;
 import dev.patientharbor.notation.ProfileFiles;
@@ -96,7 +97,7 @@ class ClosedFamiliesTest {
 
     @Test
     void each_member_of_a_family_has_a_form_of_its_own() throws Exception {
-        has(Supply.Form.values(), samples(Supply.class).stream().map(Supply::form));
+        has(SupplyForm.values(), samples(Supply.class).stream().map(Supply::form));
         has(Making.Form.values(), samples(Making.class).stream().map(Making::form));
         has(Part.Form.values(), samples(Part.class).stream().map(Part::form));
         has(Argument.Form.values(), samples(Argument.class).stream().map(Argument::form));
@@ -169,7 +170,7 @@ class ClosedFamiliesTest {
     @Test
     void every_command_format_and_exit_code_stands_in_the_readme() throws IOException {
         String readme = Files.readString(ROOT.resolve("README.md"));
-        for (Command command : Command.values()) {
+        for (ToolCommand command : ToolCommand.values()) {
             assertTrue(readme.contains("\n`" + command.word() + "`: "), command.word());
             var format = command.spec().findOption("--format");
             if (format != null) {

@@ -2,7 +2,7 @@ package dev.patientharbor.check;
 
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
-import dev.patientharbor.model.Supply;
+import dev.patientharbor.model.SupplyEffect;
 import dev.patientharbor.resolve.ResolvedBinding;
 import dev.patientharbor.resolve.ResolvedProfile;
 import dev.patientharbor.resolve.ResolvedSet;
@@ -24,7 +24,7 @@ final class ChangeRule implements Rule {
                 reporter.report(owner, List.of(), changesNothing(set, binding));
             }
             for (ResolvedBinding binding : owner.own()) {
-                boolean leftOpen = isTo(binding, Supply.Effect.LEAVES_OPEN);
+                boolean leftOpen = isTo(binding, SupplyEffect.LEAVES_OPEN);
                 if (leftOpen && binding.slot().isPresent()) {
                     tellUnfilled(set, lines, reporter, binding);
                 }
@@ -32,7 +32,7 @@ final class ChangeRule implements Rule {
         }
     }
 
-    private static boolean isTo(ResolvedBinding binding, Supply.Effect effect) {
+    private static boolean isTo(ResolvedBinding binding, SupplyEffect effect) {
         return binding.declared().supply().effect() == effect;
     }
 
@@ -43,13 +43,13 @@ final class ChangeRule implements Rule {
                         binding.declared().at(),
                         slot,
                         slot
-                                + (isTo(binding, Supply.Effect.REMOVES)
+                                + (isTo(binding, SupplyEffect.REMOVES)
                                         ? " is removed"
                                         : " is changed")
                                 + ", and no binding of it is inherited at this level.")
                 .with(
                         "do",
-                        isTo(binding, Supply.Effect.REMOVES)
+                        isTo(binding, SupplyEffect.REMOVES)
                                         && !set.fillers(binding.slot().orElseThrow()).isEmpty()
                                 ? "take the line out; or write none, if no class of the code is to"
                                         + " fill it"

@@ -6,6 +6,7 @@ import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.Supply;
+import dev.patientharbor.model.SupplyForm;
 import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.TypeRef.ClassType;
 import dev.patientharbor.names.Lookup;
@@ -93,7 +94,7 @@ final class FitRule implements Rule {
 
     private static Finding ofBinding(ResolvedSet set, Wording wording, ResolvedBinding binding) {
         int slot = binding.slot().orElseThrow();
-        if (binding.declared().supply().form() == Supply.Form.MEMBERS) {
+        if (binding.declared().supply().form() == SupplyForm.MEMBERS) {
             return ofMembers(set, binding);
         }
         return finding(

@@ -4,6 +4,7 @@ import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.model.Supply;
+import dev.patientharbor.model.SupplyForm;
 import dev.patientharbor.resolve.ResolvedBinding;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.resolve.SlotTable;
@@ -30,7 +31,7 @@ final class MockRule implements Rule {
     private static void check(
             ResolvedSet set, ResolvedBinding binding, Reporter reporter, Set<String> classes) {
         Supply supply = binding.declared().supply();
-        boolean isMock = supply.form() == Supply.Form.MOCK;
+        boolean isMock = supply.form() == SupplyForm.MOCK;
         Optional<ClassFacts> contract =
                 isOfContract(supply) ? contract(set, binding) : Optional.empty();
         if (contract.isEmpty()) {

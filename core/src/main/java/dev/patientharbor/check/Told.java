@@ -75,11 +75,11 @@ final class Told {
     }
 
     private void joinOfSet() {
-        Tellers tellers = new Tellers();
-        sides.forEach(side -> side.ofSet().forEach(one -> tellers.add(side, one.finding())));
+        AbsenceAgreement agreement = new AbsenceAgreement();
+        sides.forEach(side -> side.ofSet().forEach(one -> agreement.add(side, one.finding())));
         for (Reporter side : sides) {
             for (OfSet one : side.ofSet()) {
-                if (tellers.isTold(one.finding(), one.profile().map(judges::get).orElse(sides))) {
+                if (agreement.isTold(one.finding(), one.profile().map(judges::get).orElse(sides))) {
                     ofSet.add(one.finding());
                 }
             }
@@ -97,15 +97,15 @@ final class Told {
 
     private void joinOfProfile(int number, boolean isPartial) {
         List<Reporter> all = concerned.get(number);
-        Tellers tellers = new Tellers();
-        all.forEach(side -> side.of(number).forEach(one -> tellers.add(side, one)));
+        AbsenceAgreement agreement = new AbsenceAgreement();
+        all.forEach(side -> side.of(number).forEach(one -> agreement.add(side, one)));
         for (Reporter side : judges.get(number)) {
             for (Finding one : side.of(number)) {
                 // What one side does not use, another one may.
                 boolean ofAll = one.kind() == FindingKinds.UNUSED_BINDING;
                 boolean isToldOfSet =
                         one.kind() == FindingKinds.NOTHING_TO_CHECK && nothingAnywhere;
-                if (!isToldOfSet && tellers.isTold(one, ofAll ? all : judges.get(number))) {
+                if (!isToldOfSet && agreement.isTold(one, ofAll ? all : judges.get(number))) {
                     ofProfile.get(number).add(one);
                 }
             }

@@ -15,18 +15,19 @@ final class TwoKindsRule implements Rule {
     @Override
     public void check(ResolvedSet set, Reporter reporter) {
         set.bindings()
-                .filter(binding -> first(set, binding).isPresent())
                 .forEach(
                         binding ->
-                                reporter.report(
-                                        set.profile(binding.owner()),
-                                        heir -> Inheritance.holdsFor(binding, heir),
-                                        List.of(),
-                                        finding(
-                                                set,
-                                                maker(binding).orElseThrow(),
-                                                first(set, binding).orElseThrow(),
-                                                binding)));
+                                first(set, binding)
+                                        .ifPresent(first -> report(set, first, binding, reporter)));
+    }
+
+    private static void report(
+            ResolvedSet set, ResolvedBinding first, ResolvedBinding binding, Reporter reporter) {
+        reporter.report(
+                set.profile(binding.owner()),
+                heir -> Inheritance.holdsFor(binding, heir),
+                List.of(),
+                finding(set, maker(binding).orElseThrow(), first, binding));
     }
 
     /** The first binding of the same maker, if it calls it otherwise. */

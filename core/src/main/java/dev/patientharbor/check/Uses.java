@@ -1,6 +1,6 @@
 package dev.patientharbor.check;
 
-import dev.patientharbor.model.Supply;
+import dev.patientharbor.model.SupplyEffect;
 import dev.patientharbor.resolve.Outcome.Kind;
 import dev.patientharbor.resolve.ResolvedBinding;
 import dev.patientharbor.resolve.ResolvedSet;
@@ -33,7 +33,7 @@ final class Uses {
         boolean holds = wiring.profile().binding(slot).filter(one -> one == binding).isPresent();
         boolean leavesOut =
                 binding.target().isPresent()
-                        || binding.declared().supply().effect() == Supply.Effect.LEAVES_EMPTY
+                        || binding.declared().supply().effect() == SupplyEffect.LEAVES_EMPTY
                         || set.lifetimes().oneOfClass(binding.bareOutcome()).isPresent();
         return holds
                 && (wiring.isReached(slot)

@@ -4,7 +4,7 @@ import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.NearNames;
 import dev.patientharbor.model.Binding;
-import dev.patientharbor.model.Supply;
+import dev.patientharbor.model.SupplyEffect;
 import dev.patientharbor.resolve.ResolvedBinding;
 import dev.patientharbor.resolve.ResolvedDecorator;
 import dev.patientharbor.resolve.ResolvedSet;
@@ -46,7 +46,7 @@ final class ValueRule implements Rule {
         boolean gives = !binding.with().isEmpty() || binding.constructor().isPresent();
         boolean takes =
                 binding.supply().className().isPresent()
-                        || binding.supply().effect() == Supply.Effect.KEEPS;
+                        || binding.supply().effect() == SupplyEffect.KEEPS;
         return gives && !takes;
     }
 

@@ -33,7 +33,7 @@ public record Binding(
      * This change put upon an inherited binding, or this replacement with the values that it keeps.
      */
     public Binding over(Binding inherited) {
-        boolean part = supply.effect() == Supply.Effect.KEEPS;
+        boolean part = supply.effect() == SupplyEffect.KEEPS;
         With values = part || keepsValues ? inherited.with.changedBy(with) : with;
         return new Binding(
                 slot,
@@ -48,7 +48,7 @@ public record Binding(
 
     /** Whether it says only something upon an inherited binding. */
     public boolean needsInherited() {
-        return keepsValues || supply.effect() == Supply.Effect.KEEPS;
+        return keepsValues || supply.effect() == SupplyEffect.KEEPS;
     }
 
     /** Whether two bindings say the same, wherever they stand. */

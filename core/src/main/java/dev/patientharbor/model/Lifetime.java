@@ -6,43 +6,42 @@ import java.util.Optional;
 /** How long one instance lives. */
 public enum Lifetime {
     /** One for a rig and a binding. */
-    SHARED,
+    SHARED("shared", true, false, true),
     /** One for each need. */
-    FRESH,
+    FRESH("fresh", false, false, false),
     /** One for each opened scope. */
-    SCOPED;
+    SCOPED("scoped", true, true, false);
+
+    private final String word;
+    private final boolean kept;
+    private final boolean ofScope;
+    private final boolean ofRig;
+
+    Lifetime(String word, boolean kept, boolean ofScope, boolean ofRig) {
+        this.word = word;
+        this.kept = kept;
+        this.ofScope = ofScope;
+        this.ofRig = ofRig;
+    }
 
     /** The word that people and machines read, such as {@code shared}. */
     public String word() {
-        return switch (this) {
-            case SHARED -> "shared";
-            case FRESH -> "fresh";
-            case SCOPED -> "scoped";
-        };
+        return word;
     }
 
     /** Whether the object is there again for whoever asks again. */
     public boolean isKept() {
-        return switch (this) {
-            case SHARED, SCOPED -> true;
-            case FRESH -> false;
-        };
+        return kept;
     }
 
     /** Whether the object lives as long as a scope does. */
     public boolean isOfScope() {
-        return switch (this) {
-            case SCOPED -> true;
-            case SHARED, FRESH -> false;
-        };
+        return ofScope;
     }
 
     /** Whether the object lives as long as the whole rig, so that nothing outlives it. */
     public boolean isOfRig() {
-        return switch (this) {
-            case SHARED -> true;
-            case SCOPED, FRESH -> false;
-        };
+        return ofRig;
     }
 
     /** The lifetime of that word, if it is one. */

@@ -6,50 +6,12 @@ import java.util.Optional;
 /** What fills a slot. Each kind says for itself what the rest of the street asks of it. */
 public sealed interface Supply {
 
-    /** The kinds of supplies: one for each record below. */
-    enum Form {
-        CLASS(Effect.FILLS),
-        FACTORY(Effect.FILLS),
-        MOCK(Effect.FILLS),
-        ANSWERS(Effect.FILLS),
-        VALUE(Effect.FILLS),
-        OBJECT(Effect.FILLS),
-        CALL(Effect.FILLS),
-        STATED_KEYS(Effect.FILLS),
-        MEMBERS(Effect.FILLS),
-        SAME_AS(Effect.FILLS),
-        NONE(Effect.LEAVES_EMPTY),
-        INHERITED(Effect.KEEPS),
-        REMOVED(Effect.REMOVES),
-        TO_FILL(Effect.LEAVES_OPEN);
-
-        private final Effect effect;
-
-        Form(Effect effect) {
-            this.effect = effect;
-        }
-    }
-
-    /** What a binding does to its slot. */
-    enum Effect {
-        /** Something stands in it. */
-        FILLS,
-        /** Nothing stands in it, on purpose. */
-        LEAVES_EMPTY,
-        /** A profile that extends this one must say what stands in it. */
-        LEAVES_OPEN,
-        /** It is as if the inherited binding had never been. */
-        REMOVES,
-        /** The inherited supply stands in it. */
-        KEEPS
-    }
-
     /** Which record it is. */
-    Form form();
+    SupplyForm form();
 
     /** What it does to the slot. */
-    default Effect effect() {
-        return form().effect;
+    default SupplyEffect effect() {
+        return form().effect();
     }
 
     /**
@@ -83,27 +45,29 @@ public sealed interface Supply {
 
     /** The slot that stands in, where another does. */
     default Optional<Slot> target() {
-        return form() == Form.SAME_AS ? Optional.of(((SameAs) this).slot()) : Optional.empty();
+        return form() == SupplyForm.SAME_AS
+                ? Optional.of(((SameAs) this).slot())
+                : Optional.empty();
     }
 
     /** The slots that it lists as members of a collection. */
     default List<Slot> members() {
-        return form() == Form.MEMBERS ? ((Members) this).slots() : List.of();
+        return form() == SupplyForm.MEMBERS ? ((Members) this).slots() : List.of();
     }
 
     /** The factory that it is. */
     default Optional<Factory> factory() {
-        return form() == Form.FACTORY ? Optional.of((Factory) this) : Optional.empty();
+        return form() == SupplyForm.FACTORY ? Optional.of((Factory) this) : Optional.empty();
     }
 
     /** The object that was handed in. */
     default Optional<HandedIn> handedIn() {
-        return form() == Form.OBJECT ? Optional.of((HandedIn) this) : Optional.empty();
+        return form() == SupplyForm.OBJECT ? Optional.of((HandedIn) this) : Optional.empty();
     }
 
     /** The canned answers of which a stub is made. */
     default Optional<List<Canned>> cannedAnswers() {
-        return form() == Form.ANSWERS
+        return form() == SupplyForm.ANSWERS
                 ? Optional.of(((OfAnswers) this).answers())
                 : Optional.empty();
     }
@@ -133,8 +97,8 @@ public sealed interface Supply {
         }
 
         @Override
-        public Form form() {
-            return Form.CLASS;
+        public SupplyForm form() {
+            return SupplyForm.CLASS;
         }
 
         @Override
@@ -151,8 +115,8 @@ public sealed interface Supply {
     /** A mock, made from the contract alone. */
     record Mock() implements Supply {
         @Override
-        public Form form() {
-            return Form.MOCK;
+        public SupplyForm form() {
+            return SupplyForm.MOCK;
         }
 
         @Override
@@ -173,8 +137,8 @@ public sealed interface Supply {
         }
 
         @Override
-        public Form form() {
-            return Form.ANSWERS;
+        public SupplyForm form() {
+            return SupplyForm.ANSWERS;
         }
 
         @Override
@@ -200,8 +164,8 @@ public sealed interface Supply {
      */
     record OfValue(ImplementationKind of, Given given) implements Supply {
         @Override
-        public Form form() {
-            return Form.VALUE;
+        public SupplyForm form() {
+            return SupplyForm.VALUE;
         }
 
         @Override
@@ -228,8 +192,8 @@ public sealed interface Supply {
      */
     record HandedIn(ImplementationKind of, Object object) implements Supply {
         @Override
-        public Form form() {
-            return Form.OBJECT;
+        public SupplyForm form() {
+            return SupplyForm.OBJECT;
         }
 
         @Override
@@ -265,8 +229,8 @@ public sealed interface Supply {
      */
     record MadeBy(ImplementationKind of, java.util.function.Supplier<?> maker) implements Supply {
         @Override
-        public Form form() {
-            return Form.CALL;
+        public SupplyForm form() {
+            return SupplyForm.CALL;
         }
 
         @Override
@@ -299,8 +263,8 @@ public sealed interface Supply {
         }
 
         @Override
-        public Form form() {
-            return Form.STATED_KEYS;
+        public SupplyForm form() {
+            return SupplyForm.STATED_KEYS;
         }
 
         @Override
@@ -323,8 +287,8 @@ public sealed interface Supply {
      */
     record Factory(ImplementationKind of, Written holder, String method) implements Supply {
         @Override
-        public Form form() {
-            return Form.FACTORY;
+        public SupplyForm form() {
+            return SupplyForm.FACTORY;
         }
 
         @Override
@@ -345,8 +309,8 @@ public sealed interface Supply {
         }
 
         @Override
-        public Form form() {
-            return Form.MEMBERS;
+        public SupplyForm form() {
+            return SupplyForm.MEMBERS;
         }
 
         @Override
@@ -363,8 +327,8 @@ public sealed interface Supply {
     /** Whatever fills another slot: the same instance, not a second one. */
     record SameAs(Slot slot) implements Supply {
         @Override
-        public Form form() {
-            return Form.SAME_AS;
+        public SupplyForm form() {
+            return SupplyForm.SAME_AS;
         }
 
         @Override
@@ -381,8 +345,8 @@ public sealed interface Supply {
     /** Nothing, on purpose: meets only needs that may be absent. */
     record None() implements Supply {
         @Override
-        public Form form() {
-            return Form.NONE;
+        public SupplyForm form() {
+            return SupplyForm.NONE;
         }
 
         @Override
@@ -399,8 +363,8 @@ public sealed interface Supply {
     /** Whatever the inherited binding of the same level supplies; the rest of it is changed. */
     record Inherited() implements Supply {
         @Override
-        public Form form() {
-            return Form.INHERITED;
+        public SupplyForm form() {
+            return SupplyForm.INHERITED;
         }
 
         @Override
@@ -417,8 +381,8 @@ public sealed interface Supply {
     /** Takes an inherited binding away, as if it had never been. */
     record Removed() implements Supply {
         @Override
-        public Form form() {
-            return Form.REMOVED;
+        public SupplyForm form() {
+            return SupplyForm.REMOVED;
         }
 
         @Override
@@ -435,8 +399,8 @@ public sealed interface Supply {
     /** To be filled by a profile that extends this one. */
     record ToFill() implements Supply {
         @Override
-        public Form form() {
-            return Form.TO_FILL;
+        public SupplyForm form() {
+            return SupplyForm.TO_FILL;
         }
 
         @Override

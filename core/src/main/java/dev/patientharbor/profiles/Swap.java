@@ -4,6 +4,7 @@ import dev.patientharbor.finding.NearNames;
 import dev.patientharbor.model.Binding;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.Supply;
+import dev.patientharbor.model.SupplyForm;
 import dev.patientharbor.model.Words;
 import dev.patientharbor.model.Written;
 import dev.patientharbor.plan.Answer.Seat;
@@ -66,7 +67,7 @@ final class Swap {
         Words words = new Words(List.of(binding), List.of(), List.of());
         changed.whole(words);
         boolean oneMock =
-                binding.supply().form() == Supply.Form.MOCK
+                binding.supply().form() == SupplyForm.MOCK
                         && within.stream().allMatch(place -> layers(place).equals(layers("")));
         Words narrower =
                 oneMock ? new Words(List.of(outwards(binding)), List.of(), List.of()) : words;

@@ -9,6 +9,7 @@ import dev.patientharbor.model.Key;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.SlotParser;
 import dev.patientharbor.model.Supply;
+import dev.patientharbor.model.SupplyForm;
 import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.TypeRef.ArrayType;
 import dev.patientharbor.model.TypeRef.ClassType;
@@ -76,7 +77,7 @@ final class BindingResolver {
         Optional<ValuedBlueprint> valued = blueprint(binding, facts, fit);
         List<ValueFault> faults =
                 new ArrayList<>(valued.map(ValuedBlueprint::faults).orElse(List.of()));
-        if (slot.isPresent() && binding.supply().form() == Supply.Form.VALUE) {
+        if (slot.isPresent() && binding.supply().form() == SupplyForm.VALUE) {
             Given given = ((Supply.OfValue) binding.supply()).given();
             faults.addAll(ValuedBlueprint.ofContract(given, slot.get(), conversion));
         }

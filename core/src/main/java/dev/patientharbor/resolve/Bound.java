@@ -2,7 +2,7 @@ package dev.patientharbor.resolve;
 
 import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.Binding;
-import dev.patientharbor.model.Supply;
+import dev.patientharbor.model.SupplyEffect;
 import java.util.ArrayList;
 import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
@@ -67,7 +67,7 @@ final class Bound {
             return whole;
         }
         if (change.slot().isPresent()
-                && change.declared().supply().effect() == Supply.Effect.KEEPS) {
+                && change.declared().supply().effect() == SupplyEffect.KEEPS) {
             changesNothing.add(change);
         }
         return change;
@@ -166,7 +166,7 @@ final class Bound {
         }
         bySlot.forEach(
                 (slot, all) -> {
-                    if (all.get(0).declared().supply().effect() == Supply.Effect.REMOVES
+                    if (all.get(0).declared().supply().effect() == SupplyEffect.REMOVES
                             && find(slot).isEmpty()) {
                         changesNothing.add(all.get(0));
                     }

@@ -2,7 +2,7 @@ package dev.patientharbor.resolve;
 
 import dev.patientharbor.model.ImplementationKind;
 import dev.patientharbor.model.Slot;
-import dev.patientharbor.model.Supply;
+import dev.patientharbor.model.SupplyEffect;
 import dev.patientharbor.names.Lookup;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -74,7 +74,7 @@ public final class BoundAnywhere {
                         .filter(one -> one.method().isEmpty())
                         .filter(one -> one.className().equals(contract))
                         .isPresent();
-        if (!isItself && binding.declared().supply().effect() != Supply.Effect.KEEPS) {
+        if (!isItself && binding.declared().supply().effect() != SupplyEffect.KEEPS) {
             replaced.add(contract);
         }
     }

@@ -2,7 +2,7 @@ package dev.patientharbor.resolve;
 
 import dev.patientharbor.model.FillIn;
 import dev.patientharbor.model.ImplementationKind;
-import dev.patientharbor.model.Supply;
+import dev.patientharbor.model.SupplyForm;
 import dev.patientharbor.plan.AnswerKind;
 import dev.patientharbor.plan.LifetimeChoice;
 import java.util.ArrayList;
@@ -345,8 +345,7 @@ public final class Outcome {
     }
 
     private boolean isMadeByCall() {
-        return binding.filter(one -> one.declared().supply().form() == Supply.Form.CALL)
-                .isPresent();
+        return binding.filter(one -> one.declared().supply().form() == SupplyForm.CALL).isPresent();
     }
 
     private AnswerKind answerKind() {

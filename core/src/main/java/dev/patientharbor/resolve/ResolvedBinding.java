@@ -1,7 +1,7 @@
 package dev.patientharbor.resolve;
 
 import dev.patientharbor.model.Binding;
-import dev.patientharbor.model.Supply;
+import dev.patientharbor.model.SupplyEffect;
 import dev.patientharbor.names.Lookup;
 import dev.patientharbor.types.Fit;
 import dev.patientharbor.values.AnswerFault;
@@ -53,7 +53,7 @@ public final class ResolvedBinding {
         this.blueprint = blueprint;
         bareOutcome = SlotFiller.bound(this, List.of());
         binds =
-                declared.supply().effect() == Supply.Effect.REMOVES
+                declared.supply().effect() == SupplyEffect.REMOVES
                         ? Optional.empty()
                         : Optional.of(this);
     }

@@ -4,6 +4,7 @@ import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.Binding;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.Supply;
+import dev.patientharbor.model.SupplyEffect;
 import dev.patientharbor.model.TypeRef.ClassType;
 import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.Answer.Behind;
@@ -244,7 +245,7 @@ public final class RosterMaker {
         List<Answer.Hidden> all = new ArrayList<>();
         wiring.profile().hidden(said).stream()
                 // What was left to be filled is not hidden by what fills it.
-                .filter(one -> one.declared().supply().effect() != Supply.Effect.LEAVES_OPEN)
+                .filter(one -> one.declared().supply().effect() != SupplyEffect.LEAVES_OPEN)
                 .forEach(
                         one ->
                                 all.add(

@@ -4,7 +4,7 @@ import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.CodeIndex;
 import dev.patientharbor.model.FillIn;
 import dev.patientharbor.model.Slot;
-import dev.patientharbor.model.Supply;
+import dev.patientharbor.model.SupplyForm;
 import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.TypeRef.ClassType;
 import dev.patientharbor.resolve.SlotFinder.Found;
@@ -212,7 +212,7 @@ final class SlotFiller {
         if (binding.target().isPresent() && !binding.isBroken()) {
             return Outcome.alias(Optional.of(binding), aim(seat, found, profile));
         }
-        if (binding.declared().supply().form() == Supply.Form.MEMBERS && !binding.isBroken()) {
+        if (binding.declared().supply().form() == SupplyForm.MEMBERS && !binding.isBroken()) {
             List<Integer> members = members(seat, binding, profile);
             boolean isSet = SlotTable.className(slots.slot(seat).contract()).equals(SET);
             return Outcome.collection(

@@ -6,6 +6,7 @@ import dev.patientharbor.model.Binding;
 import dev.patientharbor.model.Key;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.Supply;
+import dev.patientharbor.model.SupplyForm;
 import dev.patientharbor.model.Written;
 import dev.patientharbor.names.ClassNames;
 import java.util.ArrayList;
@@ -45,7 +46,7 @@ public final class StatedKeys {
     }
 
     List<Binding> expand(Binding binding, int owner) {
-        if (binding.supply().form() != Supply.Form.STATED_KEYS) {
+        if (binding.supply().form() != SupplyForm.STATED_KEYS) {
             return List.of(binding);
         }
         Supply.ByStatedKey stated = (Supply.ByStatedKey) binding.supply();

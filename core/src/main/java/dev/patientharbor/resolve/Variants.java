@@ -3,7 +3,7 @@ package dev.patientharbor.resolve;
 import dev.patientharbor.code.CodeIndex;
 import dev.patientharbor.model.Key;
 import dev.patientharbor.model.Slot;
-import dev.patientharbor.model.Supply;
+import dev.patientharbor.model.SupplyEffect;
 import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.resolve.SlotFinder.Found;
 import dev.patientharbor.types.Carrier;
@@ -120,7 +120,7 @@ final class Variants {
                         .filter(
                                 found ->
                                         found.binding().declared().supply().effect()
-                                                != Supply.Effect.LEAVES_EMPTY)
+                                                != SupplyEffect.LEAVES_EMPTY)
                         .ifPresent(found -> all.add(variant(slot, found, asked)));
             }
         }

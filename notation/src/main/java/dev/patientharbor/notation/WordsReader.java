@@ -7,7 +7,7 @@ import dev.patientharbor.model.Reach;
 import dev.patientharbor.model.Reach.Range;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.SlotParser;
-import dev.patientharbor.model.Supply;
+import dev.patientharbor.model.SupplyForm;
 import dev.patientharbor.model.Words;
 import dev.patientharbor.model.Written;
 import java.util.ArrayList;
@@ -45,7 +45,7 @@ final class WordsReader {
     /** Every key of a contract is bound by classes that state theirs, and by nothing else. */
     private boolean isOfItsKind(Binding binding) {
         boolean every = binding.slot().key().filter(Key::isEvery).isPresent();
-        boolean stated = binding.supply().form() == Supply.Form.STATED_KEYS;
+        boolean stated = binding.supply().form() == SupplyForm.STATED_KEYS;
         if (every != stated) {
             String contract = binding.slot().contract().text();
             faults.malformed(

@@ -9,8 +9,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 
-/** Which sides tell what, and so what is to be told: absences only if all tell them that can. */
-final class Tellers {
+/** Which sides tell what: an absence is told only if all sides agree that can tell it. */
+final class AbsenceAgreement {
 
     /** What says that something is not there: true of the set only if no side has it. */
     private static final Set<FindingKind> ABSENCES =

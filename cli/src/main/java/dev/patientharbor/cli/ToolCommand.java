@@ -1,0 +1,49 @@
+package dev.patientharbor.cli;
+
+import java.util.Arrays;
+import java.util.Optional;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.ParseResult;
+
+/** The commands of the tool, each with what describes it and what runs it. */
+enum ToolCommand {
+    CHECK("check"),
+    ROSTER("roster"),
+    DEMO("demo");
+
+    private final String word;
+
+    ToolCommand(String word) {
+        this.word = word;
+    }
+
+    /** The command of that word, if it is one. */
+    static Optional<ToolCommand> of(String word) {
+        return Arrays.stream(values()).filter(command -> command.word.equals(word)).findFirst();
+    }
+
+    /** What people type. */
+    String word() {
+        return word;
+    }
+
+    /** What it takes. */
+    CommandSpec spec() {
+        CommandSpec spec =
+                switch (this) {
+                    case CHECK -> CheckCommand.spec();
+                    case ROSTER -> RosterCommand.spec();
+                    case DEMO -> DemoCommand.spec();
+                };
+        return spec.name(word);
+    }
+
+    /** Runs it, and says how it ended. */
+    int run(ParseResult parsed, Console console) {
+        return switch (this) {
+            case CHECK -> CheckCommand.run(parsed, console);
+            case ROSTER -> RosterCommand.run(parsed, console);
+            case DEMO -> DemoCommand.run(console);
+        };
+    }
+}
