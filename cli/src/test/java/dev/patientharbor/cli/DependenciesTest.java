@@ -35,10 +35,34 @@ class DependenciesTest {
                             Map.entry("types", "code model"),
                             Map.entry("names", "code finding model types"),
                             Map.entry("values", "code finding model names types"),
-                            Map.entry("resolve", "code finding model names plan types values"),
+                            Map.entry("needs", "code finding model names plan types"),
                             Map.entry(
-                                    "check", "code finding model names plan resolve types values"),
-                            Map.entry("profiles", "check code files finding model plan resolve"),
+                                    "declared", "code finding model names needs plan types values"),
+                            Map.entry("inherited", "code declared finding model names needs types"),
+                            Map.entry(
+                                    "wiring",
+                                    "code declared finding inherited model needs plan types"),
+                            Map.entry(
+                                    "resolve",
+                                    "code declared finding inherited model names needs types"
+                                            + " values wiring"),
+                            Map.entry(
+                                    "rosters",
+                                    "code declared finding inherited model names needs plan"
+                                            + " resolve types wiring"),
+                            Map.entry(
+                                    "ruling",
+                                    "code declared finding inherited model names needs plan"
+                                            + " resolve types wiring"),
+                            Map.entry(
+                                    "rules",
+                                    "code declared finding inherited model names needs plan"
+                                            + " resolve ruling types values wiring"),
+                            Map.entry(
+                                    "check",
+                                    "code finding inherited model names needs plan resolve"
+                                            + " rosters rules ruling wiring"),
+                            Map.entry("profiles", "check code files finding inherited model plan"),
                             Map.entry("live", "com.fasterxml.jackson finding model values"),
                             Map.entry("standins", "finding live model"),
                             Map.entry("rig", "finding live model plan profiles standins types"),

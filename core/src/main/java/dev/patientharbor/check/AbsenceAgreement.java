@@ -3,6 +3,7 @@ package dev.patientharbor.check;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKind;
 import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.ruling.Reporter;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;

@@ -6,6 +6,7 @@ import dev.patientharbor.finding.NameSearch;
 import dev.patientharbor.finding.Severity;
 import dev.patientharbor.model.Strictness;
 import dev.patientharbor.model.Suppression;
+import dev.patientharbor.rules.OverdueRule;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;

@@ -1,12 +1,14 @@
 package dev.patientharbor.check;
 
-import dev.patientharbor.check.Reporter.OfPartial;
-import dev.patientharbor.check.Reporter.OfSet;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKind;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.model.Profile;
 import dev.patientharbor.names.ClassNames;
+import dev.patientharbor.rules.CannotSwapRule;
+import dev.patientharbor.ruling.Reporter;
+import dev.patientharbor.ruling.Reporter.OfPartial;
+import dev.patientharbor.ruling.Reporter.OfSet;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.HashMap;

@@ -1,8 +1,8 @@
 /**
- * Tells what is wrong with resolved profiles: one small class for each rule, and the verdict over
- * all of them.
+ * Checks a set: it runs the rules, leaves out the findings that are suppressed, and gives a verdict
+ * and the coverage.
  *
- * <p>A rule only reads; a fact that it lacks belongs into {@code resolve}. {@link
- * dev.patientharbor.check.Verdict} is stable, the rules are internal.
+ * <p>It knows no rule by itself; these are in {@code rules}. {@link
+ * dev.patientharbor.check.Verdict} and what it returns are stable, the rest is internal.
  */
 package dev.patientharbor.check;

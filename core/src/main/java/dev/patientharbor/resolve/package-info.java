@@ -1,8 +1,8 @@
 /**
- * Decides what fills each slot of each profile: names are looked up, profiles flattened, needs read
- * and followed.
+ * Takes a set through the rooms in their order: names, needs, what is declared, what is inherited,
+ * wiring. {@link dev.patientharbor.resolve.ResolvedSet} is what comes out, and what rules read.
  *
- * <p>Leaves facts only; what is wrong with them is told by {@code check}. Nothing here is quadratic
- * in consumers, and nothing recurses along the object graph. Internal: may change.
+ * <p>It leaves facts only; what is wrong with them is for {@code rules} to say. Internal: may
+ * change.
  */
 package dev.patientharbor.resolve;

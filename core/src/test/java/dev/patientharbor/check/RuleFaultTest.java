@@ -7,6 +7,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import dev.patientharbor.code.CodeIndex;
 import dev.patientharbor.code.MadeUpCode;
 import dev.patientharbor.finding.Where;
+import dev.patientharbor.inherited.Side;
 import dev.patientharbor.model.Circumstances;
 import dev.patientharbor.model.Declaration;
 import dev.patientharbor.model.HouseMarks;
@@ -16,7 +17,8 @@ import dev.patientharbor.model.Strictness;
 import dev.patientharbor.model.Terms;
 import dev.patientharbor.model.Words;
 import dev.patientharbor.model.Written;
-import dev.patientharbor.resolve.Side;
+import dev.patientharbor.rules.UnmetNeedRule;
+import dev.patientharbor.ruling.Rule;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 

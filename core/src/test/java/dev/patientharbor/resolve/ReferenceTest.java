@@ -2,10 +2,13 @@ package dev.patientharbor.resolve;
 
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import dev.patientharbor.inherited.Side;
 import dev.patientharbor.model.Settings;
 import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.Roster;
 import dev.patientharbor.plan.Row;
+import dev.patientharbor.rosters.RosterMaker;
+import dev.patientharbor.wiring.Wiring;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;

@@ -4,6 +4,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertSame;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import dev.patientharbor.inherited.Side;
 import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.Settings;
 import dev.patientharbor.model.Slot;
@@ -15,6 +16,9 @@ import dev.patientharbor.plan.Roster;
 import dev.patientharbor.plan.Row;
 import dev.patientharbor.rig.Rig;
 import dev.patientharbor.rig.Rigs;
+import dev.patientharbor.rosters.AssemblyMaker;
+import dev.patientharbor.rosters.RosterMaker;
+import dev.patientharbor.wiring.Wiring;
 import java.lang.reflect.Proxy;
 import java.util.Collections;
 import java.util.HashMap;

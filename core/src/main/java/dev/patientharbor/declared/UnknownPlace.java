@@ -1,0 +1,11 @@
+package dev.patientharbor.declared;
+
+import dev.patientharbor.names.Lookup;
+
+/**
+ * A name under {@code within} that is no area and no class.
+ *
+ * @param profile the number of the profile that names it
+ * @param name the name, looked up as a class
+ */
+public record UnknownPlace(int profile, Lookup name) {}

@@ -1,0 +1,197 @@
+package dev.patientharbor.inherited;
+
+import dev.patientharbor.code.AnnotationFacts;
+import dev.patientharbor.code.ClassFacts;
+import dev.patientharbor.code.ClassPattern;
+import dev.patientharbor.code.CodeIndex;
+import dev.patientharbor.code.ExecutableFacts;
+import dev.patientharbor.model.EntryText;
+import dev.patientharbor.model.Written;
+import dev.patientharbor.names.ClassNames;
+import dev.patientharbor.names.Lookup;
+import dev.patientharbor.needs.Blueprints;
+import dev.patientharbor.needs.InheritedTrait;
+import dev.patientharbor.needs.Marks;
+import dev.patientharbor.needs.Need;
+import dev.patientharbor.needs.SlotTable;
+import dev.patientharbor.types.Carrier;
+import dev.patientharbor.types.ValueTypes;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Stream;
+
+/** Finds the entry consumers that names and patterns stand for. */
+public final class EntryFinder {
+
+    private final CodeIndex code;
+    private final ClassNames names;
+    private final Marks marks;
+    private final Blueprints blueprints;
+    private final SlotTable slots;
+    private final ValueTypes values;
+    private final BoundAnywhere bound;
+    private Set<String> asked;
+
+    /** An exception is made where it is thrown, and receives nothing. */
+    private final InheritedTrait thrown;
+
+    public EntryFinder(
+            CodeIndex code,
+            ClassNames names,
+            Marks marks,
+            Blueprints blueprints,
+            SlotTable slots,
+            BoundAnywhere bound) {
+        this.marks = marks;
+        this.code = code;
+        this.names = names;
+        this.blueprints = blueprints;
+        this.slots = slots;
+        values = new ValueTypes(code);
+        thrown = new InheritedTrait(code, one -> one.name().equals("java.lang.Throwable"));
+        this.bound = bound;
+    }
+
+    /** What each entry names, but for what others exclude; these have what they exclude. */
+    public List<ResolvedEntry> find(List<Written> entries) {
+        List<ResolvedEntry> found = new ArrayList<>();
+        Set<String> byPattern = new HashSet<>();
+        for (Written entry : entries) {
+            EntryText text = EntryText.of(entry.text());
+            ResolvedEntry one =
+                    text.kind() == EntryText.Kind.EXCLUDED
+                            ? new ResolvedEntry(entry, List.of(), false)
+                            : find(entry, text);
+            found.add(one);
+            if (text.isPattern()) {
+                one.classes().forEach(facts -> byPattern.add(facts.name()));
+            }
+        }
+        Set<String> excluded = new HashSet<>();
+        for (int i = 0; i < found.size(); i++) {
+            EntryText text = found.get(i).text();
+            if (found.get(i).isExclusion()) {
+                List<ClassFacts> out =
+                        named(found.get(i).written(), text).stream()
+                                .filter(facts -> byPattern.contains(facts.name()))
+                                .toList();
+                out.forEach(facts -> excluded.add(facts.name()));
+                found.set(i, new ResolvedEntry(found.get(i).written(), out, false));
+            }
+        }
+        return found.stream().map(one -> without(excluded, one)).toList();
+    }
+
+    private static ResolvedEntry without(Set<String> excluded, ResolvedEntry one) {
+        if (!one.text().isPattern() || one.isExclusion()) {
+            return one;
+        }
+        List<ClassFacts> left =
+                one.classes().stream().filter(facts -> !excluded.contains(facts.name())).toList();
+        return new ResolvedEntry(one.written(), left, one.ambiguous());
+    }
+
+    private List<ClassFacts> named(Written entry, EntryText text) {
+        return text.isPattern()
+                ? code.inPackage(ClassPattern.of(text.name()))
+                : names.lookup(new Written(text.name(), entry.at())).found();
+    }
+
+    private ResolvedEntry find(Written entry, EntryText text) {
+        if (!text.isPattern()) {
+            Lookup lookup = names.lookup(entry);
+            return new ResolvedEntry(
+                    entry, lookup.facts().map(List::of).orElse(List.of()), lookup.isAmbiguous());
+        }
+        boolean unasked = text.kind() == EntryText.Kind.UNASKED;
+        List<ClassFacts> classes =
+                named(entry, text).stream()
+                        .filter(this::canBeConsumer)
+                        .filter(one -> unasked ? isMarked(one) && isUnasked(one) : asks(one))
+                        .toList();
+        return new ResolvedEntry(entry, classes, false);
+    }
+
+    /**
+     * A concrete class that is not private, stands in no method and in no other class's objects, is
+     * no test, and is not itself supplied or a decorator.
+     */
+    private boolean canBeConsumer(ClassFacts facts) {
+        return !facts.isInterface()
+                && !facts.isAbstract()
+                && !facts.isPrivate()
+                && !facts.isInMethod()
+                && !facts.isEnum()
+                && !facts.isInner()
+                && !isTest(facts)
+                && !bound.isSupplied(facts.name())
+                && !thrown.has(facts);
+    }
+
+    /** Whether JUnit's marks stand on it. */
+    private static boolean isTest(ClassFacts facts) {
+        Stream<AnnotationFacts> ofMethods =
+                facts.methods().stream().flatMap(one -> one.annotations().stream());
+        return Stream.concat(facts.annotations().stream(), ofMethods)
+                .anyMatch(mark -> mark.type().startsWith("org.junit."));
+    }
+
+    /** Whether it asks for something other than values. */
+    private boolean asks(ClassFacts facts) {
+        return !facts.bodies().lookups().isEmpty()
+                || facts.constructors().stream().anyMatch(this::asks)
+                || hasMarkedMember(facts);
+    }
+
+    private boolean hasMarkedMember(ClassFacts facts) {
+        return facts.fields().stream().anyMatch(field -> marks.isInject(field.annotations()))
+                || facts.methods().stream()
+                        .anyMatch(method -> marks.isInject(method.annotations()));
+    }
+
+    /** Whether it has a member with the mark of what is filled. */
+    private boolean isMarked(ClassFacts facts) {
+        return hasMarkedMember(facts)
+                || facts.constructors().stream().anyMatch(one -> marks.isInject(one.annotations()));
+    }
+
+    /** Whether no other marked class asks for it, or for what it is. */
+    private boolean isUnasked(ClassFacts facts) {
+        Set<String> types = new LinkedHashSet<>(List.of(facts.name()));
+        List<ClassFacts> open = new ArrayList<>(List.of(facts));
+        for (int i = 0; i < open.size(); i++) {
+            ClassFacts one = open.get(i);
+            Stream.concat(one.interfaces().stream(), one.superName().stream())
+                    .filter(code::inCode)
+                    .filter(types::add)
+                    .flatMap(name -> code.find(name).stream())
+                    .forEach(open::add);
+        }
+        return types.stream().noneMatch(asked()::contains);
+    }
+
+    /** The classes of the contracts for which marked classes ask. */
+    private Set<String> asked() {
+        if (asked == null) {
+            asked = new HashSet<>();
+            for (ClassFacts facts : code.sorted()) {
+                if (isMarked(facts) && !facts.isInterface()) {
+                    for (Need need : blueprints.of(facts, facts.asType().raw()).needs()) {
+                        asked.add(
+                                SlotTable.className(
+                                        Carrier.innermost(slots.slot(need.slot()).contract())));
+                    }
+                }
+            }
+        }
+        return asked;
+    }
+
+    /** Values alone are no need: a line of data with a text and a number is no consumer. */
+    private boolean asks(ExecutableFacts constructor) {
+        return constructor.parameterTypes().stream().anyMatch(type -> !values.isValue(type));
+    }
+}

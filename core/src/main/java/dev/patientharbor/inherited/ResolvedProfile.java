@@ -1,0 +1,339 @@
+package dev.patientharbor.inherited;
+
+import dev.patientharbor.declared.ProfileStatements;
+import dev.patientharbor.declared.ResolvedBinding;
+import dev.patientharbor.declared.ResolvedDecoration;
+import dev.patientharbor.declared.ResolvedDecorator;
+import dev.patientharbor.declared.ResolvedDemand;
+import dev.patientharbor.declared.ResolvedExpectation;
+import dev.patientharbor.declared.ResolvedLoosening;
+import dev.patientharbor.declared.ResolvedReach;
+import dev.patientharbor.declared.RuleSubject;
+import dev.patientharbor.finding.Where;
+import dev.patientharbor.model.Lifetime;
+import dev.patientharbor.model.Profile;
+import dev.patientharbor.model.Written;
+import dev.patientharbor.needs.Levels;
+import dev.patientharbor.needs.SlotTable;
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.Collections;
+import java.util.HashMap;
+import java.util.IdentityHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+
+/** One profile with everything that it inherits, names looked up. */
+public final class ResolvedProfile {
+
+    private final Profile declared;
+    private final int number;
+    private final Hierarchy hierarchy;
+    private final boolean lacksParents;
+    private final List<ResolvedBinding> own;
+    private final List<ResolvedDecoration> ownDecorations;
+    private final List<ResolvedReach> reaches = new ArrayList<>();
+    private final List<ResolvedReach> ownReaches;
+    private final BitSet speaksAt = new BitSet();
+    private final boolean plain;
+    private final Bound bound;
+    private final Optional<Said<Lifetime>> lifetime;
+    private final Optional<Said<Boolean>> eager;
+    private final Layers layers;
+    private final List<ResolvedDemand> demands = new ArrayList<>();
+    private final List<Loosened> loosened = new ArrayList<>();
+    private final List<ResolvedExpectation> expectations;
+
+    /** A decorator that is dropped where it is not. */
+    public record DropsNothing(ResolvedDecoration decoration, ResolvedDecorator dropped) {}
+
+    /** Parents that say different things of a slot, and no word since. */
+    public record Clash(int slot, int meet, List<Where> words) {
+
+        /** What clashes in what is said of a slot, if anything does. */
+        static <T> Optional<Clash> in(Said<T> said, int slot, Function<Said<T>, Where> place) {
+            return said.disagreement()
+                    .map(
+                            one ->
+                                    new Clash(
+                                            slot,
+                                            one.meet(),
+                                            one.words().stream().map(place).toList()));
+        }
+    }
+
+    /** A rule that is loosened, and the rule of a parent that it is, if one is inherited. */
+    public record Loosened(ResolvedLoosening loosening, Optional<ResolvedDemand> rule) {}
+
+    /**
+     * A word that says what is inherited anyway.
+     *
+     * @param slot of which slot, at its level
+     * @param at where it stands
+     * @param inherited where the word stands that says the same
+     * @param binding the binding, if it is one; else it is a list of decorators
+     */
+    public record Repeats(int slot, Where at, Where inherited, Optional<ResolvedBinding> binding) {}
+
+    public ResolvedProfile(
+            Profile declared,
+            int number,
+            Hierarchy hierarchy,
+            List<ResolvedProfile> parents,
+            ProfileStatements words,
+            SlotTable slots,
+            Levels levels) {
+        this.declared = declared;
+        this.number = number;
+        this.hierarchy = hierarchy;
+        ownDecorations = List.copyOf(words.decorations());
+        lacksParents =
+                !hierarchy.unknownParents(number).isEmpty()
+                        || parents.stream().anyMatch(ResolvedProfile::lacksParents);
+        bound =
+                new Bound(
+                        number,
+                        hierarchy,
+                        parents.stream().map(one -> one.bound).toList(),
+                        words.bindings(),
+                        words.again());
+        own = List.copyOf(bound.own());
+        layers =
+                new Layers(
+                        number,
+                        hierarchy,
+                        parents.stream().map(one -> one.layers).toList(),
+                        ownDecorations,
+                        slots,
+                        levels);
+        lifetime = term(declared.terms().lifetime(), parents, one -> one.lifetime);
+        eager = term(declared.terms().eager(), parents, one -> one.eager);
+        ownReaches = List.copyOf(words.reaches());
+        reaches.addAll(ownReaches);
+        expectations = words.expectations();
+        Set<ResolvedDemand> seen = Collections.newSetFromMap(new IdentityHashMap<>());
+        for (ResolvedProfile parent : parents) {
+            parent.demands.stream().filter(seen::add).forEach(demands::add);
+        }
+        loosen(words.loosenings());
+        demands.addAll(words.demands());
+        for (ResolvedProfile parent : parents) {
+            reaches.addAll(parent.reaches);
+            speaksAt.or(parent.speaksAt);
+        }
+        own.forEach(one -> one.slot().ifPresent(slot -> speaksAt.set(slots.level(slot))));
+        ownDecorations.forEach(
+                one -> one.slot().ifPresent(slot -> speaksAt.set(slots.level(slot))));
+        reaches.forEach(one -> speaksAt.set(one.level()));
+        plain = speaksAt.length() <= 1;
+    }
+
+    /** Takes out the rules that are loosened. */
+    private void loosen(List<ResolvedLoosening> loosenings) {
+        Map<RuleSubject, ResolvedDemand> first = new HashMap<>();
+        demands.forEach(one -> first.putIfAbsent(one.subject(), one));
+        for (ResolvedLoosening one : loosenings) {
+            loosened.add(new Loosened(one, Optional.ofNullable(first.get(one.subject()))));
+        }
+        Set<RuleSubject> out =
+                loosenings.stream().map(ResolvedLoosening::subject).collect(Collectors.toSet());
+        demands.removeIf(one -> out.contains(one.subject()));
+    }
+
+    /** What it says of itself, or else what its parents say. */
+    private <T> Optional<Said<T>> term(
+            Optional<T> own,
+            List<ResolvedProfile> parents,
+            Function<ResolvedProfile, Optional<Said<T>>> inherited) {
+        List<Said<T>> above =
+                parents.stream().flatMap(parent -> inherited.apply(parent).stream()).toList();
+        Optional<Said<T>> joined =
+                above.isEmpty()
+                        ? Optional.empty()
+                        : Optional.of(Said.join(number, above, hierarchy, Object::equals));
+        return own.isPresent() ? Optional.of(Said.by(number, own.get(), joined)) : joined;
+    }
+
+    /** The rules that hold in it, those of its parents first. */
+    public List<ResolvedDemand> demands() {
+        return demands;
+    }
+
+    /** The rules that it loosens, in order. */
+    public List<Loosened> loosened() {
+        return loosened;
+    }
+
+    /** What it expects its consumers to receive. */
+    public List<ResolvedExpectation> expectations() {
+        return expectations;
+    }
+
+    /** Its own bindings that change a part of an inherited one, each with that one. */
+    public Map<ResolvedBinding, ResolvedBinding> basis() {
+        return bound.basis();
+    }
+
+    /** The bindings that hold in it, whatever their level, in the order of their slots. */
+    public List<ResolvedBinding> bindings() {
+        return bound.all();
+    }
+
+    /** The lifetime that holds in it where neither a binding nor a mark says otherwise. */
+    public Optional<Lifetime> lifetime() {
+        return lifetime.map(Said::what);
+    }
+
+    /** Whether everything is made at the start. */
+    public boolean isEager() {
+        return eager.map(Said::what).orElse(false);
+    }
+
+    /** The terms of which its parents, or theirs, say different things: the keys of the file. */
+    public List<String> termsInDispute() {
+        List<String> disputed = new ArrayList<>();
+        if (lifetime.flatMap(Said::disagreement).isPresent()) {
+            disputed.add("lifetime");
+        }
+        if (eager.flatMap(Said::disagreement).isPresent()) {
+            disputed.add("eager");
+        }
+        return disputed;
+    }
+
+    public Profile declared() {
+        return declared;
+    }
+
+    /** Its place in the file, from 0. */
+    public int number() {
+        return number;
+    }
+
+    /** Whether it extends the other, directly or not, or is it. */
+    public boolean isOrExtends(int other) {
+        return number == other || hierarchy.ancestors(number).get(other);
+    }
+
+    /** Itself and all that it extends. */
+    public BitSet lineage() {
+        return hierarchy.lineage(number);
+    }
+
+    /**
+     * Whether it extends, directly or not, a profile that does not exist: what that would have said
+     * is not known.
+     */
+    public boolean lacksParents() {
+        return lacksParents;
+    }
+
+    /** The parents that do not exist. */
+    public List<Written> unknownParents() {
+        return hierarchy.unknownParents(number);
+    }
+
+    public List<ResolvedBinding> own() {
+        return own;
+    }
+
+    public List<ResolvedDecoration> ownDecorations() {
+        return ownDecorations;
+    }
+
+    /** What it says itself of how far needs may look. */
+    public List<ResolvedReach> ownReaches() {
+        return ownReaches;
+    }
+
+    /** The binding that holds for a slot at its level, its own or inherited. */
+    public Optional<ResolvedBinding> binding(int slot) {
+        return bound.find(slot);
+    }
+
+    /** The inherited bindings of a slot that no longer hold here, nearest first. */
+    public List<ResolvedBinding> hidden(int slot) {
+        return bound.hidden(slot);
+    }
+
+    /** The decorators that hold for a slot at its level, outermost first. */
+    public List<ResolvedDecorator> decorators(int slot) {
+        return layers.list(slot);
+    }
+
+    /** The slots that have decorators, in the order in which they were said. */
+    public Iterable<Integer> decoratedSlots() {
+        return layers.slots();
+    }
+
+    /** Bindings of its own of one slot, two or more of them each. */
+    public List<List<ResolvedBinding>> boundTwice() {
+        return bound.boundTwice();
+    }
+
+    /** Words of its own that remove or change what is not there. */
+    public List<ResolvedBinding> changesNothing() {
+        return bound.changesNothing();
+    }
+
+    /** Words of its own that say what is inherited anyway. */
+    public List<Repeats> repeats() {
+        List<Repeats> repeats = new ArrayList<>(bound.repeats());
+        repeats.addAll(layers.repeats());
+        return repeats;
+    }
+
+    public List<DropsNothing> dropsNothing() {
+        return layers.dropsNothing();
+    }
+
+    /** Where its parents, or theirs, disagree, and nobody has settled it. */
+    public List<Clash> clashes() {
+        List<Clash> clashes = new ArrayList<>(bound.clashes());
+        clashes.addAll(layers.clashes());
+        return clashes;
+    }
+
+    /** Whether two profiles have the very same word of a slot, or none. */
+    public boolean saysTheSameAs(ResolvedProfile other, int slot) {
+        return bound.saysTheSameAs(other.bound, slot);
+    }
+
+    /** Whether nothing is said but for the profile as a whole. */
+    public boolean isPlain() {
+        return plain;
+    }
+
+    /** Whether no slot has decorators. */
+    public boolean isUndecorated() {
+        return layers.isEmpty();
+    }
+
+    /** Whether anything is said at a level. */
+    public boolean speaksAt(int words) {
+        return speaksAt.get(words);
+    }
+
+    /** Whether decorators of a slot are spoken of at its very level. */
+    public boolean decoratesAt(int slot) {
+        return layers.speaksOf(slot);
+    }
+
+    /** What limits how far needs may look, its own words before inherited ones. */
+    public List<ResolvedReach> reaches() {
+        return reaches;
+    }
+
+    /**
+     * The place of a slot among the slots of its level, in collections: parents before children, a
+     * replaced variant where the first one stood.
+     */
+    public long placeOf(int slot) {
+        ResolvedBinding first = bound.first(slot);
+        return (long) hierarchy.placeInLine(number, first.owner()) << Integer.SIZE | first.place();
+    }
+}

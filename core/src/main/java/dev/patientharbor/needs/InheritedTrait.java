@@ -1,0 +1,46 @@
+package dev.patientharbor.needs;
+
+import dev.patientharbor.code.ClassFacts;
+import dev.patientharbor.code.CodeIndex;
+import java.util.LinkedHashSet;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Predicate;
+
+/**
+ * Whether a class or one of its superclasses has a trait: each class is asked once, however many
+ * extend it.
+ */
+public final class InheritedTrait {
+
+    private final CodeIndex code;
+    private final Predicate<ClassFacts> trait;
+    private final Map<String, Boolean> known = new ConcurrentHashMap<>();
+
+    public InheritedTrait(CodeIndex code, Predicate<ClassFacts> trait) {
+        this.code = code;
+        this.trait = trait;
+    }
+
+    public boolean has(ClassFacts facts) {
+        Set<String> passed = new LinkedHashSet<>();
+        boolean has = false;
+        Optional<ClassFacts> at = Optional.of(facts);
+        // What is compiled wrong may extend itself.
+        while (!has && at.isPresent() && passed.add(at.get().name())) {
+            Boolean told = known.get(at.get().name());
+            if (told != null) {
+                has = told;
+                break;
+            }
+            has = trait.test(at.get());
+            at = at.get().superName().flatMap(code::find);
+        }
+        for (String name : passed) {
+            known.put(name, has);
+        }
+        return has;
+    }
+}

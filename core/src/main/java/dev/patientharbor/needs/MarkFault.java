@@ -1,0 +1,21 @@
+package dev.patientharbor.needs;
+
+import dev.patientharbor.finding.Where;
+
+/**
+ * A mark of the open standard that cannot be meant so, or says nothing.
+ *
+ * @param reason what is wrong
+ * @param at the member, or the class
+ */
+public record MarkFault(Reason reason, Where at) {
+
+    /** What can be wrong. */
+    public enum Reason {
+        BLANK_NAME,
+        TWO_KEYS,
+        TWO_SCOPES,
+        FINAL_FIELD,
+        TYPE_PARAMETERS
+    }
+}

@@ -1,0 +1,150 @@
+package dev.patientharbor.needs;
+
+import dev.patientharbor.model.ShortName;
+import dev.patientharbor.model.Slot;
+import dev.patientharbor.model.TypeRef;
+import dev.patientharbor.model.TypeRef.ClassType;
+import dev.patientharbor.types.Carrier;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.BitSet;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * Gives each slot a number, so that the rest of resolving is done in arrays; and a number of its
+ * own to a slot at a level other than the whole profile.
+ */
+public final class SlotTable {
+
+    private final Map<Slot, Integer> numbers = new HashMap<>();
+    private final Map<Long, Integer> atLevels = new HashMap<>();
+    private final List<Slot> slots = new ArrayList<>();
+    private final BitSet many = new BitSet();
+    private final BitSet wrapping = new BitSet();
+    private int[] plain = new int[64];
+    private int[] level = new int[64];
+    private final Map<String, List<Integer>> byContractClass = new HashMap<>();
+    private final List<List<Integer>> ofSameClass = new ArrayList<>();
+    private final Map<Slot, List<Integer>> byClassAndKey = new HashMap<>();
+    private final List<List<Integer>> ofSameClassAndKey = new ArrayList<>();
+
+    /** The number of a slot in the whole profile, a new one if it is new. */
+    public int number(Slot slot) {
+        Integer known = numbers.get(slot);
+        if (known != null) {
+            return known;
+        }
+        int number = add(slot, slots.size(), Levels.WHOLE);
+        numbers.put(slot, number);
+        many.set(number, Carrier.holdsMany(slot.contract()));
+        wrapping.set(number, Carrier.of(slot.contract()).isPresent());
+        List<Integer> same =
+                byContractClass.computeIfAbsent(
+                        className(slot.contract()), name -> new ArrayList<>(1));
+        same.add(number);
+        ofSameClass.add(same);
+        Slot raw = new Slot(TypeRef.of(className(slot.contract())), slot.key());
+        List<Integer> alike = byClassAndKey.computeIfAbsent(raw, one -> new ArrayList<>(1));
+        alike.add(number);
+        ofSameClassAndKey.add(alike);
+        return number;
+    }
+
+    /** The number of the same slot at a level. */
+    public int at(int number, int wanted) {
+        int whole = plain[number];
+        if (wanted == Levels.WHOLE || wanted == level[number]) {
+            return wanted == Levels.WHOLE ? whole : number;
+        }
+        Long key = (long) whole << Integer.SIZE | wanted;
+        Integer known = atLevels.get(key);
+        if (known != null) {
+            return known;
+        }
+        int added = add(slots.get(whole), whole, wanted);
+        ofSameClass.add(ofSameClass.get(whole));
+        ofSameClassAndKey.add(ofSameClassAndKey.get(whole));
+        atLevels.put(key, added);
+        return added;
+    }
+
+    private int add(Slot slot, int whole, int at) {
+        int number = slots.size();
+        if (number == plain.length) {
+            plain = Arrays.copyOf(plain, 2 * number);
+            level = Arrays.copyOf(level, 2 * number);
+        }
+        plain[number] = whole;
+        level[number] = at;
+        slots.add(slot);
+        return number;
+    }
+
+    /** Whether what stands in a slot holds several others. */
+    public boolean holdsMany(int number) {
+        return many.get(plain[number]);
+    }
+
+    /** Whether what fills a slot that nothing binds depends on no other slot. */
+    public boolean standsAlone(int number) {
+        return !wrapping.get(plain[number]) && ofSameClass.get(number).size() == 1;
+    }
+
+    /** Whether who asks for one slot asks for another one, in whatever it is wrapped. */
+    public boolean isFor(int asked, int other) {
+        if (plain[asked] == plain[other]) {
+            return true;
+        }
+        Slot wrapped = slots.get(asked);
+        return wrapping.get(plain[asked])
+                && new Slot(Carrier.innermost(wrapped.contract()), wrapped.key())
+                        .equals(slots.get(other));
+    }
+
+    /** The slot, whatever the level. */
+    public Slot slot(int number) {
+        return slots.get(number);
+    }
+
+    /** The number of the same slot in the whole profile. */
+    public int plain(int number) {
+        return plain[number];
+    }
+
+    /** The level that a number stands for. */
+    public int level(int number) {
+        return level[number];
+    }
+
+    public int size() {
+        return slots.size();
+    }
+
+    /**
+     * The slots whose contract is the same class, with whatever arguments and key, in the whole
+     * profile, in order of number.
+     */
+    public List<Integer> ofSameClass(int number) {
+        return ofSameClass.get(number);
+    }
+
+    /** The slots of the same class and key, with whatever type arguments, in the same way. */
+    public List<Integer> ofSameClassAndKey(int number) {
+        return ofSameClassAndKey.get(number);
+    }
+
+    /** The classes of contracts that have a short name, by name. */
+    public List<String> contractsCalled(String shortName) {
+        return byContractClass.keySet().stream()
+                .filter(name -> ShortName.of(name).equals(shortName))
+                .sorted()
+                .toList();
+    }
+
+    /** The class behind a contract; for what is no class, its text. */
+    public static String className(TypeRef contract) {
+        return contract instanceof ClassType type ? type.name() : contract.text();
+    }
+}

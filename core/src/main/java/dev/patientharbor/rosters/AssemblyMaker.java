@@ -1,0 +1,376 @@
+package dev.patientharbor.rosters;
+
+import dev.patientharbor.code.ExecutableFacts;
+import dev.patientharbor.declared.ResolvedBinding;
+import dev.patientharbor.declared.ResolvedDecorator;
+import dev.patientharbor.finding.Where;
+import dev.patientharbor.model.Canned;
+import dev.patientharbor.model.Slot;
+import dev.patientharbor.model.Supply;
+import dev.patientharbor.model.TypeRef;
+import dev.patientharbor.model.TypeRef.ClassType;
+import dev.patientharbor.needs.Blueprint;
+import dev.patientharbor.needs.Levels;
+import dev.patientharbor.needs.Need;
+import dev.patientharbor.needs.NeedReader;
+import dev.patientharbor.needs.SlotTable;
+import dev.patientharbor.plan.Answer.Seat;
+import dev.patientharbor.plan.Argument;
+import dev.patientharbor.plan.Assembly;
+import dev.patientharbor.plan.Layer;
+import dev.patientharbor.plan.LifetimeChoice;
+import dev.patientharbor.plan.Making;
+import dev.patientharbor.plan.NeedPlace;
+import dev.patientharbor.plan.Part;
+import dev.patientharbor.plan.Roster;
+import dev.patientharbor.plan.Site;
+import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.types.Carrier;
+import dev.patientharbor.wiring.Outcome;
+import dev.patientharbor.wiring.Wiring;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.IdentityHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** Writes down how the objects of a wiring are made: one part for each seat. */
+public final class AssemblyMaker {
+
+    private final ResolvedSet set;
+    private final Wiring wiring;
+    private final Map<Integer, Integer> numbers = new HashMap<>();
+
+    private AssemblyMaker(ResolvedSet set, Wiring wiring) {
+        this.set = set;
+        this.wiring = wiring;
+        for (int i = 0; i < wiring.reachedSize(); i++) {
+            numbers.put(wiring.reached(i), i);
+        }
+    }
+
+    /**
+     * The assembly of a profile that is complete: of all that its entry consumers lead to, and of
+     * what is bound besides, with every collection of it.
+     */
+    public static Assembly assembly(ResolvedSet set, Wiring wiring) {
+        Wiring whole = wiring.withAlso(besides(set, wiring));
+        return new AssemblyMaker(set, whole)
+                .assembly(wiring.entries(), RosterMaker.roster(set, wiring));
+    }
+
+    private static List<Integer> besides(ResolvedSet set, Wiring wiring) {
+        Set<Integer> all = new LinkedHashSet<>();
+        Set<TypeRef> contracts = new LinkedHashSet<>();
+        for (ResolvedBinding binding : wiring.profile().bindings()) {
+            int slot = set.slots().plain(binding.slot().orElseThrow());
+            all.add(slot);
+            contracts.add(set.slots().slot(slot).contract());
+        }
+        for (TypeRef contract : contracts) {
+            if (contract instanceof ClassType && Carrier.of(contract).isEmpty()) {
+                all.add(set.slots().number(new Slot(Carrier.listOf(contract), Optional.empty())));
+                all.add(set.slots().number(new Slot(Carrier.mapOf(contract), Optional.empty())));
+            }
+        }
+        return List.copyOf(all);
+    }
+
+    private Assembly assembly(List<Integer> entries, Roster roster) {
+        List<Part> parts = new ArrayList<>();
+        Map<Slot, Integer> bySlot = new HashMap<>();
+        Set<Integer> broken = broken();
+        for (int i = 0; i < wiring.reachedSize(); i++) {
+            int seat = wiring.reached(i);
+            parts.add(
+                    broken.contains(seat)
+                            ? new Part.Missing(
+                                    place(seat), wiring.outcome(seat).kind() == Outcome.Kind.NONE)
+                            : part(seat));
+            if (set.slots().level(seat) == Levels.WHOLE) {
+                bySlot.put(set.slots().slot(seat), i);
+            }
+        }
+        return new Assembly(
+                roster, parts, bySlot, entries.stream().map(numbers::get).toList(), set.settings());
+    }
+
+    /** The seats with which something is wrong, and those that lead to them. */
+    private Set<Integer> broken() {
+        Map<Integer, List<Integer>> askedBy = new HashMap<>();
+        for (int i = 0; i < wiring.reachedSize(); i++) {
+            int seat = wiring.reached(i);
+            for (int to : wiring.leadsTo(seat, true)) {
+                askedBy.computeIfAbsent(to, one -> new ArrayList<>(1)).add(seat);
+            }
+        }
+        Set<Integer> broken = new HashSet<>();
+        Deque<Integer> open = new ArrayDeque<>();
+        for (int seat : wiring.unsound()) {
+            if (wiring.outcome(seat).kind() != Outcome.Kind.COLLECTION) {
+                open.add(seat);
+            }
+        }
+        for (int seat : wiring.aliases()) {
+            if (wiring.settled(seat).isEmpty()) {
+                open.add(seat);
+            }
+        }
+        while (!open.isEmpty()) {
+            int seat = open.pop();
+            if (broken.add(seat)) {
+                open.addAll(askedBy.getOrDefault(seat, List.of()));
+            }
+        }
+        return broken;
+    }
+
+    private Part part(int seat) {
+        Outcome outcome = wiring.outcome(seat);
+        Seat place = place(seat);
+        return switch (outcome.kind()) {
+            case ALIAS -> new Part.Alias(place, number(outcome.next().orElseThrow()));
+            case OPTIONAL, ABSENT ->
+                    new Part.Maybe(
+                            place,
+                            outcome.next().map(this::number),
+                            carrier(seat).word().isEmpty());
+            case DEFERRED ->
+                    new Part.Later(
+                            place,
+                            SlotTable.className(place.slot().contract()),
+                            number(outcome.next().orElseThrow()));
+            case COLLECTION ->
+                    new Part.Several(
+                            place,
+                            place.slot().contract(),
+                            outcome.candidates().stream()
+                                    .map(
+                                            one ->
+                                                    new Part.Member(
+                                                            set.slots().slot(one).key(),
+                                                            number(one)))
+                                    .toList());
+            case OBJECT, MOCK, VALUE -> made(seat, outcome, place);
+            case NONE -> new Part.Missing(place, true);
+            case BROKEN, UNMET, VALUE_MISSING, SEVERAL -> new Part.Missing(place, false);
+        };
+    }
+
+    private Part made(int seat, Outcome outcome, Seat place) {
+        LifetimeChoice lifetime = set.lifetimes().of(outcome, wiring.profile());
+        Optional<Where> origin =
+                outcome.binding()
+                        .map(one -> one.declared().at())
+                        .or(
+                                () ->
+                                        outcome.blueprint()
+                                                .map(one -> Where.classNamed(one.className())));
+        Arguments asked = new Arguments(seat);
+        List<Layer> layers = new ArrayList<>();
+        for (ResolvedDecorator decorator : outcome.decorators()) {
+            layers.add(
+                    decorator.builtIn().isPresent()
+                            ? new Layer.OfOurs(decorator.builtIn().get())
+                            : new Layer.OfClass(
+                                    constructed(
+                                            decorator.blueprint().orElseThrow(),
+                                            asked,
+                                            Optional.of(decorator.inner().get(0)))));
+        }
+        return new Part.Made(
+                place,
+                making(outcome, place, asked),
+                layers,
+                lifetime.lifetime(),
+                set.lifetimes().oneOfClass(outcome),
+                outcome.answer(),
+                origin);
+    }
+
+    private Making making(Outcome outcome, Seat place, Arguments asked) {
+        if (outcome.core().isPresent()) {
+            return new Making.SameCore(number(outcome.core().get()));
+        }
+        TypeRef contract = place.slot().contract();
+        if (outcome.blueprint().isPresent()) {
+            Blueprint blueprint = outcome.blueprint().get();
+            boolean byMethod = blueprint.method().isPresent();
+            return byMethod ? called(blueprint, asked) : constructed(blueprint, asked);
+        }
+        Supply supply = outcome.binding().orElseThrow().declared().supply();
+        return switch (supply.form()) {
+            case MOCK -> new Making.Mocked(contract);
+            case ANSWERS ->
+                    new Making.Answering(
+                            contract,
+                            supply.cannedAnswers().orElseThrow().stream()
+                                    .map(this::withFullNames)
+                                    .toList());
+            case VALUE -> new Making.Converted(contract, ((Supply.OfValue) supply).given());
+            case OBJECT -> new Making.HandedIn(((Supply.HandedIn) supply).object());
+            case CALL -> new Making.MadeBy(((Supply.MadeBy) supply).maker());
+            case CLASS, FACTORY, STATED_KEYS -> throw noObject(supply);
+            case MEMBERS, SAME_AS, NONE, INHERITED, REMOVED, TO_FILL -> throw noObject(supply);
+        };
+    }
+
+    private static IllegalStateException noObject(Supply supply) {
+        return new IllegalStateException("no object is made by " + supply.words());
+    }
+
+    /** Answers whose failures have full names. */
+    private Canned withFullNames(Canned answers) {
+        return new Canned(
+                answers.method(),
+                answers.cases().stream()
+                        .map(
+                                one ->
+                                        new Canned.Case(
+                                                one.given(),
+                                                one.answer()
+                                                        .match(plain -> plain, this::withFullName),
+                                                one.at()))
+                        .toList());
+    }
+
+    private Canned.Response withFullName(Canned.Response.Fails fails) {
+        return new Canned.Response.Fails(set.names().full(fails.type()), fails.saying());
+    }
+
+    private Making called(Blueprint blueprint, Arguments asked) {
+        Optional<Integer> on = Optional.empty();
+        List<Argument> arguments = values(blueprint);
+        List<Argument> fromParts = new ArrayList<>();
+        for (Need need : blueprint.needs()) {
+            int part = asked.part(blueprint, need);
+            if (need.place().kind() == NeedPlace.Kind.DECLARED) {
+                on = Optional.of(part);
+            } else {
+                Argument argument = new Argument.FromPart(part, need.name());
+                fromParts.add(argument);
+                arguments.set(need.place().index(), argument);
+            }
+        }
+        return isHandler(blueprint)
+                ? new Making.NoObject(fromParts)
+                : new Making.Called(
+                        blueprint.className(),
+                        blueprint.method().orElseThrow(),
+                        descriptor(blueprint),
+                        on,
+                        arguments);
+    }
+
+    private boolean isHandler(Blueprint blueprint) {
+        return set.consumers().stream()
+                .anyMatch(one -> one.blueprint().filter(its -> its == blueprint).isPresent());
+    }
+
+    private Making constructed(Blueprint blueprint, Arguments asked) {
+        if (blueprint.executable().isEmpty()) {
+            return new Making.NoObject(
+                    blueprint.needs().stream()
+                            .<Argument>map(
+                                    need ->
+                                            new Argument.FromPart(
+                                                    asked.part(blueprint, need), need.name()))
+                            .toList());
+        }
+        return constructed(blueprint, asked, Optional.empty());
+    }
+
+    private Making.Constructed constructed(
+            Blueprint blueprint, Arguments asked, Optional<Need> inner) {
+        List<Argument> arguments = values(blueprint);
+        List<Argument> ofMembers = new ArrayList<>();
+        for (Need need : blueprint.needs()) {
+            Argument argument =
+                    inner.filter(one -> one == need).isPresent()
+                            ? wrapped(need)
+                            : new Argument.FromPart(asked.part(blueprint, need), need.name());
+            Runnable hand =
+                    switch (need.place().kind()) {
+                        case CONSTRUCTOR -> () -> arguments.set(need.place().index(), argument);
+                        case FIELD, METHOD -> () -> ofMembers.add(argument);
+                        // Nothing is handed to the object.
+                        case DECLARED, LOOKUP, STATIC_FIELD, STATIC_METHOD -> () -> {};
+                    };
+            hand.run();
+        }
+        List<Site> sites = new ArrayList<>();
+        int next = 0;
+        for (NeedReader.Marked one : wiring.marked(blueprint)) {
+            List<Argument> some = ofMembers.subList(next, next + one.needs());
+            sites.add(new Site(one.owner(), one.kind(), one.name(), one.descriptor(), some));
+            next += one.needs();
+        }
+        return new Making.Constructed(
+                blueprint.className(), descriptor(blueprint), arguments, sites);
+    }
+
+    /** The arguments of what makes an object that are values; those between are still blank. */
+    private static List<Argument> values(Blueprint blueprint) {
+        List<Argument> arguments = new ArrayList<>();
+        blueprint
+                .executable()
+                .ifPresent(
+                        one -> {
+                            for (int i = 0; i < one.parameterTypes().size(); i++) {
+                                arguments.add(
+                                        blueprint.values().containsKey(i)
+                                                ? new Argument.OfValue(
+                                                        one.parameterName(i),
+                                                        blueprint.values().get(i))
+                                                : new Argument.Wrapped(""));
+                            }
+                        });
+        return arguments;
+    }
+
+    private Argument wrapped(Need need) {
+        TypeRef asked = set.slots().slot(need.slot()).contract();
+        boolean later =
+                Carrier.of(asked).filter(one -> one.kind() == Carrier.Kind.DEFERRED).isPresent();
+        return new Argument.Wrapped(later ? ((ClassType) asked).name() : "");
+    }
+
+    private static String descriptor(Blueprint blueprint) {
+        return blueprint.executable().map(ExecutableFacts::descriptor).orElse("()V");
+    }
+
+    private Carrier carrier(int seat) {
+        return Carrier.of(set.slots().slot(seat).contract()).orElseThrow();
+    }
+
+    private Seat place(int seat) {
+        return new Seat(set.slots().slot(seat), set.levels().name(set.slots().level(seat)));
+    }
+
+    private int number(int seat) {
+        return numbers.get(seat);
+    }
+
+    /** The parts that the needs of the object in a seat lead to. */
+    private final class Arguments {
+        private final Map<Blueprint, Map<Need, Integer>> byNeed = new IdentityHashMap<>();
+
+        Arguments(int seat) {
+            wiring.eachNeed(
+                    seat,
+                    (consumer, need, asked) ->
+                            byNeed.computeIfAbsent(consumer, one -> new HashMap<>())
+                                    .put(need, number(asked)));
+        }
+
+        int part(Blueprint consumer, Need need) {
+            return byNeed.get(consumer).get(need);
+        }
+    }
+}

@@ -1,0 +1,306 @@
+package dev.patientharbor.rosters;
+
+import dev.patientharbor.declared.ResolvedBinding;
+import dev.patientharbor.declared.ResolvedDecorator;
+import dev.patientharbor.finding.Where;
+import dev.patientharbor.model.Binding;
+import dev.patientharbor.model.Slot;
+import dev.patientharbor.model.Supply;
+import dev.patientharbor.model.SupplyEffect;
+import dev.patientharbor.model.TypeRef.ClassType;
+import dev.patientharbor.needs.Blueprint;
+import dev.patientharbor.needs.Need;
+import dev.patientharbor.needs.SlotTable;
+import dev.patientharbor.plan.Answer;
+import dev.patientharbor.plan.Answer.Behind;
+import dev.patientharbor.plan.Answer.Element;
+import dev.patientharbor.plan.Answer.Seat;
+import dev.patientharbor.plan.AnswerKind;
+import dev.patientharbor.plan.LifetimeChoice;
+import dev.patientharbor.plan.LifetimeChoice.By;
+import dev.patientharbor.plan.Roster;
+import dev.patientharbor.plan.Row;
+import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.types.Carrier;
+import dev.patientharbor.wiring.Outcome;
+import dev.patientharbor.wiring.Outcome.Kind;
+import dev.patientharbor.wiring.Wiring;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.IdentityHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Writes the roster of a wiring: one row for each need, sorted, with the instances numbered in that
+ * order.
+ */
+public final class RosterMaker {
+
+    private final ResolvedSet set;
+    private final Wiring wiring;
+    private final Set<Integer> entries;
+    private final Map<String, String> labels = new HashMap<>();
+
+    /** Those that are the same for whoever asks, by what is asked for. */
+    private final Map<Integer, Answer> collections = new HashMap<>();
+
+    /** The same, and how they are told, once that is known. */
+    private final Map<Answer, Answer> numbered = new IdentityHashMap<>();
+
+    private RosterMaker(ResolvedSet set, Wiring wiring) {
+        this.set = set;
+        this.wiring = wiring;
+        entries = new HashSet<>(wiring.entries());
+    }
+
+    /** The roster of a profile that is checked. */
+    public static Roster roster(ResolvedSet set, Wiring wiring) {
+        return new RosterMaker(set, wiring).roster();
+    }
+
+    private Roster roster() {
+        List<Row> drafts = new ArrayList<>();
+        for (int i = 0; i < wiring.reachedSize(); i++) {
+            int seat = wiring.reached(i);
+            Optional<Slot> as =
+                    entries.contains(seat) ? Optional.empty() : Optional.of(set.slots().slot(seat));
+            Optional<String> within = set.levels().name(set.slots().level(seat));
+            wiring.eachNeed(
+                    seat,
+                    (consumer, need, asked) -> drafts.add(row(consumer, need, asked, as, within)));
+        }
+        drafts.sort(Row.ORDER);
+        // What is shared is known by a name of its own until here; people read numbers.
+        Set<Row> rows = new LinkedHashSet<>(drafts.size() * 2);
+        for (Row draft : drafts) {
+            rows.add(draft.with(numbered(draft.answer())));
+        }
+        return new Roster(
+                wiring.profile().declared().name(),
+                List.copyOf(rows),
+                set.consumers().stream().flatMap(one -> one.passed().stream()).toList(),
+                wiring.profile().isEager());
+    }
+
+    private Row row(
+            Blueprint consumer, Need need, int asked, Optional<Slot> as, Optional<String> within) {
+        Slot slot = set.slots().slot(need.slot());
+        int end = wiring.settled(asked).orElse(asked);
+        // A wrapping that is itself bound is what is asked for.
+        boolean wrapped = wiring.outcome(end).isWrapping();
+        Slot inside = wrapped ? new Slot(Carrier.innermost(slot.contract()), slot.key()) : slot;
+        return new Row(
+                consumer.className(),
+                need.name(),
+                need.place(),
+                as,
+                within,
+                inside,
+                wrapped ? Carrier.words(slot.contract()) : Optional.empty(),
+                answer(asked));
+    }
+
+    /** What is asked for; a collection that is the same for whoever asks is worked out once. */
+    private Answer answer(int asked) {
+        Answer known = collections.get(asked);
+        if (known == null) {
+            known = newAnswer(asked);
+            if (known.kind() == AnswerKind.COLLECTION && !isAnew(known)) {
+                collections.put(asked, known);
+            }
+        }
+        return known;
+    }
+
+    /** Whether a member is another object for whoever asks. */
+    private static boolean isAnew(Answer answer) {
+        return answer.instance().filter(String::isEmpty).isPresent()
+                || answer.elements().stream().anyMatch(one -> isAnew(one.answer()));
+    }
+
+    private Answer newAnswer(int asked) {
+        Optional<Integer> end = wiring.received(asked);
+        Outcome outcome = end.map(wiring::outcome).orElseGet(() -> Outcome.nothing(Kind.BROKEN));
+        Optional<LifetimeChoice> lifetime =
+                outcome.isMet()
+                        ? Optional.of(set.lifetimes().of(outcome, wiring.profile()))
+                        : Optional.empty();
+        Optional<Integer> filled = wiring.filledAt(asked);
+        return new Answer(
+                outcome.answer(),
+                outcome.blueprint().map(Blueprint::maker).or(() -> handedIn(outcome)),
+                outcome.decorators().stream().map(ResolvedDecorator::around).toList(),
+                lifetime,
+                lifetime.map(choice -> identity(choice, end.orElseThrow(), outcome)),
+                origin(asked, outcome),
+                end.map(this::hidden).orElse(List.of()),
+                filled.map(wiring::outcome).flatMap(Outcome::filledBy),
+                filled.map(set::leftOut).orElse(List.of()),
+                outcome.kind() == Kind.COLLECTION ? elements(outcome) : List.of(),
+                end.filter(seat -> outcome.isMet()).flatMap(this::behind),
+                given(outcome),
+                end.filter(seat -> outcome.isMet()).map(this::seat));
+    }
+
+    private List<Element> elements(Outcome collection) {
+        List<Element> elements = new ArrayList<>();
+        for (int member : collection.candidates()) {
+            Slot slot = set.slots().slot(member);
+            elements.add(new Element(slot.key(), Carrier.words(slot.contract()), answer(member)));
+        }
+        return elements;
+    }
+
+    /** The class of an object that was handed in, unless it was made at run time. */
+    private static Optional<String> handedIn(Outcome outcome) {
+        return outcome.binding()
+                .flatMap(one -> one.declared().supply().handedIn())
+                .flatMap(Supply.HandedIn::madeFor);
+    }
+
+    /** What is given with a binding, as it is written: settings are named, not told. */
+    private static String given(Outcome outcome) {
+        return outcome.binding().map(ResolvedBinding::declared).map(RosterMaker::given).orElse("");
+    }
+
+    private static String given(Binding binding) {
+        Supply supply = binding.supply();
+        return switch (supply.form()) {
+            case VALUE -> ((Supply.OfValue) supply).given().says();
+            case MOCK -> "";
+            case CLASS, FACTORY -> binding.with().words(binding.constructor());
+            case ANSWERS, OBJECT, CALL, STATED_KEYS, MEMBERS, SAME_AS -> supply.says();
+            case NONE, INHERITED, REMOVED, TO_FILL -> supply.says();
+        };
+    }
+
+    /** What a factory says it makes, or the end of a line of those that pass on to another. */
+    private Optional<Behind> behind(int seat) {
+        Outcome first = wiring.outcome(seat);
+        String contract = SlotTable.className(set.slots().slot(seat).contract());
+        Optional<String> makes = first.blueprint().flatMap(Blueprint::makes).map(ClassType::name);
+        if (makes.isPresent()) {
+            return makes.filter(one -> !one.equals(contract))
+                    .map(one -> new Behind(first.answer(), Optional.of(one)));
+        }
+        int at = seat;
+        Set<Integer> seen = new HashSet<>();
+        for (Optional<Integer> next = passedOnTo(at);
+                next.isPresent() && seen.add(at);
+                next = passedOnTo(at)) {
+            at = next.get();
+        }
+        if (at == seat) {
+            return Optional.empty();
+        }
+        Outcome end = wiring.outcome(at);
+        return Optional.of(new Behind(end.answer(), end.blueprint().map(Blueprint::maker)));
+    }
+
+    /** The seat to which an object passes on: it asks for one other object of its contract. */
+    private Optional<Integer> passedOnTo(int seat) {
+        Outcome outcome = wiring.outcome(seat);
+        int core = outcome.core().orElse(seat);
+        if (!wiring.isReached(core) || outcome.blueprint().isEmpty()) {
+            return Optional.empty();
+        }
+        List<Integer> same = new ArrayList<>(0);
+        wiring.eachNeed(
+                core,
+                (consumer, need, asked) -> {
+                    if (consumer == outcome.blueprint().get()
+                            && set.content(need.slot()).equals(set.slots().slot(seat).contract())) {
+                        same.add(asked);
+                    }
+                });
+        return same.size() == 1
+                ? wiring.received(same.get(0)).filter(end -> wiring.outcome(end).isMet())
+                : Optional.empty();
+    }
+
+    private Seat seat(int number) {
+        return new Seat(set.slots().slot(number), set.levels().name(set.slots().level(number)));
+    }
+
+    /**
+     * What equal instances have in common: the class if its mark says so and nothing is around it,
+     * else the seat; nothing for a fresh one, whose name is empty.
+     */
+    private static String identity(LifetimeChoice choice, int seat, Outcome outcome) {
+        if (!choice.lifetime().isKept()) {
+            return "";
+        }
+        return choice.by() == By.MARK && outcome.decorators().isEmpty()
+                ? outcome.blueprint().map(Blueprint::className).orElseThrow()
+                : Integer.toString(seat);
+    }
+
+    private Optional<Where> origin(int asked, Outcome end) {
+        Optional<ResolvedBinding> first = wiring.outcome(asked).binding();
+        return first.or(end::binding)
+                .map(binding -> binding.declared().at())
+                .or(() -> end.blueprint().map(own -> Where.classNamed(own.className())));
+    }
+
+    /** What the profiles that this one extends say of a seat, and no longer holds. */
+    private List<Answer.Hidden> hidden(int seat) {
+        int said = set.saidAt(seat);
+        List<Answer.Hidden> all = new ArrayList<>();
+        wiring.profile().hidden(said).stream()
+                // What was left to be filled is not hidden by what fills it.
+                .filter(one -> one.declared().supply().effect() != SupplyEffect.LEAVES_OPEN)
+                .forEach(
+                        one ->
+                                all.add(
+                                        new Answer.Hidden(
+                                                one.declared().supply().words(),
+                                                one.declared().at())));
+        if (wiring.outcome(seat).binding().isPresent()) {
+            Optional<String> own = wiring.outcome(seat).blueprint().map(Blueprint::className);
+            set.fillers(seat).stream()
+                    .filter(name -> !own.equals(Optional.of(name)))
+                    .forEach(
+                            name ->
+                                    all.add(
+                                            new Answer.Hidden(
+                                                    set.names().shortName(name),
+                                                    Where.classNamed(name))));
+        }
+        return all;
+    }
+
+    private Answer numbered(Answer answer) {
+        Answer known = numbered.get(answer);
+        if (known == null) {
+            known = newNumbered(answer);
+            numbered.put(answer, known);
+        }
+        return known;
+    }
+
+    private Answer newNumbered(Answer answer) {
+        Answer whole =
+                answer.elements().isEmpty()
+                        ? answer
+                        : answer.withElements(
+                                answer.elements().stream()
+                                        .map(
+                                                one ->
+                                                        new Element(
+                                                                one.key(),
+                                                                one.carrier(),
+                                                                numbered(one.answer())))
+                                        .toList());
+        if (answer.instance().isEmpty()) {
+            return whole;
+        }
+        String identity = answer.instance().get();
+        String name = identity.isEmpty() ? "fresh " + labels.size() : identity;
+        return whole.labelled(labels.computeIfAbsent(name, one -> "#" + (labels.size() + 1)));
+    }
+}

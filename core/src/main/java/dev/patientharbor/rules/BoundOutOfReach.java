@@ -1,0 +1,50 @@
+package dev.patientharbor.rules;
+
+import dev.patientharbor.declared.ResolvedBinding;
+import dev.patientharbor.inherited.ResolvedProfile;
+import dev.patientharbor.resolve.ResolvedSet;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+
+/** Where profiles bind the slot of a need, for others than that need; looked through once. */
+final class BoundOutOfReach {
+
+    private final ResolvedSet set;
+
+    /** By the slot in the whole profile, in the order of the profiles. */
+    private final Map<Integer, List<Bound>> bySlot = new HashMap<>();
+
+    private record Bound(ResolvedProfile profile, int slot, ResolvedBinding binding) {}
+
+    BoundOutOfReach(ResolvedSet set) {
+        this.set = set;
+        for (ResolvedProfile profile : set.profiles()) {
+            for (ResolvedBinding binding : profile.own()) {
+                binding.slot()
+                        .ifPresent(
+                                slot ->
+                                        bySlot.computeIfAbsent(
+                                                        set.slots().plain(slot),
+                                                        one -> new ArrayList<>(1))
+                                                .add(new Bound(profile, slot, binding)));
+            }
+        }
+    }
+
+    /** Where a profile binds the slot of a seat, for others than a need of that seat. */
+    List<String> of(ResolvedProfile profile, int seat) {
+        return bySlot.getOrDefault(set.slots().plain(seat), List.of()).stream()
+                .filter(one -> profile.isOrExtends(one.profile().number()))
+                .filter(one -> profile.binding(one.slot()).isPresent())
+                .map(
+                        one ->
+                                "bound for "
+                                        + set.levelText(set.slots().level(one.slot()))
+                                        + " at "
+                                        + one.binding().declared().at().text())
+                .distinct()
+                .toList();
+    }
+}

@@ -1,0 +1,120 @@
+package dev.patientharbor.rules;
+
+import dev.patientharbor.code.ClassFacts;
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.needs.Blueprint;
+import dev.patientharbor.needs.Need;
+import dev.patientharbor.needs.SlotTable;
+import dev.patientharbor.plan.NeedPlace.Kind;
+import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.ruling.Reporter;
+import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.Wording;
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.function.UnaryOperator;
+
+/**
+ * Notes consumers that ask for a class of the code by itself, so that only it can be passed: once
+ * for a set, and only of classes that no profile replaces.
+ */
+public final class CannotSwapRule implements Rule {
+
+    @Override
+    public void check(ResolvedSet set, Reporter reporter) {
+        Map<String, TreeSet<String>> askedBy = new TreeMap<>();
+        BitSet known = new BitSet();
+        BitSet concrete = new BitSet();
+        set.eachDistinctSeat(
+                (wiring, seat) ->
+                        wiring.outcome(seat)
+                                .eachNeed(
+                                        (consumer, need) -> {
+                                            int slot = need.slot();
+                                            if (!known.get(slot)) {
+                                                known.set(slot);
+                                                concrete.set(slot, isConcrete(set, slot));
+                                            }
+                                            if (concrete.get(slot) && !isOwn(consumer, need)) {
+                                                askedBy.computeIfAbsent(
+                                                                contract(set, slot),
+                                                                one -> new TreeSet<>())
+                                                        .add(consumer.className());
+                                            }
+                                        }));
+        askedBy.keySet().removeIf(set.bound()::isReplaced);
+        askedBy.forEach((name, by) -> reporter.report(finding(set, name, List.copyOf(by))));
+    }
+
+    /** What a factory asks for is also the object whose method it is. */
+    private static boolean isOwn(Blueprint consumer, Need need) {
+        return need.place().kind() == Kind.DECLARED && consumer.method().isPresent();
+    }
+
+    private static String contract(ResolvedSet set, int slot) {
+        return SlotTable.className(set.content(slot));
+    }
+
+    private static boolean isConcrete(ResolvedSet set, int slot) {
+        String name = contract(set, slot);
+        Optional<ClassFacts> facts =
+                set.code().inCode(name) ? set.code().find(name) : Optional.empty();
+        return facts.filter(
+                        one ->
+                                !one.isInterface()
+                                        && !one.isAbstract()
+                                        && !one.isEnum()
+                                        && !one.isRecord())
+                .isPresent();
+    }
+
+    private static Finding finding(ResolvedSet set, String name, List<String> consumers) {
+        return Finding.of(FindingKinds.CANNOT_SWAP, set.declared().at(), name, name)
+                .touching(consumers, List.of());
+    }
+
+    /** Says once what was found of each class, by whatever side. */
+    public static List<Finding> together(List<Finding> findings, UnaryOperator<String> shortName) {
+        List<Finding> others = new ArrayList<>(findings);
+        List<Finding> each = new ArrayList<>(findings);
+        others.removeIf(one -> one.kind() == FindingKinds.CANNOT_SWAP);
+        each.removeIf(one -> one.kind() != FindingKinds.CANNOT_SWAP);
+        if (each.isEmpty()) {
+            return others;
+        }
+        Map<String, TreeSet<String>> asks = new TreeMap<>();
+        for (Finding one : each) {
+            for (String consumer : one.consumers()) {
+                asks.computeIfAbsent(consumer, it -> new TreeSet<>())
+                        .add(shortName.apply(one.cause()));
+            }
+        }
+        List<String> said = new ArrayList<>();
+        asks.forEach(
+                (consumer, of) ->
+                        said.add(shortName.apply(consumer) + " (" + String.join(", ", of) + ")"));
+        List<String> classes = each.stream().map(Finding::cause).distinct().sorted().toList();
+        int count = asks.size();
+        others.add(
+                Finding.of(
+                                FindingKinds.CANNOT_SWAP,
+                                each.get(0).at(),
+                                classes,
+                                count
+                                        + (count == 1 ? " consumer asks" : " consumers ask")
+                                        + " for classes rather than contracts: "
+                                        + Wording.some(said)
+                                        + ".")
+                        .with("classes", Wording.some(classes.stream().map(shortName).toList()))
+                        .with("so", "only these classes, or subclasses of them, can be passed")
+                        .with("do", "let those who ask for them ask for interfaces of them")
+                        .touching(List.copyOf(asks.keySet()), List.of()));
+        return others;
+    }
+}

@@ -1,0 +1,107 @@
+package dev.patientharbor.rules;
+
+import dev.patientharbor.code.ExecutableFacts;
+import dev.patientharbor.declared.ResolvedConsumer;
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.finding.NearNames;
+import dev.patientharbor.model.Written;
+import dev.patientharbor.names.Lookup;
+import dev.patientharbor.needs.Blueprint;
+import dev.patientharbor.needs.BuildFault;
+import dev.patientharbor.needs.Need;
+import dev.patientharbor.plan.Passed;
+import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.ruling.Reporter;
+import dev.patientharbor.ruling.Rule;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Tells stated consumers that name no class or no method, or parameters that are not there. */
+final class ConsumerRule implements Rule {
+
+    @Override
+    public void check(ResolvedSet set, Reporter reporter) {
+        for (ResolvedConsumer consumer : set.consumers()) {
+            for (Lookup name : consumer.names()) {
+                if (name.facts().isEmpty()) {
+                    reporter.report(NamesRule.finding(set, name));
+                }
+            }
+            consumer.blueprint()
+                    .flatMap(Blueprint::fault)
+                    .ifPresent(fault -> reporter.report(noMethod(consumer, fault)));
+            boolean lacksStatics =
+                    consumer.declared().match(thing -> false, handler -> false, statics -> true)
+                            && consumer.blueprint()
+                                    .filter(one -> one.needs().isEmpty())
+                                    .isPresent();
+            if (lacksStatics) {
+                reporter.report(noStatics(consumer.declared().name()));
+            }
+            for (Written parameter : consumer.unknown()) {
+                reporter.report(noParameter(consumer, parameter));
+            }
+        }
+    }
+
+    private static Finding noStatics(Written name) {
+        return Finding.of(
+                        FindingKinds.HANDLER_UNFIT,
+                        name.at(),
+                        List.of(name.text(), "statics"),
+                        name.text() + " has no static member that is marked @Inject.")
+                .with("do", "mark one, or take the line out");
+    }
+
+    private static Finding noMethod(ResolvedConsumer consumer, BuildFault fault) {
+        Written name = consumer.declared().name();
+        int found = fault.constructors().size();
+        return Finding.of(
+                        FindingKinds.HANDLER_UNFIT,
+                        name.at(),
+                        name.text(),
+                        found == 0
+                                ? name.text() + " is no method of that class."
+                                : name.text()
+                                        + " is the name of "
+                                        + found
+                                        + " methods, and nothing says which one is meant.")
+                .withAny(
+                        "did you mean",
+                        NearNames.of(
+                                method(consumer),
+                                consumer.blueprint().orElseThrow().facts().methods().stream()
+                                        .map(ExecutableFacts::name)
+                                        .filter(one -> !one.equals(method(consumer)))
+                                        .distinct()
+                                        .toList()))
+                .with("do", "name a method that the class declares, and that has no namesake");
+    }
+
+    private static String method(ResolvedConsumer consumer) {
+        String name = consumer.declared().name().text();
+        return name.substring(name.indexOf('#') + 1);
+    }
+
+    private static Finding noParameter(ResolvedConsumer consumer, Written parameter) {
+        Written name = consumer.declared().name();
+        List<String> known = new ArrayList<>();
+        consumer.blueprint().stream()
+                .flatMap(one -> one.needs().stream())
+                .map(Need::name)
+                .forEach(known::add);
+        consumer.passed().stream().map(Passed::name).forEach(known::add);
+        return Finding.of(
+                        FindingKinds.HANDLER_UNFIT,
+                        parameter.at(),
+                        List.of(name.text(), parameter.text()),
+                        name.text()
+                                + " has no parameter "
+                                + parameter.text()
+                                + " for its caller to pass.")
+                .withAny("did you mean", NearNames.of(parameter.text(), known))
+                .withAny("parameters", known)
+                .with("do", "correct the name, or take it out");
+    }
+}

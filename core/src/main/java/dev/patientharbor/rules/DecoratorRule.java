@@ -1,0 +1,195 @@
+package dev.patientharbor.rules;
+
+import dev.patientharbor.declared.ResolvedDecorator;
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.finding.Where;
+import dev.patientharbor.inherited.ResolvedProfile;
+import dev.patientharbor.model.BuiltIn;
+import dev.patientharbor.model.Key;
+import dev.patientharbor.model.TypeRef;
+import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.ruling.Reporter;
+import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.Wording;
+import dev.patientharbor.wiring.Outcome;
+import dev.patientharbor.wiring.Wiring;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Tells decorators without one place for what they wrap, decorators around nothing, and drops of
+ * what is not there.
+ */
+final class DecoratorRule implements Rule {
+
+    @Override
+    public void check(ResolvedSet set, Reporter reporter) {
+        Wording wording = new Wording(set);
+        set.eachDecorator(
+                (decoration, decorator) ->
+                        fault(set, wording, decorator)
+                                .ifPresent(fault -> reporter.report(decoration, decorator, fault)));
+        for (ResolvedProfile owner : set.profiles()) {
+            for (ResolvedProfile.DropsNothing one : owner.dropsNothing()) {
+                reporter.report(owner, List.of(), dropsNothing(set, wording, one.dropped()));
+            }
+        }
+        for (Wiring wiring : set.checked()) {
+            for (int slot : wiring.profile().decoratedSlots()) {
+                boolean everyKey = set.slots().slot(slot).key().filter(Key::isEvery).isPresent();
+                if (everyKey && isAnyBound(set, wiring, slot)) {
+                    continue;
+                }
+                if (!wiring.profile().decorators(slot).isEmpty()) {
+                    checkWrapped(set, wiring, slot, reporter);
+                }
+            }
+        }
+    }
+
+    private static boolean isAnyBound(ResolvedSet set, Wiring wiring, int slot) {
+        return set.slots().ofSameClass(slot).stream()
+                .anyMatch(
+                        one ->
+                                set.slots()
+                                                .slot(one)
+                                                .contract()
+                                                .equals(set.slots().slot(slot).contract())
+                                        && wiring.profile().binding(one).isPresent());
+    }
+
+    private static Optional<Finding> fault(
+            ResolvedSet set, Wording wording, ResolvedDecorator decorator) {
+        if (couldWrap(decorator) && !decorator.isUsable()) {
+            return Optional.of(notADecorator(set, wording, decorator));
+        }
+        return decorator
+                .builtIn()
+                .flatMap(BuiltIn::failure)
+                .map(BuiltIn.Fail::with)
+                .filter(with -> !isFailure(set, with.text()))
+                .map(
+                        with ->
+                                Finding.of(
+                                                FindingKinds.VALUE_UNFIT,
+                                                with.at(),
+                                                List.of(
+                                                        set.text(decorator.slot()),
+                                                        "fail",
+                                                        with.text()),
+                                                wording.shortName(with.text())
+                                                        + " is no exception, so nothing can fail"
+                                                        + " with it.")
+                                        .with("do", "name a class of java.lang.Throwable"));
+    }
+
+    /** Whether a class may be thrown; of an unknown one nothing is told here. */
+    private static boolean isFailure(ResolvedSet set, String className) {
+        return set.code()
+                .find(className)
+                .map(facts -> set.fit(facts.asType(), TypeRef.of("java.lang.Throwable")).fits())
+                .orElse(true);
+    }
+
+    /** Whether nothing else is wrong with it. */
+    private static boolean couldWrap(ResolvedDecorator decorator) {
+        return decorator.builtIn().isPresent()
+                || decorator.blueprint().filter(one -> one.fault().isEmpty()).isPresent();
+    }
+
+    private static Finding notAroundClass(
+            ResolvedSet set, Wording wording, ResolvedDecorator decorator) {
+        String word = decorator.name().written().text();
+        String contract = decorator.slot().contract().text(wording::shortName);
+        return Finding.of(
+                        FindingKinds.NOT_A_DECORATOR,
+                        decorator.name().written().at(),
+                        List.of(set.text(decorator.slot()), word),
+                        word
+                                + " can stand around an interface that is not sealed, and "
+                                + contract
+                                + " is none.")
+                .with("do", "let those who ask for it ask for an interface of it, or take it out");
+    }
+
+    private static Finding notADecorator(
+            ResolvedSet set, Wording wording, ResolvedDecorator decorator) {
+        if (decorator.builtIn().isPresent()) {
+            return notAroundClass(set, wording, decorator);
+        }
+        String name = wording.shortName(decorator.blueprint().orElseThrow().className());
+        String contract = decorator.slot().contract().text(wording::shortName);
+        List<String> places = decorator.inner().stream().map(wording::place).toList();
+        String message =
+                places.isEmpty()
+                        ? name + " has no place for the " + contract + " that it should wrap."
+                        : name
+                                + " has "
+                                + places.size()
+                                + " places for the "
+                                + contract
+                                + " that it wraps; it may have one.";
+        Finding finding =
+                Finding.of(
+                        FindingKinds.NOT_A_DECORATOR,
+                        decorator.name().written().at(),
+                        List.of(set.text(decorator.slot()), name),
+                        message);
+        return places.isEmpty()
+                ? finding.with(
+                        "do",
+                        "give its constructor one parameter of the type "
+                                + contract
+                                + ", without a key")
+                : finding.with("places", places).with("do", "give all but one of them a key");
+    }
+
+    private static Finding dropsNothing(
+            ResolvedSet set, Wording wording, ResolvedDecorator dropped) {
+        String name = wording.shortName(dropped.text());
+        String slot = set.text(dropped.slot());
+        return Finding.of(
+                        FindingKinds.DROPS_NOTHING,
+                        dropped.name().written().at(),
+                        List.of(slot, name),
+                        "The decorators that are inherited for "
+                                + slot
+                                + " have no "
+                                + name
+                                + " to drop.")
+                .with("do", "take the name out of drop");
+    }
+
+    private static void checkWrapped(ResolvedSet set, Wiring wiring, int slot, Reporter reporter) {
+        Outcome outcome = wiring.outcome(slot);
+        boolean alias = outcome.kind() == Outcome.Kind.ALIAS && outcome.binding().isPresent();
+        boolean nothing =
+                outcome.kind() == Outcome.Kind.UNMET
+                        || outcome.kind() == Outcome.Kind.NONE
+                        || outcome.kind() == Outcome.Kind.VALUE_MISSING;
+        if (!alias && !nothing) {
+            return;
+        }
+        Where at = wiring.profile().decorators(slot).get(0).name().written().at();
+        String text = set.text(slot);
+        Finding finding =
+                Finding.of(
+                        FindingKinds.WRAPS_NOTHING,
+                        at,
+                        text,
+                        alias
+                                ? text
+                                        + " has decorators, but it is the same as "
+                                        + set.text(outcome.next().orElseThrow())
+                                        + ", which has its own."
+                                : text + " has decorators, and nothing fills it.");
+        reporter.report(
+                wiring.profile(),
+                finding.with(
+                        "do",
+                        alias
+                                ? "move the decorators there"
+                                : "bind " + text + ", or take the decorators away"));
+    }
+}

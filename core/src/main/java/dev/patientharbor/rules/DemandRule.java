@@ -1,0 +1,225 @@
+package dev.patientharbor.rules;
+
+import dev.patientharbor.declared.ResolvedDecorator;
+import dev.patientharbor.declared.ResolvedDemand;
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.finding.Where;
+import dev.patientharbor.inherited.ResolvedProfile;
+import dev.patientharbor.model.Demand;
+import dev.patientharbor.model.Key;
+import dev.patientharbor.model.Lifetime;
+import dev.patientharbor.model.Slot;
+import dev.patientharbor.model.Written;
+import dev.patientharbor.names.Lookup;
+import dev.patientharbor.plan.AnswerKind;
+import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.ruling.Reporter;
+import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.wiring.Outcome;
+import dev.patientharbor.wiring.Wiring;
+import java.util.Collections;
+import java.util.IdentityHashMap;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.function.Predicate;
+
+/** Tells rules of profiles that do not hold. */
+final class DemandRule implements Rule {
+
+    @Override
+    public void check(ResolvedSet set, Reporter reporter) {
+        for (ResolvedProfile owner : set.profiles()) {
+            Set<Demand> own = Collections.newSetFromMap(new IdentityHashMap<>());
+            own.addAll(owner.declared().terms().demands());
+            for (ResolvedDemand demand : owner.demands()) {
+                for (Lookup name : demand.names()) {
+                    if (own.contains(demand.declared()) && name.facts().isEmpty()) {
+                        reporter.report(owner, List.of(), NamesRule.finding(set, name));
+                    }
+                }
+            }
+        }
+        for (Wiring wiring : set.checked()) {
+            if (wiring.profile().demands().isEmpty()) {
+                continue;
+            }
+            SuppliesByContract supplies = new SuppliesByContract(set, wiring);
+            for (ResolvedDemand demand : wiring.profile().demands()) {
+                if (demand.names().stream().allMatch(name -> name.facts().isPresent())) {
+                    new One(set, wiring, demand, supplies, reporter).check();
+                }
+            }
+        }
+    }
+
+    /** One rule in one profile. */
+    private record One(
+            ResolvedSet set,
+            Wiring wiring,
+            ResolvedDemand demand,
+            SuppliesByContract supplies,
+            Reporter reporter) {
+
+        void check() {
+            Runnable check =
+                    switch (demand.declared().kind()) {
+                        case NO_STAND_INS ->
+                                () ->
+                                        everySupply(
+                                                supplies.all(),
+                                                slot -> true,
+                                                AnswerKind::isStandIn,
+                                                "is a stand-in");
+                        case MUST_BE_REAL ->
+                                () -> ofContract(AnswerKind::isStandIn, "must be real");
+                        case NEVER_REAL ->
+                                () -> ofContract(AnswerKind::isReal, "must never be real");
+                        case KEYS -> () -> demand.declared().words().forEach(this::key);
+                        case OUTERMOST -> this::outermost;
+                        case LIFETIME -> this::lifetime;
+                    };
+            check.run();
+        }
+
+        private void ofContract(Predicate<AnswerKind> isWrong, String what) {
+            everySupply(ofContract(), this::isOfContract, isWrong, what);
+        }
+
+        private List<SuppliesByContract.One> ofContract() {
+            return supplies.of(set.slots().slot(demand.slot().orElseThrow()).contract());
+        }
+
+        /** Whether a slot is of the demanded contract, and has the demanded key if there is one. */
+        private boolean isOfContract(int slot) {
+            Slot demanded = set.slots().slot(demand.slot().orElseThrow());
+            Slot one = set.slots().slot(slot);
+            return one.contract().equals(demanded.contract())
+                    && (demanded.key().isEmpty() || demanded.key().equals(one.key()));
+        }
+
+        /** Each binding, used or not, and what else fills a slot, each once. */
+        private void everySupply(
+                List<SuppliesByContract.One> candidates,
+                Predicate<Integer> slots,
+                Predicate<AnswerKind> breaks,
+                String what) {
+            TreeMap<Integer, Outcome> outcomes = new TreeMap<>();
+            for (SuppliesByContract.One one : candidates) {
+                int slot = one.slot();
+                // What stands in for a slot that is held to the rule itself is told there alone.
+                boolean toldThere =
+                        one.isAlias() && wiring.settled(slot).filter(slots::test).isPresent();
+                if (slots.test(slot) && !toldThere) {
+                    wiring.answer(slot).ifPresent(it -> outcomes.put(slot, it));
+                }
+            }
+            outcomes.forEach(
+                    (slot, outcome) -> {
+                        if (outcome.isMet() && breaks.test(outcome.answer())) {
+                            String supply =
+                                    outcome.blueprint()
+                                            .map(set::maker)
+                                            .orElseGet(() -> outcome.answer().word());
+                            tell(slot, outcome, what, supply);
+                        }
+                    });
+        }
+
+        private void tell(int slot, Outcome outcome, String what, String is) {
+            Where at =
+                    wiring.outcome(slot)
+                            .binding()
+                            .or(outcome::binding)
+                            .map(one -> one.declared().at())
+                            .or(
+                                    () ->
+                                            outcome.blueprint()
+                                                    .map(one -> Where.classNamed(one.className())))
+                            .orElse(demand.declared().at());
+            String message =
+                    set.text(slot) + " " + what + " in " + profile() + ", and it is " + is + ".";
+            report(slot, at, message);
+        }
+
+        private String profile() {
+            return wiring.profile().declared().name();
+        }
+
+        private void key(Written key) {
+            Slot contract = set.slots().slot(demand.slot().orElseThrow());
+            Slot wanted = new Slot(contract.contract(), Optional.of(Key.named(key.text())));
+            boolean served =
+                    ofContract().stream()
+                            .filter(SuppliesByContract.One::isBound)
+                            .map(SuppliesByContract.One::slot)
+                            .anyMatch(
+                                    slot ->
+                                            set.slots().slot(slot).equals(wanted)
+                                                    && isServed(slot));
+            boolean filledIn = set.filledUnder(demand.slot().get()).contains(set.text(wanted));
+            if (!served && !filledIn) {
+                report(
+                        demand.slot().get(),
+                        key.at(),
+                        profile() + " must have " + set.text(wanted) + ", and nothing fills it.");
+            }
+        }
+
+        private boolean isServed(int slot) {
+            return wiring.settled(slot).map(wiring::outcome).filter(Outcome::isMet).isPresent();
+        }
+
+        private void outermost() {
+            int slot = demand.slot().orElseThrow();
+            Lookup wanted = demand.names().get(demand.names().size() - 1);
+            List<ResolvedDecorator> layers = wiring.profile().decorators(slot);
+            boolean holds =
+                    !layers.isEmpty() && layers.get(0).name().facts().equals(wanted.facts());
+            if (!holds) {
+                report(
+                        slot,
+                        demand.declared().at(),
+                        "The outermost decorator of "
+                                + set.text(slot)
+                                + " must be "
+                                + wanted.written().text()
+                                + " in "
+                                + profile()
+                                + ", and it is "
+                                + (layers.isEmpty()
+                                        ? "none"
+                                        : set.names().shortName(layers.get(0).text()))
+                                + ".");
+            }
+        }
+
+        private void lifetime() {
+            int slot = demand.slot().orElseThrow();
+            Lifetime wanted = demand.declared().lifetime().orElseThrow();
+            Outcome outcome = wiring.outcome(slot);
+            if (outcome.isMet()) {
+                Lifetime is = set.lifetimes().of(outcome, wiring.profile()).lifetime();
+                if (is != wanted) {
+                    tell(slot, outcome, "must be " + wanted.word(), is.word());
+                }
+            }
+        }
+
+        private void report(int slot, Where at, String message) {
+            Demand declared = demand.declared();
+            Finding finding =
+                    Finding.of(
+                                    FindingKinds.RULE_BROKEN,
+                                    at,
+                                    List.of(set.text(slot), declared.kind().toString()),
+                                    message)
+                            .with("rule", declared.at().text())
+                            .with("do", "bind what the rule allows, or take the rule back there");
+            reporter.report(
+                    wiring.profile(), reporter.impact(wiring).of(List.of(slot)).in(finding));
+        }
+    }
+}

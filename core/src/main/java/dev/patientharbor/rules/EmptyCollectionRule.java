@@ -1,0 +1,134 @@
+package dev.patientharbor.rules;
+
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.inherited.ResolvedProfile;
+import dev.patientharbor.model.Key;
+import dev.patientharbor.model.ShortName;
+import dev.patientharbor.model.Slot;
+import dev.patientharbor.model.TypeRef;
+import dev.patientharbor.needs.SlotTable;
+import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.ruling.Impact;
+import dev.patientharbor.ruling.LineToWrite;
+import dev.patientharbor.ruling.Reporter;
+import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.Wording;
+import dev.patientharbor.wiring.Outcome;
+import dev.patientharbor.wiring.Wiring;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+
+/** Tells collections without a member, unless the file says that they may have none. */
+final class EmptyCollectionRule implements Rule {
+
+    @Override
+    public void check(ResolvedSet set, Reporter reporter) {
+        Wording wording = new Wording(set);
+        Set<TypeRef> mayBeEmpty = set.emptyAllowed();
+        Map<Integer, List<Wiring>> empty = new TreeMap<>();
+        for (Wiring wiring : set.checked()) {
+            for (int seat : wiring.unsound()) {
+                boolean isEmpty =
+                        wiring.outcome(seat).kind() == Outcome.Kind.COLLECTION
+                                && !mayBeEmpty.contains(set.content(seat));
+                if (isEmpty
+                        && !wiring.profile().lacksParents()
+                        && !wording.isBoundByUnknownName(wiring, seat)) {
+                    empty.computeIfAbsent(set.slots().plain(seat), one -> new ArrayList<>())
+                            .add(wiring);
+                }
+            }
+        }
+        LineToWrite lines = new LineToWrite(set);
+        empty.forEach((slot, wirings) -> report(set, lines, slot, wirings, reporter));
+    }
+
+    private static void report(
+            ResolvedSet set, LineToWrite lines, int slot, List<Wiring> wirings, Reporter reporter) {
+        Wording wording = new Wording(set);
+        ResolvedProfile common = wording.common(wirings.stream().map(Wiring::profile).toList());
+        TypeRef content = set.content(slot);
+        String contract = content.text(wording::shortName);
+        String toWrite = content.text(set.names()::toWrite);
+        List<String> implementations = wording.implementations(content);
+        boolean isAbsent = set.code().find(SlotTable.className(content)).isEmpty();
+        for (Wiring wiring : wirings) {
+            Impact.Touched touched = reporter.impact(wiring).of(List.of(slot));
+            reporter.report(
+                    wiring.profile(),
+                    Finding.of(
+                                    FindingKinds.EMPTY_COLLECTION,
+                                    common.declared().at(),
+                                    set.slots().slot(slot).text(),
+                                    "Every "
+                                            + contract
+                                            + " is wanted as "
+                                            + set.text(slot)
+                                            + ", and none is bound.")
+                            .withAny("in the code", wording.shortNames(implementations))
+                            .with("reached by", wording.path(wiring, slot))
+                            .with(
+                                    isAbsent ? "do" : "write",
+                                    isAbsent
+                                            ? "add the folder or jar that has "
+                                                    + content.text()
+                                                    + " to code: it is not on the code path"
+                                            : line(set, lines, slot, content, common)
+                                                            .map(
+                                                                    one ->
+                                                                            one
+                                                                                    + "     under "
+                                                                                    + common.declared()
+                                                                                            .name()
+                                                                                    + " › bindings,"
+                                                                                    + " or ")
+                                                            .orElse("")
+                                                    + "may-be-empty: ["
+                                                    + toWrite
+                                                    + "] in the file")
+                            .touching(touched.consumers(), touched.entries()));
+        }
+    }
+
+    /** A collection with a key of its own is bound by its members; another one has all variants. */
+    private static Optional<String> line(
+            ResolvedSet set,
+            LineToWrite lines,
+            int slot,
+            TypeRef content,
+            ResolvedProfile profile) {
+        Wording wording = new Wording(set);
+        if (set.slots().slot(slot).key().isPresent()) {
+            return Optional.of(
+                    wording.toWrite(set.slots().slot(slot)) + ": { members: [SLOT, …] }");
+        }
+        Slot plain = new Slot(content, Optional.empty());
+        Optional<String> supply = lines.supplies(plain, profile).stream().findFirst();
+        Slot member =
+                set.isMap(slot)
+                        ? new Slot(content, Optional.of(key(set, slot, supply.orElse("first"))))
+                        : plain;
+        return supply.map(one -> wording.toWrite(member) + ": " + one);
+    }
+
+    /** A key that the map has a place for: a constant, else after the class. */
+    private static Key key(ResolvedSet set, int map, String supply) {
+        String name = ShortName.of(supply);
+        return set.mapKeys(map)
+                .flatMap(all -> all.stream().findFirst())
+                .map(Key::named)
+                .orElseGet(
+                        () ->
+                                Key.named(
+                                        name.matches("\\w+")
+                                                ? name.substring(0, 1).toLowerCase(Locale.ROOT)
+                                                        + name.substring(1)
+                                                : "first"));
+    }
+}

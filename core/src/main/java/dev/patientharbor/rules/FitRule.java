@@ -1,0 +1,188 @@
+package dev.patientharbor.rules;
+
+import dev.patientharbor.code.ClassFacts;
+import dev.patientharbor.declared.ResolvedBinding;
+import dev.patientharbor.declared.ResolvedDecorator;
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.finding.Where;
+import dev.patientharbor.model.Slot;
+import dev.patientharbor.model.Supply;
+import dev.patientharbor.model.SupplyForm;
+import dev.patientharbor.model.TypeRef;
+import dev.patientharbor.model.TypeRef.ClassType;
+import dev.patientharbor.names.Lookup;
+import dev.patientharbor.needs.Blueprint;
+import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.ruling.Impact;
+import dev.patientharbor.ruling.Reporter;
+import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.Wording;
+import dev.patientharbor.types.Fit;
+import dev.patientharbor.wiring.Outcome;
+import dev.patientharbor.wiring.Wiring;
+import java.util.List;
+import java.util.Optional;
+
+/** Tells implementations and decorators that are none of their contract. */
+final class FitRule implements Rule {
+
+    @Override
+    public void check(ResolvedSet set, Reporter reporter) {
+        Wording wording = new Wording(set);
+        set.bindings()
+                .filter(binding -> binding.fit().filter(fit -> !fit.fits()).isPresent())
+                .forEach(binding -> reporter.report(binding, ofBinding(set, wording, binding)));
+        set.eachDecorator(
+                (decoration, decorator) -> {
+                    if (decorator.fit().filter(fit -> !fit.fits()).isPresent()) {
+                        reporter.report(
+                                decoration, decorator, ofDecorator(set, wording, decorator));
+                    }
+                });
+        for (Wiring wiring : set.checked()) {
+            for (int slot : wiring.aliases()) {
+                checkAlias(set, wording, wiring, slot, reporter);
+            }
+        }
+    }
+
+    /**
+     * What stands in for a slot must fit it as it is handed out: the outermost decorator, or the
+     * core.
+     */
+    private static void checkAlias(
+            ResolvedSet set, Wording wording, Wiring wiring, int slot, Reporter reporter) {
+        Optional<ResolvedBinding> binding =
+                wiring.outcome(slot).binding().filter(one -> one.target().isPresent());
+        Optional<Outcome> end = binding.flatMap(one -> wiring.answer(slot)).filter(Outcome::isMet);
+        if (end.isEmpty()) {
+            return;
+        }
+        Slot target = set.slots().slot(wiring.settled(slot).orElseThrow());
+        Optional<ResolvedDecorator> layer = end.get().decorators().stream().findFirst();
+        Optional<ClassType> outermost =
+                (layer.isPresent()
+                                ? layer.flatMap(ResolvedDecorator::blueprint)
+                                : end.get().blueprint())
+                        .flatMap(Blueprint::handsOut)
+                        .or(() -> asClass(target.contract()));
+        Slot wanted = set.slots().slot(slot);
+        Optional<Fit> fit = outermost.map(type -> set.fit(type, wanted.contract()));
+        if (fit.filter(one -> !one.fits()).isPresent()) {
+            Impact.Touched touched = reporter.impact(wiring).of(List.of(slot));
+            reporter.report(
+                    wiring.profile(),
+                    finding(
+                                    wording,
+                                    set.text(slot),
+                                    wanted,
+                                    outermost.get().name(),
+                                    fit.get(),
+                                    binding.get().declared().at())
+                            .with("stands in", set.text(target))
+                            .touching(touched.consumers(), touched.entries()));
+        }
+    }
+
+    private static Finding ofDecorator(
+            ResolvedSet set, Wording wording, ResolvedDecorator decorator) {
+        return finding(
+                wording,
+                set.text(decorator.slot()),
+                decorator.slot(),
+                decorator.name().facts().orElseThrow().name(),
+                decorator.fit().orElseThrow(),
+                decorator.name().written().at());
+    }
+
+    private static Finding ofBinding(ResolvedSet set, Wording wording, ResolvedBinding binding) {
+        int slot = binding.slot().orElseThrow();
+        if (binding.declared().supply().form() == SupplyForm.MEMBERS) {
+            return ofMembers(set, binding);
+        }
+        return finding(
+                wording,
+                set.text(slot),
+                set.slots().slot(slot),
+                binding.implementation()
+                        .flatMap(Lookup::facts)
+                        .map(ClassFacts::name)
+                        .orElseGet(() -> ofObject(binding.declared().supply())),
+                binding.fit().orElseThrow(),
+                binding.declared().at());
+    }
+
+    private static String ofObject(Supply supply) {
+        return supply.handedIn()
+                .flatMap(Supply.HandedIn::madeFor)
+                .orElse("that was made at run time");
+    }
+
+    private static Finding ofMembers(ResolvedSet set, ResolvedBinding binding) {
+        int slot = binding.slot().orElseThrow();
+        String content = set.content(slot).text(set.names()::shortName);
+        boolean isMany = !set.content(slot).equals(set.slots().slot(slot).contract());
+        return Finding.of(
+                        FindingKinds.DOES_NOT_FIT,
+                        binding.declared().at(),
+                        List.of(set.slots().slot(slot).text(), "members"),
+                        isMany
+                                ? "Not every member of "
+                                        + set.text(slot)
+                                        + " is a "
+                                        + content
+                                        + ", with a key if it stands in a map."
+                                : set.text(slot) + " is no collection, so it has no members.")
+                .with(
+                        "members",
+                        String.join(", ", binding.members().stream().map(set::text).toList()))
+                .with(
+                        "do",
+                        isMany
+                                ? "list slots whose contract is " + content + " or a class of it"
+                                : "bind a class, or write List<" + content + "> or the like");
+    }
+
+    private static Optional<ClassType> asClass(TypeRef type) {
+        return type instanceof ClassType named ? Optional.of(named) : Optional.empty();
+    }
+
+    private static Finding finding(
+            Wording wording, String slotText, Slot slot, String className, Fit fit, Where at) {
+        String name = wording.shortName(className);
+        String contract = slot.contract().text(wording::shortName);
+        Finding finding =
+                Finding.of(
+                        FindingKinds.DOES_NOT_FIT,
+                        at,
+                        List.of(slot.text(), className),
+                        "The class "
+                                + name
+                                + " is no "
+                                + contract
+                                + ", so it cannot fill "
+                                + slotText
+                                + ".");
+        if (fit.reversed()) {
+            return finding.with(
+                            "looks like",
+                            contract + " is a " + name + ": the two are the wrong way round")
+                    .with(
+                            "write",
+                            wording.toWrite(Slot.of(className)) + ": " + wording.toWrite(slot));
+        }
+        if (!fit.missing().isEmpty()) {
+            finding =
+                    finding.with(
+                            "not known",
+                            "what "
+                                    + wording.list(fit.missing().stream().sorted().toList())
+                                    + " is: not on the code path");
+        }
+        List<String> others = wording.implementations(slot.contract());
+        return others.isEmpty()
+                ? finding.with("do", "name a class that implements " + contract)
+                : finding.with("in the code", wording.list(wording.shortNames(others)));
+    }
+}

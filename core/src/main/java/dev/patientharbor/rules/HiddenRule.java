@@ -1,0 +1,104 @@
+package dev.patientharbor.rules;
+
+import dev.patientharbor.declared.ResolvedBinding;
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.inherited.ResolvedProfile;
+import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.ruling.Reporter;
+import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.Wording;
+import dev.patientharbor.wiring.Wiring;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Tells bindings that a narrower one hides from somebody, where their author could not know: the
+ * narrower one stands in another profile that does not build on this one.
+ */
+final class HiddenRule implements Rule {
+
+    @Override
+    public void check(ResolvedSet set, Reporter reporter) {
+        for (Wiring wiring : set.checked()) {
+            if (wiring.profile().isPlain()) {
+                continue; // nothing is narrower than the whole profile
+            }
+            Set<ResolvedBinding> seen = new HashSet<>();
+            for (int i = 0; i < wiring.reachedSize(); i++) {
+                int seat = wiring.reached(i);
+                Optional<ResolvedBinding> narrow = wiring.outcome(seat).binding();
+                if (narrow.isPresent() && seen.add(narrow.get())) {
+                    check(set, reporter, wiring, narrow.get(), seat);
+                }
+            }
+        }
+    }
+
+    private static void check(
+            ResolvedSet set, Reporter reporter, Wiring wiring, ResolvedBinding narrow, int seat) {
+        ResolvedProfile profile = wiring.profile();
+        boolean outside = false;
+        for (int said : set.outward(seat)) {
+            Optional<ResolvedBinding> broad = profile.binding(said);
+            if (outside
+                    && broad.isPresent()
+                    && !isKnownTo(set, broad.get(), narrow)
+                    && !saysTheSame(broad.get(), narrow)) {
+                reporter.report(
+                        profile,
+                        finding(set, broad.get(), narrow)
+                                .touching(
+                                        reporter.impact(wiring)
+                                                .of(narrow.slot().stream().toList())
+                                                .consumers(),
+                                        List.of()));
+                return;
+            }
+            outside |= broad.filter(one -> one == narrow).isPresent();
+        }
+    }
+
+    /** Whether the narrower binding was written with the broader one in view. */
+    private static boolean isKnownTo(
+            ResolvedSet set, ResolvedBinding broad, ResolvedBinding narrow) {
+        return set.profile(narrow.owner()).isOrExtends(broad.owner());
+    }
+
+    private static boolean saysTheSame(ResolvedBinding broad, ResolvedBinding narrow) {
+        return broad.declared().saysTheSameAs(narrow.declared());
+    }
+
+    private static Finding finding(ResolvedSet set, ResolvedBinding broad, ResolvedBinding narrow) {
+        int slot = narrow.slot().orElseThrow();
+        String text = set.text(slot);
+        String level = set.whoStandsAt(set.slots().level(slot));
+        String owner = set.profile(narrow.owner()).declared().name();
+        return Finding.of(
+                        FindingKinds.HIDDEN_BY_NARROWER,
+                        broad.declared().at(),
+                        List.of(text, "within", level),
+                        text
+                                + " is bound to "
+                                + new Wording(set).supply(broad)
+                                + " here, and that does not reach "
+                                + level
+                                + ".")
+                .with(
+                        "hidden by",
+                        new Wording(set).supply(narrow)
+                                + " at "
+                                + narrow.declared().at().text()
+                                + ", in "
+                                + owner)
+                .with(
+                        "do",
+                        "bind it for "
+                                + level
+                                + " too, or remove the narrower one there: "
+                                + text
+                                + ": removed");
+    }
+}

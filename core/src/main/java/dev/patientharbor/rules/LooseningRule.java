@@ -1,0 +1,80 @@
+package dev.patientharbor.rules;
+
+import dev.patientharbor.declared.ResolvedLoosening;
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.inherited.ResolvedProfile;
+import dev.patientharbor.inherited.ResolvedProfile.Loosened;
+import dev.patientharbor.model.Loosening;
+import dev.patientharbor.names.Lookup;
+import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.ruling.Reporter;
+import dev.patientharbor.ruling.Rule;
+import java.util.List;
+
+/** Notes rules that a profile loosens, with the reason; tells those that it does not inherit. */
+final class LooseningRule implements Rule {
+
+    @Override
+    public void check(ResolvedSet set, Reporter reporter) {
+        for (ResolvedProfile owner : set.profiles()) {
+            for (Loosened one : owner.loosened()) {
+                for (Finding finding : findings(set, owner, one)) {
+                    reporter.report(owner, List.of(), finding);
+                }
+            }
+        }
+    }
+
+    private static List<Finding> findings(
+            ResolvedSet set, ResolvedProfile owner, Loosened loosened) {
+        ResolvedLoosening loosening = loosened.loosening();
+        List<Lookup> unknown =
+                loosening.names().stream().filter(one -> one.facts().isEmpty()).toList();
+        if (!unknown.isEmpty()) {
+            return unknown.stream().map(one -> NamesRule.finding(set, one)).toList();
+        }
+        Loosening declared = loosening.declared();
+        String what =
+                declared.kind().word()
+                        + loosening.slot().map(slot -> " of " + set.text(slot)).orElse("");
+        if (loosened.rule().isEmpty()) {
+            return List.of(
+                    Finding.of(
+                                    FindingKinds.NOTHING_TO_CHANGE,
+                                    declared.at(),
+                                    what,
+                                    owner.declared().name()
+                                            + " loosens the rule "
+                                            + what
+                                            + ", and inherits none.")
+                            .withAny("rules", inherited(set, owner))
+                            .with("do", "take the line out, or correct it"));
+        }
+        return List.of(
+                Finding.of(
+                                FindingKinds.RULE_LOOSENED,
+                                declared.at(),
+                                what,
+                                owner.declared().name()
+                                        + " loosens the rule "
+                                        + what
+                                        + ": "
+                                        + declared.because()
+                                        + ".")
+                        .with("rule", loosened.rule().get().declared().at().text()));
+    }
+
+    private static List<String> inherited(ResolvedSet set, ResolvedProfile owner) {
+        return owner.demands().stream()
+                .filter(one -> !owner.declared().terms().demands().contains(one.declared()))
+                .map(
+                        one ->
+                                one.declared().kind().word()
+                                        + one.slot()
+                                                .map(slot -> " of " + set.text(slot))
+                                                .orElse(""))
+                .distinct()
+                .toList();
+    }
+}

@@ -1,0 +1,66 @@
+package dev.patientharbor.rules;
+
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.finding.Where;
+import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.ruling.Reporter;
+import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.wiring.Outcome;
+import dev.patientharbor.wiring.Wiring;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Tells a class of which there is one object, by a mark on it, and which two slots would make in
+ * different ways: the first that is met decides.
+ */
+final class MadeTwoWaysRule implements Rule {
+
+    @Override
+    public void check(ResolvedSet set, Reporter reporter) {
+        for (Wiring wiring : set.checked()) {
+            for (int i = 0; i < wiring.reachedSize(); i++) {
+                int seat = wiring.reached(i);
+                Outcome outcome = wiring.outcome(seat);
+                Optional<Integer> core = outcome.core();
+                if (core.isPresent()
+                        && wiring.isReached(core.get())
+                        && set.lifetimes().oneOfClass(outcome).isPresent()
+                        && wiring.isMadeOtherwise(seat, core.get())) {
+                    reporter.report(wiring.profile(), finding(set, wiring, seat, core.get()));
+                }
+            }
+        }
+    }
+
+    private static Finding finding(ResolvedSet set, Wiring wiring, int seat, int first) {
+        Outcome outcome = wiring.outcome(seat);
+        String name = outcome.blueprint().orElseThrow().className();
+        Where at =
+                outcome.binding()
+                        .map(one -> one.declared().at())
+                        .orElseGet(() -> Where.classNamed(name));
+        return Finding.of(
+                        FindingKinds.MADE_TWO_WAYS,
+                        at,
+                        List.of(name, set.slots().slot(seat).text()),
+                        "There is one "
+                                + set.names().shortName(name)
+                                + ", by the mark on it, and "
+                                + named(set, seat)
+                                + " would make it in another way than "
+                                + named(set, first)
+                                + " does.")
+                .with("so", "it is made as " + named(set, first) + " says")
+                .with("do", "say the same of both, or give this binding a lifetime: shared");
+    }
+
+    private static String named(ResolvedSet set, int seat) {
+        int level = set.slots().level(seat);
+        return set.levels()
+                .name(level)
+                .map(name -> set.text(seat) + " in " + set.levelText(level))
+                .orElse(set.text(seat));
+    }
+}

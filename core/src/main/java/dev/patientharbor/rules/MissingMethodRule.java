@@ -1,0 +1,141 @@
+package dev.patientharbor.rules;
+
+import dev.patientharbor.code.ClassFacts;
+import dev.patientharbor.code.MethodFacts;
+import dev.patientharbor.declared.ResolvedBinding;
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.finding.Where;
+import dev.patientharbor.model.Slot;
+import dev.patientharbor.needs.Blueprint;
+import dev.patientharbor.needs.SlotTable;
+import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.ruling.Inheritance;
+import dev.patientharbor.ruling.Reporter;
+import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.Wording;
+import dev.patientharbor.types.MissingMethods;
+import dev.patientharbor.wiring.Outcome;
+import dev.patientharbor.wiring.Wiring;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** Tells implementations that lack a method of the contract whose slot they fill. */
+final class MissingMethodRule implements Rule {
+
+    @Override
+    public void check(ResolvedSet set, Reporter reporter) {
+        Known known = new Known(new MissingMethods(set.code()), new HashMap<>());
+        set.bindings()
+                .filter(binding -> binding.slot().isPresent() && !binding.isBroken())
+                .forEach(
+                        binding ->
+                                missing(set, known, binding)
+                                        .ifPresent(finding -> reporter.report(binding, finding)));
+        set.eachDecorator(
+                (decoration, decorator) ->
+                        missing(
+                                        set,
+                                        known,
+                                        decorator.slot(),
+                                        decorator.blueprint(),
+                                        decorator.name().written().at())
+                                .ifPresent(
+                                        finding ->
+                                                reporter.report(
+                                                        set.profile(decoration.owner()),
+                                                        heir ->
+                                                                Inheritance.holdsFor(
+                                                                        decoration,
+                                                                        decorator,
+                                                                        heir),
+                                                        List.of(),
+                                                        finding)));
+        filledIn(set, reporter, known);
+    }
+
+    private static Optional<Finding> missing(
+            ResolvedSet set, Known known, ResolvedBinding binding) {
+        return missing(
+                set,
+                known,
+                set.slots().slot(binding.slot().orElseThrow()),
+                binding.blueprint(),
+                binding.declared().at());
+    }
+
+    /** What classes fill by themselves. */
+    private static void filledIn(ResolvedSet set, Reporter reporter, Known known) {
+        set.eachDistinctSeat(
+                (wiring, seat) -> {
+                    Outcome outcome = wiring.outcome(seat);
+                    if (outcome.binding().isEmpty() && outcome.blueprint().isPresent()) {
+                        Blueprint made = outcome.blueprint().get();
+                        missing(
+                                        set,
+                                        known,
+                                        set.slots().slot(seat),
+                                        outcome.blueprint(),
+                                        Where.classNamed(made.className()))
+                                .ifPresent(one -> tell(set, reporter, seat, outcome, one));
+                    }
+                });
+    }
+
+    private static void tell(
+            ResolvedSet set, Reporter reporter, int seat, Outcome outcome, Finding finding) {
+        for (Wiring wiring : set.checked()) {
+            if (wiring.isReached(seat)
+                    && wiring.outcome(seat).blueprint().equals(outcome.blueprint())) {
+                reporter.report(
+                        wiring.profile(), reporter.impact(wiring).of(List.of(seat)).in(finding));
+            }
+        }
+    }
+
+    /** What is missing, worked out once for each class and contract. */
+    private record Known(MissingMethods methods, Map<String, List<String>> byPair) {
+        List<String> of(ClassFacts facts, String contract) {
+            String pair = facts.name() + ' ' + contract;
+            List<String> missing = byPair.get(pair);
+            if (missing == null) {
+                missing = methods.of(facts, contract);
+                byPair.put(pair, missing);
+            }
+            return missing;
+        }
+    }
+
+    private static Optional<Finding> missing(
+            ResolvedSet set, Known known, Slot slot, Optional<Blueprint> made, Where at) {
+        if (made.isEmpty() || made.get().method().isPresent() || made.get().facts().isAbstract()) {
+            return Optional.empty();
+        }
+        ClassFacts facts = made.get().facts();
+        String contract = SlotTable.className(slot.contract());
+        List<String> missing = known.of(facts, contract);
+        if (missing.isEmpty()) {
+            return Optional.empty();
+        }
+        Wording wording = new Wording(set);
+        List<String> methods = new ArrayList<>();
+        missing.forEach(one -> methods.add(wording.method(MethodFacts.of(contract, one))));
+        String name = wording.shortName(facts.name());
+        return Optional.of(
+                Finding.of(
+                                FindingKinds.MISSING_METHOD,
+                                at,
+                                List.of(facts.name(), contract),
+                                name
+                                        + " has no "
+                                        + wording.list(methods)
+                                        + ", which "
+                                        + wording.shortName(contract)
+                                        + " asks for.")
+                        .with("reason", "compiled against another version of the contract")
+                        .with("do", "compile " + name + " anew, or bind another class"));
+    }
+}

@@ -1,0 +1,102 @@
+package dev.patientharbor.rules;
+
+import dev.patientharbor.code.ClassFacts;
+import dev.patientharbor.declared.ResolvedBinding;
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.model.Supply;
+import dev.patientharbor.model.SupplyForm;
+import dev.patientharbor.needs.SlotTable;
+import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.ruling.Reporter;
+import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.Wording;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+
+/**
+ * Tells mocks and canned stubs of sealed contracts, of which nobody can make another one; and notes
+ * mocks of classes, once for a set.
+ */
+final class MockRule implements Rule {
+
+    @Override
+    public void check(ResolvedSet set, Reporter reporter) {
+        TreeSet<String> classes = new TreeSet<>();
+        set.bindings().forEach(binding -> check(set, binding, reporter, classes));
+        if (!classes.isEmpty()) {
+            reporter.report(ofClasses(set, List.copyOf(classes)));
+        }
+    }
+
+    private static void check(
+            ResolvedSet set, ResolvedBinding binding, Reporter reporter, Set<String> classes) {
+        Supply supply = binding.declared().supply();
+        boolean isMock = supply.form() == SupplyForm.MOCK;
+        Optional<ClassFacts> contract =
+                isOfContract(supply) ? contract(set, binding) : Optional.empty();
+        if (contract.isEmpty()) {
+            return;
+        }
+        ClassFacts facts = contract.get();
+        if (facts.isSealed() || !facts.isInterface() && !isMock) {
+            reporter.report(binding, cannot(set, binding, facts));
+        } else if (!facts.isInterface()) {
+            classes.add(facts.name());
+        }
+    }
+
+    /** Whether an object is made from the contract alone. */
+    private static boolean isOfContract(Supply supply) {
+        return switch (supply.form()) {
+            case MOCK, ANSWERS -> true;
+            case CLASS, FACTORY, VALUE, OBJECT, CALL, STATED_KEYS, MEMBERS, SAME_AS -> false;
+            case NONE, INHERITED, REMOVED, TO_FILL -> false;
+        };
+    }
+
+    private static Optional<ClassFacts> contract(ResolvedSet set, ResolvedBinding binding) {
+        return binding.slot()
+                .map(slot -> SlotTable.className(set.slots().slot(slot).contract()))
+                .flatMap(set.code()::find);
+    }
+
+    private static Finding cannot(ResolvedSet set, ResolvedBinding binding, ClassFacts facts) {
+        String name = set.names().shortName(facts.name());
+        return Finding.of(
+                        FindingKinds.CANNOT_BE_BUILT,
+                        binding.declared().at(),
+                        facts.name(),
+                        name
+                                + (facts.isSealed()
+                                        ? " is sealed: only the classes that it names can be made."
+                                        : " is a class: canned answers can be given for an"
+                                                + " interface alone."))
+                .withAny(
+                        "in the code",
+                        new Wording(set)
+                                .shortNames(
+                                        new Wording(set)
+                                                .implementations(
+                                                        set.slots()
+                                                                .slot(binding.slot().orElseThrow())
+                                                                .contract())))
+                .with("do", "bind one of its classes, or a value or a factory that gives one");
+    }
+
+    private static Finding ofClasses(ResolvedSet set, List<String> classes) {
+        Wording wording = new Wording(set);
+        String names = wording.list(wording.shortNames(classes));
+        return Finding.of(
+                        FindingKinds.MOCK_OF_CLASS,
+                        set.declared().at(),
+                        classes,
+                        names
+                                + (classes.size() == 1 ? " is a class" : " are classes")
+                                + " and bound to mock: such mocks are made where the module"
+                                + " patient-harbor-mockito is on the class path of the tests.")
+                .with("do", "add patient-harbor-mockito to the tests, or bind a class");
+    }
+}

@@ -1,0 +1,119 @@
+package dev.patientharbor.rules;
+
+import dev.patientharbor.declared.ResolvedDecoration;
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.finding.NameList;
+import dev.patientharbor.inherited.ResolvedProfile;
+import dev.patientharbor.names.Lookup;
+import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.ruling.Reporter;
+import dev.patientharbor.ruling.Rule;
+import java.util.List;
+import java.util.Locale;
+
+/** Tells class names that nothing answers to, and short ones that several classes answer to. */
+final class NamesRule implements Rule {
+
+    @Override
+    public void check(ResolvedSet set, Reporter reporter) {
+        for (Lookup name : set.otherNames()) {
+            if (name.facts().isEmpty()) {
+                reporter.report(finding(set, name));
+            }
+        }
+        set.bindings()
+                .forEach(
+                        binding ->
+                                binding.names().stream()
+                                        .filter(name -> name.facts().isEmpty())
+                                        .forEach(
+                                                name ->
+                                                        reporter.report(
+                                                                binding, finding(set, name))));
+        for (ResolvedProfile owner : set.profiles()) {
+            for (ResolvedDecoration decoration : owner.ownDecorations()) {
+                decoration.names().stream()
+                        .filter(name -> name.facts().isEmpty())
+                        .forEach(name -> reporter.report(owner, List.of(), finding(set, name)));
+            }
+        }
+        set.eachDecorator(
+                (decoration, decorator) -> {
+                    if (decorator.isUnknown()) {
+                        reporter.report(decoration, decorator, finding(set, decorator.name()));
+                    }
+                });
+    }
+
+    /** What a word of the notation may be meant for that stands where a class should. */
+    private static List<String> meant(String text) {
+        String word = text.toLowerCase(Locale.ROOT);
+        if (List.of("stub", "fake", "class").contains(word)) {
+            return List.of("{ " + word + ": CLASS }");
+        }
+        if (word.equals("value") || word.equals("factory") || word.equals("members")) {
+            return List.of(
+                    word.equals("value")
+                            ? "{ value: … }"
+                            : word.equals("factory")
+                                    ? "{ factory: \"CLASS#METHOD\" }"
+                                    : "{ members: [SLOT, …] }");
+        }
+        return List.of("mock", "none", "removed", "to-fill").contains(word)
+                ? List.of(word)
+                : List.of();
+    }
+
+    static Finding finding(ResolvedSet set, Lookup name) {
+        String text = name.written().text();
+        if (name.isAmbiguous()) {
+            List<String> classes = name.found().stream().map(facts -> facts.name()).toList();
+            return Finding.of(
+                            FindingKinds.AMBIGUOUS_NAME,
+                            name.written().at(),
+                            text,
+                            "The short name " + text + " fits " + classes.size() + " classes.")
+                    .with("classes", NameList.of(classes))
+                    .with("write", "the full name of the one that is meant");
+        }
+        List<String> elsewhere = set.side().whoSees(name.written());
+        if (!elsewhere.isEmpty()) {
+            return Finding.of(
+                            FindingKinds.UNKNOWN_CLASS,
+                            name.written().at(),
+                            text,
+                            "The class " + text + " is not present on this side.")
+                    .with("it is there for", NameList.of(elsewhere))
+                    .with("do", "bind a class that this side has, or add its code to the profile");
+        }
+        Finding finding =
+                Finding.of(
+                        FindingKinds.UNKNOWN_CLASS,
+                        name.written().at(),
+                        text,
+                        "No class " + text + " is on the code path.");
+        if (text.indexOf('.') < 0) {
+            List<String> packages =
+                    set.declared().packages().stream().map(one -> one.text()).toList();
+            finding =
+                    finding.with(
+                            "looked in",
+                            packages.isEmpty()
+                                    ? "no packages: none are listed"
+                                    : String.join(", ", packages));
+        }
+        List<String> meant = meant(text);
+        if (!meant.isEmpty()) {
+            return finding.withAny("did you mean", meant);
+        }
+        List<String> asked = text.indexOf('.') < 0 ? set.askedAs(text) : List.of();
+        if (!asked.isEmpty()) {
+            return finding.withAny("did you mean", asked);
+        }
+        List<String> near = set.names().near(text);
+        return near.isEmpty()
+                ? finding.with("do", "correct the name, or add the code that has the class to code")
+                : finding.with("did you mean", String.join(", ", near));
+    }
+}

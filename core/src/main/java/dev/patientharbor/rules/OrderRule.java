@@ -1,0 +1,46 @@
+package dev.patientharbor.rules;
+
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.finding.NameSearch;
+import dev.patientharbor.model.Profile;
+import dev.patientharbor.model.Written;
+import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.ruling.Reporter;
+import dev.patientharbor.ruling.Rule;
+import java.util.List;
+import java.util.Set;
+
+/** Tells names in the order of environments that are no profile, or a partial one. */
+final class OrderRule implements Rule {
+
+    @Override
+    public void check(ResolvedSet set, Reporter reporter) {
+        if (!set.side().isFirst()) {
+            return; // it is the same on all sides
+        }
+        List<String> known =
+                set.declared().profiles().stream()
+                        .filter(one -> !one.partial())
+                        .map(Profile::name)
+                        .toList();
+        NameSearch search = new NameSearch(known);
+        Set<String> names = Set.copyOf(known);
+        for (Written name : set.declared().order()) {
+            if (!names.contains(name.text())) {
+                reporter.report(
+                        Finding.of(
+                                        FindingKinds.UNKNOWN_PROFILE,
+                                        name.at(),
+                                        name.text(),
+                                        "The order of environments names "
+                                                + name.text()
+                                                + ", and there is no profile of that name that is"
+                                                + " not partial.")
+                                .withAny("did you mean", search.near(name.text()))
+                                .withAny("profiles", known)
+                                .with("do", "correct the name, or take it out"));
+            }
+        }
+    }
+}

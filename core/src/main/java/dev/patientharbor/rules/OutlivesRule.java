@@ -1,0 +1,165 @@
+package dev.patientharbor.rules;
+
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.finding.Where;
+import dev.patientharbor.model.Lifetime;
+import dev.patientharbor.needs.Blueprint;
+import dev.patientharbor.needs.Need;
+import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.ruling.Reporter;
+import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.Wording;
+import dev.patientharbor.wiring.Outcome;
+import dev.patientharbor.wiring.Wiring;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
+
+/**
+ * Tells shared objects that hold, for as long as they live, one that is made to live less long: an
+ * error if that is scoped, a note if it is fresh. Decorators live as long as what they wrap; what
+ * is made when it is asked for is not held.
+ */
+final class OutlivesRule implements Rule {
+
+    @Override
+    public void check(ResolvedSet set, Reporter reporter) {
+        for (Wiring wiring : set.checked()) {
+            if (!holdsAny(set, wiring)) {
+                continue;
+            }
+            Map<Integer, TreeMap<String, TreeSet<String>>> holders = new TreeMap<>();
+            for (int i = 0; i < wiring.reachedSize(); i++) {
+                int seat = wiring.reached(i);
+                if (lifetime(set, wiring, seat).isOfRig()) {
+                    wiring.eachNeed(
+                            seat,
+                            (consumer, need, asked) ->
+                                    hold(set, wiring, consumer, need, asked, holders));
+                }
+            }
+            // One binding may stand at several levels, in other layers.
+            Map<String, Integer> first = new LinkedHashMap<>();
+            holders.forEach(
+                    (held, by) -> {
+                        String what = at(wiring, held).text() + ' ' + set.text(held);
+                        Integer same = first.putIfAbsent(what, held);
+                        if (same != null) {
+                            by.forEach(
+                                    (name, needs) ->
+                                            holders.get(same)
+                                                    .computeIfAbsent(name, one -> new TreeSet<>())
+                                                    .addAll(needs));
+                        }
+                    });
+            first.values()
+                    .forEach(
+                            held -> {
+                                reporter.report(
+                                        wiring.profile(),
+                                        finding(set, wiring, held, holders.get(held)));
+                            });
+        }
+    }
+
+    /** Whether anything is there that is not shared. */
+    private static boolean holdsAny(ResolvedSet set, Wiring wiring) {
+        for (int i = 0; i < wiring.reachedSize(); i++) {
+            int seat = wiring.reached(i);
+            if (wiring.outcome(seat).isMet() && !lifetime(set, wiring, seat).isOfRig()) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private static void hold(
+            ResolvedSet set,
+            Wiring wiring,
+            Blueprint consumer,
+            Need need,
+            int asked,
+            Map<Integer, TreeMap<String, TreeSet<String>>> holders) {
+        List<Integer> open = new ArrayList<>(List.of(asked));
+        Set<Integer> seen = new HashSet<>(open);
+        for (int i = 0; i < open.size(); i++) {
+            int seat = open.get(i);
+            Outcome outcome = wiring.outcome(seat);
+            if (outcome.isMet()) {
+                if (!lifetime(set, wiring, seat).isOfRig()) {
+                    holders.computeIfAbsent(seat, one -> new TreeMap<>())
+                            .computeIfAbsent(consumer.className(), one -> new TreeSet<>())
+                            .add(need.name());
+                }
+            } else if (outcome.kind() != Outcome.Kind.DEFERRED) {
+                outcome.next().filter(seen::add).ifPresent(open::add);
+                if (outcome.kind() == Outcome.Kind.COLLECTION) {
+                    outcome.candidates().stream().filter(seen::add).forEach(open::add);
+                }
+            }
+        }
+    }
+
+    private static Lifetime lifetime(ResolvedSet set, Wiring wiring, int seat) {
+        Outcome outcome = wiring.outcome(seat);
+        return outcome.isMet()
+                ? set.lifetimes().of(outcome, wiring.profile()).lifetime()
+                : Lifetime.FRESH;
+    }
+
+    private static Where at(Wiring wiring, int held) {
+        Outcome outcome = wiring.outcome(held);
+        return outcome.binding()
+                .map(one -> one.declared().at())
+                .or(() -> outcome.blueprint().map(one -> Where.classNamed(one.className())))
+                .orElseThrow();
+    }
+
+    private static Finding finding(
+            ResolvedSet set, Wiring wiring, int held, Map<String, TreeSet<String>> holders) {
+        Wording wording = new Wording(set);
+        Outcome outcome = wiring.outcome(held);
+        Lifetime lifetime = lifetime(set, wiring, held);
+        Where at = at(wiring, held);
+        String text = set.text(held);
+        String what = outcome.blueprint().map(set::maker).orElse(text);
+        Finding finding =
+                Finding.of(
+                                FindingKinds.OUTLIVES,
+                                at,
+                                text,
+                                text
+                                        + (what.equals(text) ? "" : " (" + what + ")")
+                                        + " is "
+                                        + lifetime.word()
+                                        + ", and shared objects hold it as long as they live: "
+                                        + wording.list(
+                                                holders.entrySet().stream()
+                                                        .map(
+                                                                one ->
+                                                                        wording.shortName(
+                                                                                        one
+                                                                                                .getKey())
+                                                                                + " ("
+                                                                                + String.join(
+                                                                                        ", ",
+                                                                                        one
+                                                                                                .getValue())
+                                                                                + ")")
+                                                        .toList())
+                                        + ".")
+                        .with("reached by", wording.path(wiring, held))
+                        .with(
+                                "do",
+                                "ask for a Supplier or Provider of it, or give the holder the"
+                                        + " lifetime too")
+                        .touching(List.copyOf(holders.keySet()), List.of());
+        return lifetime.isOfScope() ? finding : finding.asNote();
+    }
+}

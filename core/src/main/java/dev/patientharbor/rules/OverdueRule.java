@@ -1,0 +1,71 @@
+package dev.patientharbor.rules;
+
+import dev.patientharbor.declared.ResolvedBinding;
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.finding.Where;
+import dev.patientharbor.inherited.ResolvedProfile;
+import dev.patientharbor.model.Grounds;
+import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.ruling.Inheritance;
+import dev.patientharbor.ruling.Reporter;
+import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.Wording;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+
+/** Tells bindings whose last day is over. */
+public final class OverdueRule implements Rule {
+
+    private final LocalDate today;
+
+    OverdueRule(LocalDate today) {
+        this.today = today;
+    }
+
+    @Override
+    public void check(ResolvedSet set, Reporter reporter) {
+        for (ResolvedProfile owner : set.profiles()) {
+            for (ResolvedBinding binding : owner.own()) {
+                Grounds grounds = binding.declared().grounds();
+                if (grounds.isOver(today) && !isInherited(owner, binding)) {
+                    String text =
+                            binding.slot()
+                                    .map(set::text)
+                                    .orElseGet(() -> binding.declared().slot().text());
+                    String what =
+                            "The binding of " + text + " to " + new Wording(set).supply(binding);
+                    reporter.report(
+                            owner,
+                            profile -> Inheritance.holdsFor(binding, profile),
+                            List.of(),
+                            finding(what, text, grounds, binding.declared().at()));
+                }
+            }
+        }
+    }
+
+    /** Whether a change of another part has the date from what it changes: it is told there. */
+    private static boolean isInherited(ResolvedProfile owner, ResolvedBinding binding) {
+        return Optional.ofNullable(owner.basis().get(binding))
+                .filter(
+                        basis ->
+                                basis.declared()
+                                        .grounds()
+                                        .until()
+                                        .equals(binding.declared().grounds().until()))
+                .isPresent();
+    }
+
+    public static Finding finding(String what, String cause, Grounds grounds, Where at) {
+        return Finding.of(
+                        FindingKinds.OVERDUE,
+                        at,
+                        cause,
+                        what + " was to end on " + grounds.until().orElseThrow() + ".")
+                .withAny("because", grounds.because().stream().toList())
+                .withAny("owner", grounds.owner().stream().toList())
+                .with("do", "end it, or set a later day: until: YYYY-MM-DD");
+    }
+}

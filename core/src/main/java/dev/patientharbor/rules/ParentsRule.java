@@ -1,0 +1,112 @@
+package dev.patientharbor.rules;
+
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.finding.NameList;
+import dev.patientharbor.finding.Where;
+import dev.patientharbor.inherited.ResolvedProfile;
+import dev.patientharbor.model.Written;
+import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.ruling.Impact;
+import dev.patientharbor.ruling.Reporter;
+import dev.patientharbor.ruling.Rule;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Tells parents that do not exist, that go in a circle, or that disagree. */
+final class ParentsRule implements Rule {
+
+    @Override
+    public void check(ResolvedSet set, Reporter reporter) {
+        List<String> names = set.side().profileNames();
+        for (ResolvedProfile owner : set.profiles()) {
+            for (Written parent : owner.unknownParents()) {
+                reporter.report(
+                        owner,
+                        List.of(),
+                        Finding.of(
+                                        FindingKinds.UNKNOWN_PROFILE,
+                                        parent.at(),
+                                        parent.text(),
+                                        "The profile "
+                                                + owner.declared().name()
+                                                + " extends "
+                                                + parent.text()
+                                                + ", and there is no profile of that name.")
+                                .withAny("did you mean", set.side().nearProfiles(parent.text()))
+                                .with("profiles", NameList.of(names))
+                                .with(
+                                        "so",
+                                        "what it needs and does not find is not told: the missing"
+                                                + " parent may have it"));
+            }
+            if (set.wiring(owner).isPresent()) {
+                for (String term : owner.termsInDispute()) {
+                    reporter.report(owner, disputed(owner, term));
+                }
+                owner.clashes()
+                        .forEach(
+                                clash ->
+                                        reporter.report(
+                                                owner, disagreement(set, reporter, owner, clash)));
+            }
+        }
+        for (List<Integer> cycle : set.extendsCycles()) {
+            ResolvedProfile first = set.profile(cycle.get(0));
+            reporter.report(
+                    first,
+                    profile -> cycle.stream().anyMatch(profile::isOrExtends),
+                    List.of(),
+                    cycleFinding(cycle.stream().map(names::get).toList(), first.declared().at()));
+        }
+    }
+
+    private static Finding disputed(ResolvedProfile owner, String term) {
+        String name = owner.declared().name();
+        return Finding.of(
+                        FindingKinds.PARENTS_DISAGREE,
+                        owner.declared().at(),
+                        term,
+                        "The parents of " + name + " say different things of " + term + ".")
+                .with("write", term + ": …     under " + name + "; until then the first one holds");
+    }
+
+    private static Finding cycleFinding(List<String> cycle, Where at) {
+        List<String> path = new ArrayList<>(cycle);
+        path.add(cycle.get(0));
+        return Finding.of(
+                        FindingKinds.EXTENDS_CYCLE,
+                        at,
+                        cycle,
+                        "The profile " + cycle.get(0) + " extends itself.")
+                .with("path", String.join(" → ", path))
+                .with("do", "take one of these out of the other's extends");
+    }
+
+    private static Finding disagreement(
+            ResolvedSet set,
+            Reporter reporter,
+            ResolvedProfile profile,
+            ResolvedProfile.Clash clash) {
+        ResolvedProfile meet = set.profile(clash.meet());
+        String slot = set.text(clash.slot());
+        Impact.Touched touched =
+                reporter.impact(set.wiring(profile).orElseThrow()).of(List.of(clash.slot()));
+        return Finding.of(
+                        FindingKinds.PARENTS_DISAGREE,
+                        meet.declared().at(),
+                        slot,
+                        "The parents of "
+                                + meet.declared().name()
+                                + " say different things of "
+                                + slot
+                                + ".")
+                .with("said at", clash.words().stream().map(Where::text).toList())
+                .with(
+                        "do",
+                        "say in "
+                                + meet.declared().name()
+                                + " what holds; until then the first one does")
+                .touching(touched.consumers(), touched.entries());
+    }
+}

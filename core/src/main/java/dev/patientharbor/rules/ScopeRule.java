@@ -1,0 +1,59 @@
+package dev.patientharbor.rules;
+
+import dev.patientharbor.code.ClassFacts;
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.finding.Where;
+import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.ruling.Reporter;
+import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.wiring.Outcome;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.TreeSet;
+
+/** Tells scope marks on classes that are used, where the file does not say what they mean. */
+final class ScopeRule implements Rule {
+
+    @Override
+    public void check(ResolvedSet set, Reporter reporter) {
+        Map<String, TreeSet<String>> byMark = new TreeMap<>();
+        set.eachDistinctSeat(
+                (wiring, seat) -> {
+                    Outcome outcome = wiring.outcome(seat);
+                    boolean said =
+                            outcome.binding()
+                                    .flatMap(binding -> binding.declared().lifetime())
+                                    .isPresent();
+                    if (!said) {
+                        outcome.blueprint()
+                                .filter(one -> one.method().isEmpty())
+                                .ifPresent(one -> collect(set, one.facts(), byMark));
+                    }
+                });
+        byMark.forEach(
+                (mark, classes) -> reporter.report(finding(set, mark, List.copyOf(classes))));
+    }
+
+    private static void collect(
+            ResolvedSet set, ClassFacts facts, Map<String, TreeSet<String>> byMark) {
+        for (String mark : set.lifetimes().unmapped(facts)) {
+            byMark.computeIfAbsent(mark, one -> new TreeSet<>()).add(facts.name());
+        }
+    }
+
+    private static Finding finding(ResolvedSet set, String mark, List<String> classes) {
+        String name = set.names().shortName(mark);
+        return Finding.of(
+                        FindingKinds.SCOPE_UNMAPPED,
+                        Where.classNamed(mark),
+                        mark,
+                        "Nothing says what the scope mark " + name + " means.")
+                .with(
+                        "marked",
+                        String.join(", ", classes.stream().map(set.names()::shortName).toList()))
+                .with("so", "these live as if they had no mark")
+                .with("write", "marks: { scope: { " + mark + ": scoped } }     in the file");
+    }
+}

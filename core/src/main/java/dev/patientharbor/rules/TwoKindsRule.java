@@ -1,0 +1,72 @@
+package dev.patientharbor.rules;
+
+import dev.patientharbor.declared.ResolvedBinding;
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.model.ImplementationKind;
+import dev.patientharbor.needs.Blueprint;
+import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.ruling.Inheritance;
+import dev.patientharbor.ruling.Reporter;
+import dev.patientharbor.ruling.Rule;
+import java.util.List;
+import java.util.Optional;
+
+/** Tells classes that one binding calls real and another one a fake or a stub. */
+final class TwoKindsRule implements Rule {
+
+    @Override
+    public void check(ResolvedSet set, Reporter reporter) {
+        set.bindings()
+                .forEach(
+                        binding ->
+                                first(set, binding)
+                                        .ifPresent(first -> report(set, first, binding, reporter)));
+    }
+
+    private static void report(
+            ResolvedSet set, ResolvedBinding first, ResolvedBinding binding, Reporter reporter) {
+        reporter.report(
+                set.profile(binding.owner()),
+                heir -> Inheritance.holdsFor(binding, heir),
+                List.of(),
+                finding(set, maker(binding).orElseThrow(), first, binding));
+    }
+
+    /** The first binding of the same maker, if it calls it otherwise. */
+    private static Optional<ResolvedBinding> first(ResolvedSet set, ResolvedBinding binding) {
+        return maker(binding)
+                .flatMap(set.bound()::firstBy)
+                .filter(first -> isReal(first) != isReal(binding));
+    }
+
+    private static Optional<String> maker(ResolvedBinding binding) {
+        return binding.blueprint().map(Blueprint::maker);
+    }
+
+    private static boolean isReal(ResolvedBinding binding) {
+        return !word(binding).isStandIn();
+    }
+
+    private static ImplementationKind word(ResolvedBinding binding) {
+        return binding.declared().supply().kind().orElse(ImplementationKind.REAL);
+    }
+
+    private static Finding finding(
+            ResolvedSet set, String maker, ResolvedBinding before, ResolvedBinding binding) {
+        String name = set.names().shortName(maker);
+        return Finding.of(
+                        FindingKinds.TWO_KINDS,
+                        binding.declared().at(),
+                        maker,
+                        name
+                                + " is called "
+                                + word(binding).word()
+                                + " here, and "
+                                + word(before).word()
+                                + " at "
+                                + before.declared().at().text()
+                                + ".")
+                .with("do", "call it the same wherever it is bound");
+    }
+}

@@ -1,0 +1,299 @@
+package dev.patientharbor.rules;
+
+import dev.patientharbor.declared.ResolvedBinding;
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.finding.NameList;
+import dev.patientharbor.finding.NearNames;
+import dev.patientharbor.finding.Where;
+import dev.patientharbor.inherited.ResolvedProfile;
+import dev.patientharbor.model.Key;
+import dev.patientharbor.model.Slot;
+import dev.patientharbor.model.Written;
+import dev.patientharbor.needs.SlotTable;
+import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.ruling.Impact;
+import dev.patientharbor.ruling.LineToWrite;
+import dev.patientharbor.ruling.Reporter;
+import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.Wording;
+import dev.patientharbor.wiring.Outcome;
+import dev.patientharbor.wiring.Wiring;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Tells needs that nothing supplies, each slot once for all profiles that lack it, with the reason.
+ * Is silent in a profile of which a parent is missing: what that would have supplied is not known.
+ */
+public final class UnmetNeedRule implements Rule {
+
+    /**
+     * What lacks a supply in one way: a slot, where it was looked for if that was not everywhere,
+     * and where it is bound to nothing.
+     */
+    private record Lack(int slot, List<String> lookedAt, String boundTo) {}
+
+    @Override
+    public void check(ResolvedSet set, Reporter reporter) {
+        Wording wording = new Wording(set);
+        Map<Lack, Map<Wiring, List<Integer>>> lacking = new LinkedHashMap<>();
+        for (Wiring wiring : set.checked()) {
+            if (wiring.profile().lacksParents()) {
+                continue;
+            }
+            Set<Integer> told = KeyUnknownRule.told(wiring);
+            for (int seat : wiring.unsound()) {
+                if (isNothing(wiring, seat)
+                        && !told.contains(seat)
+                        && !wording.isBoundByUnknownName(wiring, seat)) {
+                    lacking.computeIfAbsent(lack(set, wiring, seat), one -> new LinkedHashMap<>())
+                            .computeIfAbsent(wiring, one -> new ArrayList<>(1))
+                            .add(seat);
+                }
+            }
+        }
+        LineToWrite lines = new LineToWrite(set);
+        BoundOutOfReach beyond = new BoundOutOfReach(set);
+        lacking.forEach((lack, seats) -> report(set, lines, beyond, lack, seats, reporter));
+    }
+
+    private static Lack lack(ResolvedSet set, Wiring wiring, int seat) {
+        int level = set.slots().level(seat);
+        boolean everywhere = set.levels().reachesWhole(level);
+        String boundTo =
+                wiring.outcome(seat)
+                        .binding()
+                        .map(one -> " " + one.declared().at().text())
+                        .orElse("");
+        return new Lack(
+                set.slots().plain(seat), everywhere ? List.of() : set.lookedAt(level), boundTo);
+    }
+
+    /** Nothing supplies it; an entry consumer that is but a value type is nothing either. */
+    private static boolean isNothing(Wiring wiring, int slot) {
+        Outcome.Kind kind = wiring.outcome(slot).kind();
+        boolean leftOpen = kind == Outcome.Kind.UNMET && wiring.outcome(slot).binding().isPresent();
+        return kind == Outcome.Kind.UNMET && !leftOpen
+                || kind == Outcome.Kind.NONE
+                || kind == Outcome.Kind.VALUE_MISSING && wiring.firstStep(slot).isEmpty();
+    }
+
+    private static void report(
+            ResolvedSet set,
+            LineToWrite lines,
+            BoundOutOfReach beyond,
+            Lack lack,
+            Map<Wiring, List<Integer>> seats,
+            Reporter reporter) {
+        Wording wording = new Wording(set);
+        ResolvedProfile common =
+                wording.common(seats.keySet().stream().map(Wiring::profile).toList());
+        String where =
+                (lack.lookedAt().isEmpty() ? "" : " in " + lack.lookedAt().get(0)) + lack.boundTo();
+        Map.Entry<Wiring, List<Integer>> first = seats.entrySet().iterator().next();
+        Where at = Wording.asker(first.getKey(), first.getValue().get(0), common.declared().at());
+        seats.forEach(
+                (wiring, all) -> {
+                    int seat = all.get(0);
+                    Impact.Touched touched = reporter.impact(wiring).of(all);
+                    Finding finding =
+                            Finding.of(
+                                            FindingKinds.UNMET_NEED,
+                                            at,
+                                            set.slots().slot(seat).text() + where,
+                                            message(set, wording, wiring, seat, touched))
+                                    .about(List.of(set.slots().slot(seat).text()))
+                                    .with("reason", reason(set, beyond, wiring, seat))
+                                    .with("looked in", lookedIn(set, wording, wiring, seat));
+                    reporter.report(
+                            wiring.profile(),
+                            advised(set, lines, wiring, seat, common, finding)
+                                    .touching(touched.consumers(), touched.entries()));
+                });
+    }
+
+    private static String message(
+            ResolvedSet set, Wording wording, Wiring wiring, int slot, Impact.Touched touched) {
+        String text = set.text(slot);
+        Optional<Wiring.Step> step = wiring.firstStep(slot);
+        if (step.isEmpty()) {
+            return "The entry consumer "
+                    + text
+                    + " is no class that can be built, and nothing supplies it.";
+        }
+        int more = touched.consumers().size() - 1;
+        String others =
+                more > 0
+                        ? " So "
+                                + (more == 1
+                                        ? "does 1 other consumer."
+                                        : "do " + more + " other consumers.")
+                        : "";
+        return wording.shortName(step.get().consumer().className())
+                + " asks for "
+                + text
+                + " ("
+                + wording.place(step.get().need())
+                + "), and nothing supplies it."
+                + others;
+    }
+
+    /** The profiles, and the levels within them, nearest first. */
+    private static String lookedIn(ResolvedSet set, Wording wording, Wiring wiring, int seat) {
+        return wording.lineage(wiring.profile())
+                + " ("
+                + String.join(", then ", set.lookedAt(set.slots().level(seat)))
+                + ")";
+    }
+
+    private static String reason(ResolvedSet set, BoundOutOfReach beyond, Wiring wiring, int seat) {
+        if (wiring.outcome(seat).kind() == Outcome.Kind.NONE) {
+            return "bound to none at "
+                    + wiring.outcome(seat).binding().orElseThrow().declared().at().text()
+                    + ", and this need may not be absent";
+        }
+        int number = set.slots().plain(seat);
+        List<String> outOfReach = beyond.of(wiring.profile(), seat);
+        if (!outOfReach.isEmpty()) {
+            return "out of reach: " + String.join(", ", outOfReach);
+        }
+        Slot slot = set.slots().slot(number);
+        if (isAbsent(set, slot)) {
+            return "class absent: "
+                    + slot.contract().text()
+                    + " is not on the code path"
+                    + where(set, slot);
+        }
+        List<String> otherKeys = otherKeys(set, wiring.profile(), number);
+        if (!otherKeys.isEmpty()) {
+            return "bound under another key: " + String.join(", ", otherKeys);
+        }
+        List<String> filledIn =
+                set.filledUnder(number).stream()
+                        .filter(key -> !key.equals(set.text(number)))
+                        .toList();
+        if (!filledIn.isEmpty()) {
+            return "filled in under another key: " + String.join(", ", filledIn);
+        }
+        List<String> elsewhere = set.bound().profiles(slot);
+        return elsewhere.isEmpty()
+                ? "never bound"
+                : "bound in another profile: " + NameList.of(elsewhere);
+    }
+
+    private static boolean isBound(ResolvedProfile profile, int slot) {
+        return profile.binding(slot).filter(one -> !one.isBroken()).isPresent();
+    }
+
+    private static boolean isAbsent(ResolvedSet set, Slot slot) {
+        return set.code().find(SlotTable.className(slot.contract())).isEmpty();
+    }
+
+    private static String where(ResolvedSet set, Slot slot) {
+        String contract = SlotTable.className(slot.contract());
+        List<String> elsewhere =
+                set.side().whoSees(new Written(contract, Where.classNamed(contract)));
+        return elsewhere.isEmpty()
+                ? ""
+                : " of this side; it is on that of " + String.join(", ", elsewhere);
+    }
+
+    /** The slots of the same contract that are bound, the nearest key first. */
+    private static List<String> otherKeys(ResolvedSet set, ResolvedProfile profile, int number) {
+        List<Integer> others =
+                set.slots().ofSameClass(number).stream()
+                        .filter(other -> isBound(profile, other))
+                        .filter(
+                                other ->
+                                        set.slots()
+                                                .slot(other)
+                                                .contract()
+                                                .equals(set.slots().slot(number).contract()))
+                        .toList();
+        List<String> texts = new ArrayList<>(others.stream().map(set::text).toList());
+        NearNames.of(set.text(number), texts).stream()
+                .findFirst()
+                .ifPresent(
+                        near -> {
+                            texts.remove(near);
+                            texts.add(0, near);
+                        });
+        return texts;
+    }
+
+    private static Finding advised(
+            ResolvedSet set,
+            LineToWrite lines,
+            Wiring wiring,
+            int number,
+            ResolvedProfile common,
+            Finding finding) {
+        Wording wording = new Wording(set);
+        Slot slot = set.slots().slot(number);
+        List<Optional<Key>> keys =
+                set.slots().ofSameClass(number).stream()
+                        .filter(other -> isBound(wiring.profile(), other))
+                        .map(other -> set.slots().slot(other).key())
+                        .filter(Optional::isPresent)
+                        .toList();
+        List<String> near =
+                slot.key()
+                        .map(
+                                key ->
+                                        NearNames.of(
+                                                key.written(),
+                                                keys.stream()
+                                                        .map(one -> one.orElseThrow().written())
+                                                        .toList()))
+                        .orElse(List.of());
+        Optional<Slot> sameAs =
+                slot.key().isEmpty() && !keys.isEmpty()
+                        ? Optional.of(new Slot(slot.contract(), keys.get(0)))
+                        : Optional.empty();
+        if (isAbsent(set, slot)) {
+            return finding.with("reached by", wording.path(wiring, number))
+                    .with("do", "add the folder or jar that has it to code");
+        }
+        Optional<String> line =
+                lines.fill(slot, sameAs, common, place(set, wiring, number, common));
+        return finding.withAny("did you mean", near)
+                .with("in the code", inTheCode(wording, slot))
+                .withAny("left out", wording.leftOut(number))
+                .with("reached by", wording.path(wiring, number))
+                .with(
+                        line.isPresent() ? "write" : "do",
+                        line.orElseGet(() -> lines.otherwise(slot)));
+    }
+
+    private static String inTheCode(Wording wording, Slot slot) {
+        List<String> fit = wording.implementations(slot.contract());
+        if (!fit.isEmpty()) {
+            return wording.list(wording.shortNames(fit));
+        }
+        List<String> unfit = wording.unfit(slot.contract());
+        return unfit.isEmpty()
+                ? "no class that implements it"
+                : "none that can stand there: " + wording.list(unfit);
+    }
+
+    /** Where a line is to stand so that this need sees it. */
+    private static String place(ResolvedSet set, Wiring wiring, int seat, ResolvedProfile common) {
+        String name = common.declared().name();
+        int level = set.slots().level(seat);
+        Optional<ResolvedBinding> here = wiring.outcome(seat).binding();
+        if (set.isSaidInJava()) {
+            return "in the profile " + name;
+        }
+        if (here.isPresent()) {
+            return "in place of the line at " + here.get().declared().at().text();
+        }
+        return set.levels().reachesWhole(level)
+                ? "under " + name + " › bindings"
+                : "under " + name + " › within › " + set.nearestName(level) + " › bindings";
+    }
+}

@@ -1,0 +1,35 @@
+package dev.patientharbor.rules;
+
+import dev.patientharbor.declared.ResolvedBinding;
+import dev.patientharbor.inherited.ResolvedProfile;
+import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.ruling.Reporter;
+import dev.patientharbor.wiring.Wiring;
+import java.util.HashMap;
+import java.util.Map;
+
+/**
+ * Which bindings are made use of: asked of the profiles alone that inherit what their owner says.
+ */
+final class UsesByOwner {
+
+    private final ResolvedSet set;
+    private final Reporter reporter;
+    private final Map<Wiring, Uses> uses = new HashMap<>();
+
+    UsesByOwner(ResolvedSet set, Reporter reporter) {
+        this.set = set;
+        this.reporter = reporter;
+    }
+
+    boolean isUsed(ResolvedBinding binding) {
+        ResolvedProfile owner = set.profile(binding.owner());
+        // Mostly the profile that says it uses it.
+        return set.wiring(owner).filter(one -> isUsed(binding, one)).isPresent()
+                || reporter.eachHeir(owner).anyMatch(one -> isUsed(binding, one));
+    }
+
+    private boolean isUsed(ResolvedBinding binding, Wiring wiring) {
+        return uses.computeIfAbsent(wiring, one -> new Uses(set, one)).has(binding);
+    }
+}

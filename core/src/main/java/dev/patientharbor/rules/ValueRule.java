@@ -1,0 +1,133 @@
+package dev.patientharbor.rules;
+
+import dev.patientharbor.declared.ResolvedBinding;
+import dev.patientharbor.declared.ResolvedDecorator;
+import dev.patientharbor.declared.ValueFault;
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.finding.NearNames;
+import dev.patientharbor.model.Binding;
+import dev.patientharbor.model.SupplyEffect;
+import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.ruling.Reporter;
+import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.Wording;
+import dev.patientharbor.values.Conversion.Problem;
+import java.util.List;
+
+/** Tells given values that are not set, do not convert, or have no parameter. */
+final class ValueRule implements Rule {
+
+    @Override
+    public void check(ResolvedSet set, Reporter reporter) {
+        set.bindings().forEach(binding -> check(set, binding, reporter));
+        set.eachDecorator(
+                (decoration, decorator) -> {
+                    for (ValueFault fault : decorator.valueFaults()) {
+                        reporter.report(decoration, decorator, finding(set, decorator, fault));
+                    }
+                });
+    }
+
+    private static void check(ResolvedSet set, ResolvedBinding binding, Reporter reporter) {
+        if (givesInVain(binding.declared()) && binding.slot().isPresent()) {
+            reporter.report(set.profile(binding.owner()), List.of(), inVain(set, binding));
+        }
+        for (ValueFault fault : binding.valueFaults()) {
+            reporter.report(
+                    binding, finding(set, what(set, binding, fault), slot(set, binding), fault));
+        }
+    }
+
+    private static Finding finding(ResolvedSet set, ResolvedDecorator decorator, ValueFault fault) {
+        String name = set.maker(decorator.blueprint().orElseThrow());
+        return finding(set, what(set, name, fault), set.text(decorator.slot()), fault);
+    }
+
+    /** Whether values or a constructor are named for what takes neither. */
+    private static boolean givesInVain(Binding binding) {
+        boolean gives = !binding.with().isEmpty() || binding.constructor().isPresent();
+        boolean takes =
+                binding.supply().className().isPresent()
+                        || binding.supply().effect() == SupplyEffect.KEEPS;
+        return gives && !takes;
+    }
+
+    private static Finding inVain(ResolvedSet set, ResolvedBinding binding) {
+        Binding declared = binding.declared();
+        String word = declared.with().isEmpty() ? "constructor" : "with";
+        return Finding.of(
+                        FindingKinds.VALUE_UNFIT,
+                        declared.at(),
+                        List.of(slot(set, binding), word),
+                        slot(set, binding)
+                                + " is bound to "
+                                + new Wording(set).supply(binding)
+                                + ", which has no parameters, so that "
+                                + word
+                                + " says nothing.")
+                .with("do", "take " + word + " out, or bind a class or a factory");
+    }
+
+    private static String slot(ResolvedSet set, ResolvedBinding binding) {
+        return set.text(binding.slot().orElseThrow());
+    }
+
+    private static Finding finding(ResolvedSet set, String what, String slot, ValueFault fault) {
+        Problem problem = fault.problem();
+        List<String> cause = List.of(slot, what);
+        if (!fault.unknown().isEmpty()) {
+            return Finding.of(
+                            FindingKinds.VALUE_UNFIT,
+                            problem.at(),
+                            cause,
+                            what + " has no parameter " + fault.unknown() + " to give a value to.")
+                    .withAny("did you mean", NearNames.of(fault.unknown(), fault.parameters()))
+                    .with(
+                            "parameters",
+                            fault.parameters().isEmpty()
+                                    ? "none"
+                                    : String.join(", ", fault.parameters()));
+        }
+        if (!problem.unset().isEmpty()) {
+            String names = String.join(", ", problem.unset());
+            return Finding.of(
+                            FindingKinds.VALUE_MISSING,
+                            problem.at(),
+                            cause,
+                            what + ": the setting " + names + " is not set.")
+                    .with("written", problem.shown())
+                    .with(
+                            "looked in",
+                            "system properties, the environment, then the files under settings")
+                    .with("do", "set it, or give a default: ${" + problem.unset().get(0) + ":-…}");
+        }
+        return Finding.of(
+                        FindingKinds.VALUE_UNFIT,
+                        problem.at(),
+                        cause,
+                        what + ": " + problem.shown() + " is not " + wanted(set, problem) + ".")
+                .with("do", "write " + wanted(set, problem));
+    }
+
+    private static String wanted(ResolvedSet set, Problem problem) {
+        String wanted = problem.wanted();
+        boolean isType = wanted.indexOf(' ') < 0;
+        if (!isType) {
+            return wanted;
+        }
+        String name = set.names().shortName(wanted);
+        return ("aeiouAEIOU".indexOf(name.charAt(0)) < 0 ? "a " : "an ") + name;
+    }
+
+    private static String what(ResolvedSet set, ResolvedBinding binding, ValueFault fault) {
+        String name = binding.blueprint().map(set::maker).orElseGet(() -> slot(set, binding));
+        return what(set, name, fault);
+    }
+
+    private static String what(ResolvedSet set, String name, ValueFault fault) {
+        return fault.need()
+                .map(need -> name + " (" + new Wording(set).place(need) + ")")
+                .orElse(name);
+    }
+}

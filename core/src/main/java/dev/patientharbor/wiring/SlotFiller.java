@@ -1,0 +1,360 @@
+package dev.patientharbor.wiring;
+
+import dev.patientharbor.code.ClassFacts;
+import dev.patientharbor.code.CodeIndex;
+import dev.patientharbor.declared.ResolvedBinding;
+import dev.patientharbor.declared.ResolvedDecorator;
+import dev.patientharbor.inherited.ResolvedProfile;
+import dev.patientharbor.model.FillIn;
+import dev.patientharbor.model.Slot;
+import dev.patientharbor.model.SupplyForm;
+import dev.patientharbor.model.TypeRef;
+import dev.patientharbor.model.TypeRef.ClassType;
+import dev.patientharbor.needs.Blueprint;
+import dev.patientharbor.needs.Blueprints;
+import dev.patientharbor.needs.FactoryReader;
+import dev.patientharbor.needs.Levels;
+import dev.patientharbor.needs.SlotTable;
+import dev.patientharbor.types.Carrier;
+import dev.patientharbor.types.ValueTypes;
+import dev.patientharbor.wiring.SlotFinder.Found;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Decides what fills a slot at a level: its binding, a wrapping around other slots, one that fits,
+ * the class itself, or nothing.
+ */
+public final class SlotFiller {
+
+    private static final String SET = "java.util.Set";
+
+    private final CodeIndex code;
+    private final SlotTable slots;
+    private final Levels levels;
+    private final SlotFinder finder;
+    private final Blueprints blueprints;
+    private final ValueTypes values;
+    private final Variants variants;
+    private final FactoryReader factories;
+    private final FilledIn filledIn;
+    private final Lifetimes lifetimes;
+
+    /** What the stated consumers ask for, by their names. */
+    private final Map<String, Blueprint> stated = new HashMap<>();
+
+    /** What fills a slot that nothing binds and nothing decorates: the same in every profile. */
+    private Outcome[] bare = new Outcome[64];
+
+    /** What fills the slot of a binding where nothing decorates it: the same in every profile. */
+    private final Map<ResolvedBinding, Outcome> bareByBinding = new HashMap<>();
+
+    public SlotFiller(
+            CodeIndex code,
+            SlotTable slots,
+            Levels levels,
+            SlotFinder finder,
+            Blueprints blueprints,
+            FactoryReader factories,
+            FilledIn filledIn,
+            Lifetimes lifetimes) {
+        this.lifetimes = lifetimes;
+        this.factories = factories;
+        this.filledIn = filledIn;
+        this.code = code;
+        this.slots = slots;
+        this.levels = levels;
+        this.finder = finder;
+        this.blueprints = blueprints;
+        values = new ValueTypes(code);
+        variants = new Variants(slots, levels, finder, filledIn, code);
+    }
+
+    /** Has a consumer stand for itself under its name. */
+    public void state(String name, Blueprint consumer) {
+        stated.put(name, consumer);
+    }
+
+    SlotFinder finder() {
+        return finder;
+    }
+
+    Lifetimes lifetimes() {
+        return lifetimes;
+    }
+
+    Blueprints blueprints() {
+        return blueprints;
+    }
+
+    /** What stands in a seat, which is a slot at a level. */
+    Outcome fill(int seat, ResolvedProfile profile) {
+        int level = slots.level(seat);
+        if (levels.isCore(level)) {
+            return profile.binding(slots.at(seat, levels.words(level)))
+                    .map(this::bare)
+                    .orElseThrow();
+        }
+        Optional<Integer> variant = levels.variant(level);
+        if (variant.isPresent() && Carrier.of(slots.slot(seat).contract()).isEmpty()) {
+            return variant(seat, variant.get(), profile);
+        }
+        if (level == Levels.WHOLE && profile.isUndecorated()) {
+            // The usual case, once for each slot of each profile: nothing is made anew.
+            Optional<ResolvedBinding> binding = profile.binding(seat);
+            if (binding.isPresent() && binding.get().standsAlone()) {
+                return bare(binding.get());
+            }
+            if (binding.isEmpty() && slots.standsAlone(seat)) {
+                Outcome bare = bare(seat);
+                if (!filledIn.isAllowed()
+                        || bare.kind() != Outcome.Kind.UNMET
+                                && !filledIn.isMade(slots.slot(seat))) {
+                    return bare;
+                }
+            }
+        }
+        Optional<Found> found =
+                level == Levels.WHOLE
+                        ? profile.binding(seat).map(one -> new Found(one, Levels.WHOLE))
+                        : finder.find(slots.plain(seat), level, profile);
+        if (found.isPresent()) {
+            return bound(seat, found.get(), profile);
+        }
+        Optional<Carrier> carrier = Carrier.of(slots.slot(seat).contract());
+        if (carrier.isPresent()) {
+            return wrapping(seat, carrier.get(), profile);
+        }
+        List<Integer> fitting =
+                finder.fitting(seat, level, profile).stream()
+                        .map(other -> finder.ask(other, level, profile))
+                        .toList();
+        if (!fitting.isEmpty()) {
+            return fitting.size() == 1
+                    ? Outcome.alias(Optional.empty(), fitting.get(0))
+                    : Outcome.several(fitting);
+        }
+        if (!levels.reachesWhole(level)) {
+            return Outcome.nothing(Outcome.Kind.UNMET);
+        }
+        List<ResolvedDecorator> decorators = usable(seat, profile);
+        Outcome outcome =
+                decorators.isEmpty()
+                        ? bare(slots.plain(seat))
+                        : unbound(slots.slot(seat), decorators);
+        if (!filledIn.isAllowed()) {
+            return outcome;
+        }
+        Slot slot = slots.slot(seat);
+        if (outcome.kind() == Outcome.Kind.UNMET) {
+            return filledIn(filledIn.of(slot).fit(), outcome, decorators);
+        }
+        return filledIn.isMade(slot)
+                ? filledIn(filledIn.of(slot).makers().fit(), outcome, decorators)
+                : outcome;
+    }
+
+    /** What classes of the code give to a slot that nothing binds. */
+    private Outcome filledIn(
+            List<FilledIn.Candidate> fit, Outcome otherwise, List<ResolvedDecorator> decorators) {
+        List<FilledIn.Candidate> candidates =
+                fit.stream().filter(one -> !one.isAmong(decorators)).toList();
+        if (candidates.isEmpty()) {
+            return otherwise;
+        }
+        List<Integer> seats = candidates.stream().map(one -> slots.number(one.own())).toList();
+        if (seats.size() > 1) {
+            return Outcome.several(seats);
+        }
+        FilledIn.Candidate only = candidates.get(0);
+        if (only.isMaker()) {
+            ClassFacts maker = only.facts();
+            return Outcome.object(
+                            Optional.empty(),
+                            Blueprint.byMethod(
+                                    maker,
+                                    "get",
+                                    Optional.empty(),
+                                    List.of(factories.object(maker)),
+                                    Optional.empty()),
+                            decorators)
+                    .filledIn(only.by());
+        }
+        if (decorators.isEmpty()) {
+            return Outcome.filledIn(only.by(), seats.get(0));
+        }
+        return bare(seats.get(0)).inLayers(seats.get(0), decorators).filledIn(only.by());
+    }
+
+    /** One of several classes that fill a slot as members of a collection. */
+    private Outcome variant(int seat, int own, ResolvedProfile profile) {
+        int level = levels.parent(slots.level(seat));
+        List<ResolvedDecorator> decorators = usable(slots.at(seat, level), profile);
+        FillIn by = filledIn.allows(slots.slot(seat), slots.slot(own));
+        return decorators.isEmpty()
+                ? Outcome.filledIn(by, own)
+                : bare(own).inLayers(own, decorators).filledIn(by);
+    }
+
+    private Outcome bare(ResolvedBinding binding) {
+        return bareByBinding.computeIfAbsent(binding, it -> Outcome.by(it, List.of()));
+    }
+
+    private Outcome bare(int slot) {
+        if (slot >= bare.length) {
+            bare = Arrays.copyOf(bare, slots.size() + slots.size() / 2);
+        }
+        if (bare[slot] == null) {
+            bare[slot] = unbound(slots.slot(slot), List.of());
+        }
+        return bare[slot];
+    }
+
+    private static List<ResolvedDecorator> usable(int seat, ResolvedProfile profile) {
+        List<ResolvedDecorator> declared = profile.decorators(seat);
+        return declared.isEmpty()
+                ? declared
+                : declared.stream().filter(ResolvedDecorator::isUsable).toList();
+    }
+
+    private Outcome bound(int seat, Found found, ResolvedProfile profile) {
+        ResolvedBinding binding = found.binding();
+        if (binding.target().isPresent() && !binding.isBroken()) {
+            return Outcome.alias(Optional.of(binding), aim(seat, found, profile));
+        }
+        if (binding.declared().supply().form() == SupplyForm.MEMBERS && !binding.isBroken()) {
+            List<Integer> members = members(seat, binding, profile);
+            boolean isSet = SlotTable.className(slots.slot(seat).contract()).equals(SET);
+            return Outcome.collection(
+                    Optional.of(binding), isSet ? eachOnce(members, profile) : members);
+        }
+        List<ResolvedDecorator> decorators = usable(seat, profile);
+        Outcome outcome = decorators.isEmpty() ? bare(binding) : Outcome.by(binding, decorators);
+        return found.level() == slots.level(seat) || !outcome.isMet()
+                ? outcome
+                : outcome.inLayers(
+                        slots.at(seat, levels.core(found.level())), outcome.decorators());
+    }
+
+    /**
+     * The seats of listed members, wrapped as the collection wraps its own, seen from the asker.
+     */
+    private List<Integer> members(int seat, ResolvedBinding binding, ResolvedProfile profile) {
+        TypeRef content = Carrier.of(slots.slot(seat).contract()).orElseThrow().content();
+        return binding.members().stream()
+                .map(slots::slot)
+                .map(one -> new Slot(Carrier.around(content, one.contract()), one.key()))
+                .map(one -> finder.ask(slots.number(one), slots.level(seat), profile))
+                .toList();
+    }
+
+    /** Where an alias aims: looked up from the asker; the slot itself means the next level out. */
+    private int aim(int seat, Found found, ResolvedProfile profile) {
+        int target = found.binding().target().orElseThrow();
+        boolean itself = target == slots.plain(seat);
+        if (itself && found.level() == Levels.WHOLE) {
+            return seat;
+        }
+        int level = slots.level(seat);
+        return finder.ask(target, itself ? levels.outside(level, found.level()) : level, profile);
+    }
+
+    private Outcome wrapping(int seat, Carrier carrier, ResolvedProfile profile) {
+        int level = slots.level(seat);
+        Slot slot = slots.slot(seat);
+        int content = slots.number(new Slot(carrier.content(), slot.key()));
+        return switch (carrier.kind()) {
+            case OPTIONAL -> {
+                int inside = finder.ask(content, level, profile);
+                yield isNothing(inside, profile)
+                        ? Outcome.nothing(Outcome.Kind.ABSENT)
+                        : Outcome.wrapping(Outcome.Kind.OPTIONAL, inside);
+            }
+            case DEFERRED ->
+                    Outcome.wrapping(Outcome.Kind.DEFERRED, finder.ask(content, level, profile));
+            case COLLECTION ->
+                    several(
+                            slot,
+                            carrier,
+                            eachOnce(variants.of(carrier, slot.key(), level, profile), profile));
+            case MAP -> several(slot, carrier, variants.of(carrier, slot.key(), level, profile));
+        };
+    }
+
+    private Outcome several(Slot slot, Carrier carrier, List<Integer> members) {
+        boolean ofValues = members.isEmpty() && values.isValue(slot.contract());
+        return ofValues || carrier.content() instanceof TypeRef.Primitive
+                ? Outcome.nothing(Outcome.Kind.VALUE_MISSING)
+                : Outcome.collection(Optional.empty(), members);
+    }
+
+    /** The members without those that are an instance which another one is already. */
+    private List<Integer> eachOnce(List<Integer> members, ResolvedProfile profile) {
+        Set<Object> instances = new HashSet<>();
+        return members.stream().filter(one -> instances.add(instance(one, profile))).toList();
+    }
+
+    /** What two seats have in common that hand out one instance. */
+    private Object instance(int seat, ResolvedProfile profile) {
+        int at = seat;
+        for (int steps = 0; steps < slots.size(); steps++) {
+            Outcome outcome = fill(at, profile);
+            if (outcome.next().isEmpty()) {
+                boolean isOne =
+                        outcome.isMet() && lifetimes.of(outcome, profile).lifetime().isKept();
+                Object own = isOne ? at : "alone " + seat;
+                return outcome.decorators().isEmpty()
+                        ? lifetimes.oneOfClass(outcome).map(Object.class::cast).orElse(own)
+                        : own;
+            }
+            at = outcome.next().get();
+        }
+        return seat;
+    }
+
+    /** Whether nothing stands in a seat, or in the one that stands in for it or is in it. */
+    private boolean isNothing(int seat, ResolvedProfile profile) {
+        int at = seat;
+        for (int steps = 0; steps < slots.size(); steps++) {
+            Outcome outcome = fill(at, profile);
+            if (outcome.next().isEmpty()) {
+                return outcome.isNothing();
+            }
+            at = outcome.next().get();
+        }
+        return false;
+    }
+
+    private Outcome unbound(Slot slot, List<ResolvedDecorator> decorators) {
+        TypeRef contract = slot.contract();
+        if (values.isValue(contract)) {
+            return Outcome.nothing(Outcome.Kind.VALUE_MISSING);
+        }
+        if (!(contract instanceof ClassType type)) {
+            return Outcome.nothing(Outcome.Kind.UNMET);
+        }
+        Blueprint consumer = stated.get(type.name());
+        if (consumer != null) {
+            return Outcome.object(Optional.empty(), consumer, decorators);
+        }
+        Optional<ClassFacts> facts = code.find(type.name()).filter(SlotFiller::isConcrete);
+        if (facts.isEmpty()) {
+            return Outcome.nothing(Outcome.Kind.UNMET);
+        }
+        if (!code.inCode(type.name())) {
+            return Outcome.nothing(Outcome.Kind.VALUE_MISSING);
+        }
+        return slot.key().isPresent()
+                ? Outcome.nothing(Outcome.Kind.UNMET)
+                : Outcome.object(Optional.empty(), blueprints.of(facts.get(), type), decorators);
+    }
+
+    private static boolean isConcrete(ClassFacts facts) {
+        return !facts.isInterface() && !facts.isAbstract() && !facts.isEnum();
+    }
+}

@@ -1,0 +1,402 @@
+package dev.patientharbor.wiring;
+
+import dev.patientharbor.declared.ResolvedBinding;
+import dev.patientharbor.inherited.ResolvedProfile;
+import dev.patientharbor.needs.Blueprint;
+import dev.patientharbor.needs.Levels;
+import dev.patientharbor.needs.Need;
+import dev.patientharbor.needs.NeedReader;
+import dev.patientharbor.needs.SlotTable;
+import dev.patientharbor.plan.AnswerKind;
+import dev.patientharbor.wiring.Outcome.Kind;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.BitSet;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * Everything that the entry consumers of one profile lead to, as seats: a seat is a slot at a
+ * level, and in the whole profile it has the number of the slot.
+ */
+public final class Wiring {
+
+    private static final int NONE = -1;
+    private static final int[] NOWHERE = {};
+
+    private final ResolvedProfile profile;
+    private final SlotTable slots;
+    private final SlotFiller filler;
+    private final List<Integer> entries;
+
+    /** The seat in which the one object of each class stands, where a mark says that it is one. */
+    private final Map<String, Integer> oneOfClass = new HashMap<>();
+
+    private final LineEnds ends = new LineEnds(this);
+
+    private int[] reached = new int[16];
+    private int count;
+    private final List<Integer> unsound = new ArrayList<>(0);
+    private final List<Integer> aliases = new ArrayList<>(0);
+    private Outcome[] outcomes;
+    private int[] reachedFrom;
+
+    /** Those that were asked for last: whoever asks goes on with its next need. */
+    private volatile Steps lastSteps = new Steps(NONE, Map.of());
+
+    /**
+     * One need on the way from an entry consumer: the seat of the object that asks, the class that
+     * asks, and the need.
+     */
+    public record Step(int object, Blueprint consumer, Need need) {}
+
+    /** The first step to each seat for which the object in a seat asks. */
+    private record Steps(int object, Map<Integer, Step> bySeat) {}
+
+    /** Receives needs, each with the seat to which it leads. */
+    public interface NeedVisitor {
+        void visit(Blueprint consumer, Need need, int asked);
+    }
+
+    /**
+     * @param besides slots that are asked for in the whole profile too, after all that the entry
+     *     consumers lead to
+     * @param like an earlier profile of the same set: what both say in the same words is not worked
+     *     out again
+     */
+    public Wiring(
+            ResolvedProfile profile,
+            SlotTable slots,
+            SlotFiller filler,
+            List<Integer> entries,
+            List<Integer> besides,
+            Optional<Wiring> like) {
+        this.profile = profile;
+        this.slots = slots;
+        this.filler = filler;
+        outcomes = new Outcome[slots.size()];
+        reachedFrom = new int[slots.size()];
+        this.entries = asked(entries);
+        Optional<Wiring> alike = like.filter(one -> one.saysPlainly() && saysPlainly());
+        BitSet seen = new BitSet(slots.size());
+        follow(this.entries, alike, seen);
+        follow(asked(besides), alike, seen);
+    }
+
+    private List<Integer> asked(List<Integer> all) {
+        return all.stream().map(slot -> filler.finder().ask(slot, Levels.WHOLE, profile)).toList();
+    }
+
+    /** The same profile, and what these slots lead to as well. */
+    public Wiring withAlso(List<Integer> more) {
+        return new Wiring(profile, slots, filler, entries, more, Optional.empty());
+    }
+
+    /** The marked members of a class that is built. */
+    public List<NeedReader.Marked> marked(Blueprint blueprint) {
+        return filler.blueprints().marked(blueprint);
+    }
+
+    private boolean saysPlainly() {
+        return profile.isPlain() && profile.isUndecorated();
+    }
+
+    public ResolvedProfile profile() {
+        return profile;
+    }
+
+    /** The seats of the entry consumers. */
+    public List<Integer> entries() {
+        return entries;
+    }
+
+    /** The number of seats that are asked for, those that stand in for others included. */
+    public int reachedSize() {
+        return count;
+    }
+
+    /** One of the seats that are asked for, by its place in line, nearest to the entries first. */
+    public int reached(int place) {
+        return reached[place];
+    }
+
+    /**
+     * The places in line of what another profile does not have in the same way: all of them for
+     * none.
+     */
+    public int[] unlike(Optional<Wiring> other) {
+        int[] places = new int[count];
+        int found = 0;
+        for (int i = 0; i < count; i++) {
+            int seat = reached[i];
+            if (other.isEmpty()
+                    || seat >= other.get().outcomes.length
+                    || other.get().outcomes[seat] != outcomes[seat]) {
+                places[found++] = i;
+            }
+        }
+        return Arrays.copyOf(places, found);
+    }
+
+    /** The reached seats with which something is wrong, in that order. */
+    public List<Integer> unsound() {
+        return unsound;
+    }
+
+    /** The reached seats for which another stands in, in that order. */
+    public List<Integer> aliases() {
+        return aliases;
+    }
+
+    public boolean isReached(int seat) {
+        return seat < outcomes.length && outcomes[seat] != null;
+    }
+
+    /** What fills a seat, reached or not. */
+    public Outcome outcome(int seat) {
+        return isReached(seat) ? outcomes[seat] : filler.fill(seat, profile);
+    }
+
+    /**
+     * The need through which a seat was first reached, if need be by way of what stands in or
+     * wraps; empty for an entry consumer.
+     */
+    public Optional<Step> firstStep(int seat) {
+        int to = seat;
+        int from = isReached(seat) ? reachedFrom[seat] : NONE;
+        while (from != NONE && outcomes[from].blueprint().isEmpty() && !asks(from, to)) {
+            to = from;
+            from = reachedFrom[from];
+        }
+        if (from == NONE) {
+            return Optional.empty();
+        }
+        Step step = steps(from).get(to);
+        return step == null ? firstStep(from) : Optional.of(step);
+    }
+
+    private boolean asks(int seat, int asked) {
+        return steps(seat).containsKey(asked);
+    }
+
+    /** The first need of an object that leads to a seat, by that seat. */
+    private Map<Integer, Step> steps(int object) {
+        Steps known = lastSteps;
+        if (known.object() != object) {
+            Map<Integer, Step> bySeat = new HashMap<>();
+            eachNeed(
+                    object,
+                    (consumer, need, asked) ->
+                            bySeat.putIfAbsent(asked, new Step(object, consumer, need)));
+            known = new Steps(object, bySeat);
+            lastSteps = known;
+        }
+        return known.bySeat();
+    }
+
+    /**
+     * The seat at the end of the line of those that stand in for one another; empty if the line is
+     * a circle.
+     */
+    public Optional<Integer> settled(int seat) {
+        return ends.settled(seat);
+    }
+
+    /** The same, and behind what may be absent or is made when it is asked for. */
+    public Optional<Integer> received(int seat) {
+        return ends.received(seat);
+    }
+
+    /**
+     * The seat that nothing binds and a class fills, on the way to what is received; its outcome
+     * says what allowed it.
+     */
+    public Optional<Integer> filledAt(int seat) {
+        return ends.filledAt(seat);
+    }
+
+    /** The seat at which an alias aims that is bound in this profile. */
+    public int aim(ResolvedBinding alias) {
+        int level = slots.level(alias.slot().orElseThrow());
+        int target = alias.target().orElseThrow();
+        boolean itself = target == slots.plain(alias.slot().orElseThrow());
+        return filler.finder().ask(target, itself ? Levels.WHOLE : level, profile);
+    }
+
+    /** What a need receives; empty if what stands in goes in a circle. */
+    public Optional<Outcome> answer(int seat) {
+        return settled(seat).map(this::outcome);
+    }
+
+    /** Hands over each need of the object in a seat: the decorators' and the core's. */
+    public void eachNeed(int seat, NeedVisitor visitor) {
+        int[] asked = needs(seat);
+        int[] next = {0};
+        outcomes[seat].eachNeed(
+                (consumer, need) -> visitor.visit(consumer, need, asked[next[0]++]));
+    }
+
+    /** The seats to which the needs of the object in a seat lead, one for each need. */
+    public int[] needs(int seat) {
+        Outcome outcome = outcomes[seat];
+        if (outcome.asks().length == 0 || isPlain(seat) && !asksForMany(outcome)) {
+            return outcome.asks();
+        }
+        int[] asked = new int[outcome.asks().length];
+        int[] next = {0};
+        outcome.eachNeed(
+                (consumer, need) ->
+                        asked[next[0]++] =
+                                filler.finder().seatFor(seat, consumer.facts(), need, profile));
+        return asked;
+    }
+
+    /**
+     * Whether the object of a seat, of whose class there is one that stands in another seat, would
+     * be made in another way here: by another constructor, of other values, or of other objects.
+     */
+    public boolean isMadeOtherwise(int seat, int one) {
+        Blueprint here = outcomes[seat].blueprint().orElseThrow();
+        Blueprint there = outcomes[one].blueprint().orElseThrow();
+        if (!here.values().equals(there.values())
+                || !here.executable().equals(there.executable())) {
+            return true;
+        }
+        for (Need need : here.needs()) {
+            int mine = filler.finder().seatFor(seat, here.facts(), need, profile);
+            int its = filler.finder().seatFor(one, there.facts(), need, profile);
+            if (mine != its && !received(mine).equals(received(its))) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private boolean asksForMany(Outcome outcome) {
+        Boolean known = outcome.asksForMany();
+        if (known == null) {
+            known = false;
+            for (int asked : outcome.asks()) {
+                known |= slots.holdsMany(asked);
+            }
+            outcome.asksForMany(known);
+        }
+        return known;
+    }
+
+    private boolean isPlain(int seat) {
+        return profile.isPlain() && slots.level(seat) == Levels.WHOLE;
+    }
+
+    /**
+     * The seats to which the arrows of a reached seat lead: what it asks for, stands in, wraps or
+     * holds.
+     *
+     * @param deferred whether what is only made when it is asked for counts
+     */
+    public int[] leadsTo(int seat, boolean deferred) {
+        Outcome outcome = outcomes[seat];
+        if (outcome.next().isPresent()) {
+            return outcome.kind() == Kind.DEFERRED && !deferred
+                    ? NOWHERE
+                    : new int[] {outcome.next().get()};
+        }
+        if (outcome.kind() == Kind.COLLECTION) {
+            return outcome.candidates().stream().mapToInt(Integer::intValue).toArray();
+        }
+        int[] needs = needs(seat);
+        if (outcome.core().isEmpty()) {
+            return needs;
+        }
+        int[] all = Arrays.copyOf(needs, needs.length + 1);
+        all[needs.length] = outcome.core().get();
+        return all;
+    }
+
+    /** How many needs receive what. */
+    public Map<AnswerKind, Integer> answers() {
+        int[] byKind = new int[AnswerKind.values().length];
+        for (int i = 0; i < count; i++) {
+            for (int asked : needs(reached[i])) {
+                AnswerKind kind =
+                        received(asked).map(end -> outcomes[end].answer()).orElse(AnswerKind.UNMET);
+                byKind[kind.ordinal()]++;
+            }
+        }
+        Map<AnswerKind, Integer> answers = new EnumMap<>(AnswerKind.class);
+        for (AnswerKind kind : AnswerKind.values()) {
+            if (byKind[kind.ordinal()] > 0) {
+                answers.put(kind, byKind[kind.ordinal()]);
+            }
+        }
+        return answers;
+    }
+
+    private void follow(List<Integer> from, Optional<Wiring> like, BitSet seen) {
+        Wiring other = like.orElse(null);
+        int first = count;
+        for (int one : from) {
+            enter(one, NONE, seen);
+        }
+        for (int i = first; i < count; i++) {
+            int seat = reached[i];
+            Outcome outcome =
+                    other != null && other.fillsAlone(seat, profile)
+                            ? other.outcomes[seat]
+                            : filler.fill(seat, profile);
+            outcome = oneOfClass(seat, outcome);
+            outcomes[seat] = outcome;
+            if (!outcome.isSound()) {
+                unsound.add(seat);
+            }
+            if (outcome.kind() == Kind.ALIAS) {
+                aliases.add(seat);
+            }
+            for (int to : leadsTo(seat, true)) {
+                enter(to, seat, seen);
+            }
+        }
+    }
+
+    /** Where a mark says that there is one object of a class, it is the one that was met first. */
+    private Outcome oneOfClass(int seat, Outcome outcome) {
+        Optional<String> name =
+                outcome.core().isEmpty()
+                        ? filler.lifetimes().oneOfClass(outcome)
+                        : Optional.empty();
+        if (name.isEmpty()) {
+            return outcome;
+        }
+        int first = oneOfClass.computeIfAbsent(name.get(), one -> seat);
+        return first == seat ? outcome : outcome.inLayers(first, outcome.decorators());
+    }
+
+    /** Whether another profile, saying the same of a seat, fills it in the same way. */
+    private boolean fillsAlone(int seat, ResolvedProfile by) {
+        return seat < outcomes.length
+                && outcomes[seat] != null
+                && outcomes[seat].standsAlone()
+                && profile.saysTheSameAs(by, seat)
+                && (outcomes[seat].binding().isPresent() || slots.standsAlone(seat));
+    }
+
+    private void enter(int seat, int from, BitSet seen) {
+        if (seen.get(seat)) {
+            return;
+        }
+        seen.set(seat);
+        if (seat >= outcomes.length) {
+            int roomy = slots.size() + slots.size() / 2;
+            outcomes = Arrays.copyOf(outcomes, roomy);
+            reachedFrom = Arrays.copyOf(reachedFrom, roomy);
+        }
+        reachedFrom[seat] = from;
+        if (count == reached.length) {
+            reached = Arrays.copyOf(reached, 2 * count);
+        }
+        reached[count++] = seat;
+    }
+}
