@@ -17,6 +17,7 @@ import dev.patientharbor.resolve.Resolver;
 import dev.patientharbor.rules.RuleCatalog;
 import dev.patientharbor.ruling.Reporter;
 import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.wiring.Wiring;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -79,9 +80,10 @@ public final class Checker {
         List<Reporter> reporters = new ArrayList<>();
         for (ResolvedSet side : resolved) {
             Reporter reporter = new Reporter(side, kinds);
+            RuleContext context = new RuleContext(reporter);
             for (Rule rule : rules) {
                 try {
-                    rule.check(side, reporter);
+                    rule.check(context);
                 } catch (RuntimeException | StackOverflowError fault) {
                     faults.add(new RuleFault(rule.getClass().getSimpleName(), fault));
                 }

@@ -3,22 +3,24 @@ package dev.patientharbor.rules;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.NearNames;
-import dev.patientharbor.resolve.ResolvedSet;
-import dev.patientharbor.ruling.Reporter;
 import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.values.AnswerFault;
 
 /** Tells canned answers that their contract cannot take. */
 final class AnswerRule implements Rule {
 
     @Override
-    public void check(ResolvedSet set, Reporter reporter) {
-        set.bindings()
+    public void check(RuleContext context) {
+        context.set()
+                .bindings()
                 .forEach(
                         binding ->
                                 binding.answerFaults()
                                         .forEach(
-                                                fault -> reporter.report(binding, finding(fault))));
+                                                fault ->
+                                                        context.reporter()
+                                                                .report(binding, finding(fault))));
     }
 
     private static Finding finding(AnswerFault fault) {

@@ -9,8 +9,8 @@ import dev.patientharbor.finding.NameSearch;
 import dev.patientharbor.model.Area;
 import dev.patientharbor.names.Lookup;
 import dev.patientharbor.resolve.ResolvedSet;
-import dev.patientharbor.ruling.Reporter;
 import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.RuleContext;
 import java.util.List;
 import java.util.Optional;
 
@@ -18,59 +18,70 @@ import java.util.Optional;
 final class AreasRule implements Rule {
 
     @Override
-    public void check(ResolvedSet set, Reporter reporter) {
-        for (Areas.UnknownArea one : set.areas().unknown()) {
-            reporter.reportOf(one.profile(), unknown(set, one));
+    public void check(RuleContext context) {
+        for (Areas.UnknownArea one : context.set().areas().unknown()) {
+            context.reporter().reportOf(one.profile(), unknown(context.set(), one));
         }
-        for (Lookup member : set.areas().unknownMembers()) {
-            reporter.report(NamesRule.finding(set, member));
+        for (Lookup member : context.set().areas().unknownMembers()) {
+            context.reporter().report(NamesRule.finding(context.set(), member));
         }
-        for (Lookup place : set.areasLikeClasses()) {
+        for (Lookup place : context.set().areasLikeClasses()) {
             String text = place.written().text();
-            reporter.report(
-                    Finding.of(
-                                    FindingKinds.AMBIGUOUS_NAME,
-                                    place.written().at(),
-                                    text,
-                                    text + " is an area and a class.")
-                            .with("so", "it is taken for the area")
-                            .with(
-                                    "write",
-                                    place.found().get(0).name() + ", if the class is meant"));
+            context.reporter()
+                    .report(
+                            Finding.of(
+                                            FindingKinds.AMBIGUOUS_NAME,
+                                            place.written().at(),
+                                            text,
+                                            text + " is an area and a class.")
+                                    .with("so", "it is taken for the area")
+                                    .with(
+                                            "write",
+                                            place.found().get(0).name()
+                                                    + ", if the class is meant"));
         }
-        NameSearch search = new NameSearch(names(set));
-        for (UnknownPlace unknown : set.unknownPlaces()) {
+        NameSearch search = new NameSearch(names(context.set()));
+        for (UnknownPlace unknown : context.set().unknownPlaces()) {
             Lookup place = unknown.name();
             List<String> near = search.near(place.written().text());
-            reporter.reportOf(
-                    Optional.of(unknown.profile()),
-                    place.isAmbiguous()
-                            ? NamesRule.finding(set, place)
-                            : Finding.of(
-                                            FindingKinds.UNKNOWN_AREA,
-                                            place.written().at(),
-                                            place.written().text(),
-                                            place.written().text()
-                                                    + " is no area, and no class on the code"
-                                                    + " path.")
-                                    .withAny("did you mean", near)
-                                    .withAny("classes", set.names().near(place.written().text()))
-                                    .with("areas", list(set)));
+            context.reporter()
+                    .reportOf(
+                            Optional.of(unknown.profile()),
+                            place.isAmbiguous()
+                                    ? NamesRule.finding(context.set(), place)
+                                    : Finding.of(
+                                                    FindingKinds.UNKNOWN_AREA,
+                                                    place.written().at(),
+                                                    place.written().text(),
+                                                    place.written().text()
+                                                            + " is no area, and no class on the"
+                                                            + " code path.")
+                                            .withAny("did you mean", near)
+                                            .withAny(
+                                                    "classes",
+                                                    context.set()
+                                                            .names()
+                                                            .near(place.written().text()))
+                                            .with("areas", list(context.set())));
         }
-        for (Areas.Overlap overlap : set.areas().overlaps()) {
-            String name = set.names().shortName(overlap.className());
-            reporter.report(
-                    Finding.of(
-                                    FindingKinds.AREAS_OVERLAP,
-                                    overlap.second().at(),
-                                    overlap.className(),
-                                    name
-                                            + " is a member of two areas, "
-                                            + overlap.first().name()
-                                            + " and "
-                                            + overlap.second().name()
-                                            + ", and neither encloses the other.")
-                            .with("do", "take it out of one, or put one area inside the other"));
+        for (Areas.Overlap overlap : context.set().areas().overlaps()) {
+            String name = context.set().names().shortName(overlap.className());
+            context.reporter()
+                    .report(
+                            Finding.of(
+                                            FindingKinds.AREAS_OVERLAP,
+                                            overlap.second().at(),
+                                            overlap.className(),
+                                            name
+                                                    + " is a member of two areas, "
+                                                    + overlap.first().name()
+                                                    + " and "
+                                                    + overlap.second().name()
+                                                    + ", and neither encloses the other.")
+                                    .with(
+                                            "do",
+                                            "take it out of one, or put one area inside the"
+                                                    + " other"));
         }
     }
 

@@ -13,9 +13,8 @@ import dev.patientharbor.needs.BuildFault;
 import dev.patientharbor.needs.BuildFault.Reason;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.ruling.Impact;
-import dev.patientharbor.ruling.Reporter;
 import dev.patientharbor.ruling.Rule;
-import dev.patientharbor.ruling.Wording;
+import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.wiring.Wiring;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -30,27 +29,36 @@ final class BuildRule implements Rule {
     private static final int MOST = 10;
 
     @Override
-    public void check(ResolvedSet set, Reporter reporter) {
-        set.bindings()
+    public void check(RuleContext context) {
+        context.set()
+                .bindings()
                 .forEach(
                         binding ->
                                 faulty(binding.blueprint())
-                                        .map(made -> ofBinding(set, binding, made))
-                                        .ifPresent(finding -> reporter.report(binding, finding)));
-        set.eachDecorator(
-                (decoration, decorator) ->
-                        faulty(decorator.blueprint())
-                                .map(made -> ofDecorator(set, decorator, made))
-                                .ifPresent(
-                                        finding ->
-                                                reporter.report(decoration, decorator, finding)));
-        for (Wiring wiring : set.checked()) {
+                                        .map(made -> ofBinding(context, binding, made))
+                                        .ifPresent(
+                                                finding ->
+                                                        context.reporter()
+                                                                .report(binding, finding)));
+        context.set()
+                .eachDecorator(
+                        (decoration, decorator) ->
+                                faulty(decorator.blueprint())
+                                        .map(made -> ofDecorator(context, decorator, made))
+                                        .ifPresent(
+                                                finding ->
+                                                        context.reporter()
+                                                                .report(
+                                                                        decoration,
+                                                                        decorator,
+                                                                        finding)));
+        for (Wiring wiring : context.set().checked()) {
             for (int slot : wiring.unsound()) {
                 if (wiring.outcome(slot).binding().isEmpty()) {
                     wiring.outcome(slot)
                             .blueprint()
                             .filter(one -> one.fault().isPresent())
-                            .ifPresent(one -> reportOwnSupply(set, reporter, wiring, slot, one));
+                            .ifPresent(one -> reportOwnSupply(context, wiring, slot, one));
                 }
             }
         }
@@ -60,19 +68,19 @@ final class BuildRule implements Rule {
         return made.filter(one -> one.fault().isPresent());
     }
 
-    private static Finding ofBinding(ResolvedSet set, ResolvedBinding binding, Blueprint made) {
+    private static Finding ofBinding(RuleContext context, ResolvedBinding binding, Blueprint made) {
         Optional<String> slot =
                 binding.slot()
-                        .map(set.slots()::slot)
-                        .map(new Wording(set)::toWrite)
+                        .map(context.set().slots()::slot)
+                        .map(context.wording()::toWrite)
                         .map(text -> text + ": ");
-        return finding(set, made, binding.declared().at(), slot, "in place of its binding");
+        return finding(context, made, binding.declared().at(), slot, "in place of its binding");
     }
 
     private static Finding ofDecorator(
-            ResolvedSet set, ResolvedDecorator decorator, Blueprint made) {
+            RuleContext context, ResolvedDecorator decorator, Blueprint made) {
         return finding(
-                set,
+                context,
                 made,
                 decorator.name().written().at(),
                 Optional.of(""),
@@ -80,18 +88,31 @@ final class BuildRule implements Rule {
     }
 
     private static void reportOwnSupply(
-            ResolvedSet set, Reporter reporter, Wiring wiring, int slot, Blueprint blueprint) {
-        Impact.Touched touched = reporter.impact(wiring).of(List.of(slot));
-        reporter.report(
-                wiring.profile(),
-                finding(
-                                set,
-                                blueprint,
-                                Where.classNamed(blueprint.className()),
-                                Optional.of(new Wording(set).toWrite(set.slots().slot(slot)) + ": ")
-                                        .filter(it -> wiring.outcome(slot).filledBy().isEmpty()),
-                                "under " + wiring.profile().declared().name() + " › bindings")
-                        .touching(touched.consumers(), touched.entries()));
+            RuleContext context, Wiring wiring, int slot, Blueprint blueprint) {
+        Impact.Touched touched = context.reporter().impact(wiring).of(List.of(slot));
+        context.reporter()
+                .report(
+                        wiring.profile(),
+                        finding(
+                                        context,
+                                        blueprint,
+                                        Where.classNamed(blueprint.className()),
+                                        Optional.of(
+                                                        context.wording()
+                                                                        .toWrite(
+                                                                                context.set()
+                                                                                        .slots()
+                                                                                        .slot(slot))
+                                                                + ": ")
+                                                .filter(
+                                                        it ->
+                                                                wiring.outcome(slot)
+                                                                        .filledBy()
+                                                                        .isEmpty()),
+                                        "under "
+                                                + wiring.profile().declared().name()
+                                                + " › bindings")
+                                .touching(touched.consumers(), touched.entries()));
     }
 
     private static List<String> constructors(
@@ -111,13 +132,20 @@ final class BuildRule implements Rule {
      * @param place where that line is to stand
      */
     private static Finding finding(
-            ResolvedSet set, Blueprint blueprint, Where at, Optional<String> line, String place) {
+            RuleContext context,
+            Blueprint blueprint,
+            Where at,
+            Optional<String> line,
+            String place) {
         BuildFault fault = blueprint.fault().orElseThrow();
-        String name = set.maker(blueprint);
+        String name = context.set().maker(blueprint);
         Finding finding =
                 Finding.of(kind(fault.reason()), at, blueprint.className(), message(name, fault));
         if (!fault.constructors().isEmpty()) {
-            finding = finding.with("constructors", constructors(set, name, fault.constructors()));
+            finding =
+                    finding.with(
+                            "constructors",
+                            constructors(context.set(), name, fault.constructors()));
         }
         if (fault.reason() == Reason.NO_SUCH_METHOD) {
             String method = blueprint.method().orElse("");
@@ -138,7 +166,7 @@ final class BuildRule implements Rule {
                 ? advised.with(
                         "write",
                         line.get()
-                                + new Wording(set).toWrite(blueprint.className(), shortest(fault))
+                                + context.wording().toWrite(blueprint.className(), shortest(fault))
                                 + "     "
                                 + place)
                 : advised;

@@ -8,8 +8,8 @@ import dev.patientharbor.needs.Need;
 import dev.patientharbor.needs.SlotTable;
 import dev.patientharbor.plan.NeedPlace.Kind;
 import dev.patientharbor.resolve.ResolvedSet;
-import dev.patientharbor.ruling.Reporter;
 import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.ruling.Wording;
 import java.util.ArrayList;
 import java.util.BitSet;
@@ -27,29 +27,37 @@ import java.util.function.UnaryOperator;
 public final class CannotSwapRule implements Rule {
 
     @Override
-    public void check(ResolvedSet set, Reporter reporter) {
+    public void check(RuleContext context) {
         Map<String, TreeSet<String>> askedBy = new TreeMap<>();
         BitSet known = new BitSet();
         BitSet concrete = new BitSet();
-        set.eachDistinctSeat(
-                (wiring, seat) ->
-                        wiring.outcome(seat)
-                                .eachNeed(
-                                        (consumer, need) -> {
-                                            int slot = need.slot();
-                                            if (!known.get(slot)) {
-                                                known.set(slot);
-                                                concrete.set(slot, isConcrete(set, slot));
-                                            }
-                                            if (concrete.get(slot) && !isOwn(consumer, need)) {
-                                                askedBy.computeIfAbsent(
-                                                                contract(set, slot),
-                                                                one -> new TreeSet<>())
-                                                        .add(consumer.className());
-                                            }
-                                        }));
-        askedBy.keySet().removeIf(set.bound()::isReplaced);
-        askedBy.forEach((name, by) -> reporter.report(finding(set, name, List.copyOf(by))));
+        context.set()
+                .eachDistinctSeat(
+                        (wiring, seat) ->
+                                wiring.outcome(seat)
+                                        .eachNeed(
+                                                (consumer, need) -> {
+                                                    int slot = need.slot();
+                                                    if (!known.get(slot)) {
+                                                        known.set(slot);
+                                                        concrete.set(
+                                                                slot,
+                                                                isConcrete(context.set(), slot));
+                                                    }
+                                                    if (concrete.get(slot)
+                                                            && !isOwn(consumer, need)) {
+                                                        askedBy.computeIfAbsent(
+                                                                        contract(
+                                                                                context.set(),
+                                                                                slot),
+                                                                        one -> new TreeSet<>())
+                                                                .add(consumer.className());
+                                                    }
+                                                }));
+        askedBy.keySet().removeIf(context.set().bound()::isReplaced);
+        askedBy.forEach(
+                (name, by) ->
+                        context.reporter().report(finding(context.set(), name, List.copyOf(by))));
     }
 
     /** What a factory asks for is also the object whose method it is. */

@@ -8,9 +8,8 @@ import dev.patientharbor.model.SupplyEffect;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.ruling.Impact;
 import dev.patientharbor.ruling.Inheritance;
-import dev.patientharbor.ruling.LineToWrite;
-import dev.patientharbor.ruling.Reporter;
 import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.ruling.Wording;
 import dev.patientharbor.wiring.Wiring;
 import java.util.List;
@@ -23,16 +22,15 @@ import java.util.Optional;
 final class ChangeRule implements Rule {
 
     @Override
-    public void check(ResolvedSet set, Reporter reporter) {
-        LineToWrite lines = new LineToWrite(set);
-        for (ResolvedProfile owner : set.profiles()) {
+    public void check(RuleContext context) {
+        for (ResolvedProfile owner : context.set().profiles()) {
             for (ResolvedBinding binding : owner.changesNothing()) {
-                reporter.report(owner, List.of(), changesNothing(set, binding));
+                context.reporter().report(owner, List.of(), changesNothing(context.set(), binding));
             }
             for (ResolvedBinding binding : owner.own()) {
                 boolean leftOpen = isTo(binding, SupplyEffect.LEAVES_OPEN);
                 if (leftOpen && binding.slot().isPresent()) {
-                    tellUnfilled(set, lines, reporter, binding);
+                    tellUnfilled(context, binding);
                 }
             }
         }
@@ -62,35 +60,43 @@ final class ChangeRule implements Rule {
                                 : "take the line out, or name a supply");
     }
 
-    private static void tellUnfilled(
-            ResolvedSet set, LineToWrite lines, Reporter reporter, ResolvedBinding binding) {
-        String slot = set.text(binding.slot().orElseThrow());
-        Wording wording = new Wording(set);
-        for (Wiring wiring : set.checked()) {
+    private static void tellUnfilled(RuleContext context, ResolvedBinding binding) {
+        String slot = context.set().text(binding.slot().orElseThrow());
+        Wording wording = context.wording();
+        for (Wiring wiring : context.set().checked()) {
             if (Inheritance.holdsFor(binding, wiring.profile())) {
                 String name = wiring.profile().declared().name();
                 List<String> implementations =
                         wording.implementations(
-                                set.slots().slot(binding.slot().orElseThrow()).contract());
+                                context.set()
+                                        .slots()
+                                        .slot(binding.slot().orElseThrow())
+                                        .contract());
                 Impact.Touched touched =
-                        reporter.impact(wiring).of(List.of(binding.slot().orElseThrow()));
-                reporter.report(
-                        wiring.profile(),
-                        Finding.of(
-                                        FindingKinds.UNMET_NEED,
-                                        wiring.profile().declared().at(),
-                                        set.slots().slot(binding.slot().orElseThrow()).text(),
-                                        slot
-                                                + " is left to be filled, and "
-                                                + name
-                                                + " does not fill it.")
-                                .with("left open at", binding.declared().at().text())
-                                .withAny("in the code", wording.shortNames(implementations))
-                                .withAny(
-                                        "write",
-                                        new LineToWrite(set)
+                        context.reporter().impact(wiring).of(List.of(binding.slot().orElseThrow()));
+                context.reporter()
+                        .report(
+                                wiring.profile(),
+                                Finding.of(
+                                                FindingKinds.UNMET_NEED,
+                                                wiring.profile().declared().at(),
+                                                context.set()
+                                                        .slots()
+                                                        .slot(binding.slot().orElseThrow())
+                                                        .text(),
+                                                slot
+                                                        + " is left to be filled, and "
+                                                        + name
+                                                        + " does not fill it.")
+                                        .with("left open at", binding.declared().at().text())
+                                        .withAny("in the code", wording.shortNames(implementations))
+                                        .withAny(
+                                                "write",
+                                                context
+                                                        .lines()
                                                         .fill(
-                                                                set.slots()
+                                                                context.set()
+                                                                        .slots()
                                                                         .slot(
                                                                                 binding.slot()
                                                                                         .orElseThrow()),
@@ -98,7 +104,7 @@ final class ChangeRule implements Rule {
                                                                 wiring.profile())
                                                         .stream()
                                                         .toList())
-                                .touching(touched.consumers(), touched.entries()));
+                                        .touching(touched.consumers(), touched.entries()));
             }
         }
     }

@@ -11,9 +11,8 @@ import dev.patientharbor.needs.Blueprint;
 import dev.patientharbor.needs.BuildFault;
 import dev.patientharbor.needs.Need;
 import dev.patientharbor.plan.Passed;
-import dev.patientharbor.resolve.ResolvedSet;
-import dev.patientharbor.ruling.Reporter;
 import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.RuleContext;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -21,26 +20,26 @@ import java.util.List;
 final class ConsumerRule implements Rule {
 
     @Override
-    public void check(ResolvedSet set, Reporter reporter) {
-        for (ResolvedConsumer consumer : set.consumers()) {
+    public void check(RuleContext context) {
+        for (ResolvedConsumer consumer : context.set().consumers()) {
             for (Lookup name : consumer.names()) {
                 if (name.facts().isEmpty()) {
-                    reporter.report(NamesRule.finding(set, name));
+                    context.reporter().report(NamesRule.finding(context.set(), name));
                 }
             }
             consumer.blueprint()
                     .flatMap(Blueprint::fault)
-                    .ifPresent(fault -> reporter.report(noMethod(consumer, fault)));
+                    .ifPresent(fault -> context.reporter().report(noMethod(consumer, fault)));
             boolean lacksStatics =
                     consumer.declared().match(thing -> false, handler -> false, statics -> true)
                             && consumer.blueprint()
                                     .filter(one -> one.needs().isEmpty())
                                     .isPresent();
             if (lacksStatics) {
-                reporter.report(noStatics(consumer.declared().name()));
+                context.reporter().report(noStatics(consumer.declared().name()));
             }
             for (Written parameter : consumer.unknown()) {
-                reporter.report(noParameter(consumer, parameter));
+                context.reporter().report(noParameter(consumer, parameter));
             }
         }
     }

@@ -7,8 +7,8 @@ import dev.patientharbor.needs.Blueprint;
 import dev.patientharbor.needs.Need;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.ruling.Impact;
-import dev.patientharbor.ruling.Reporter;
 import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.ruling.Wording;
 import dev.patientharbor.wiring.Outcome;
 import dev.patientharbor.wiring.Wiring;
@@ -44,20 +44,21 @@ final class CycleRule implements Rule {
     private record Step(int from, int to, Optional<Blueprint> consumer, Optional<Need> need) {}
 
     @Override
-    public void check(ResolvedSet set, Reporter reporter) {
-        Knots knots = new Knots(set.checked());
-        for (Wiring wiring : set.checked()) {
+    public void check(RuleContext context) {
+        Knots knots = new Knots(context.set().checked());
+        for (Wiring wiring : context.set().checked()) {
             for (List<Integer> knot : knots.of(wiring)) {
-                report(set, wiring, knot, reporter);
+                report(context, wiring, knot);
             }
         }
     }
 
-    private static void report(
-            ResolvedSet set, Wiring wiring, List<Integer> knot, Reporter reporter) {
+    private static void report(RuleContext context, Wiring wiring, List<Integer> knot) {
         List<Integer> byName =
                 knot.stream()
-                        .sorted(Comparator.comparing(slot -> set.slots().slot(slot).text()))
+                        .sorted(
+                                Comparator.comparing(
+                                        slot -> context.set().slots().slot(slot).text()))
                         .toList();
         List<Step> path = shortest(wiring, byName);
         int first = path.get(0).from();
@@ -68,7 +69,13 @@ final class CycleRule implements Rule {
                         .map(binding -> binding.declared().at())
                         .findFirst()
                         .orElseGet(
-                                () -> Where.classNamed(set.slots().slot(first).contract().text()));
+                                () ->
+                                        Where.classNamed(
+                                                context.set()
+                                                        .slots()
+                                                        .slot(first)
+                                                        .contract()
+                                                        .text()));
         TreeSet<String> consumers = new TreeSet<>();
         Set<Integer> inKnot = new HashSet<>(knot);
         for (int slot : knot) {
@@ -80,7 +87,7 @@ final class CycleRule implements Rule {
                         }
                     });
         }
-        Impact.Touched touched = reporter.impact(wiring).of(knot);
+        Impact.Touched touched = context.reporter().impact(wiring).of(knot);
         if (consumers.isEmpty()) {
             // Slots that are the same as each other: those who ask for them are touched.
             consumers.addAll(touched.consumers());
@@ -88,19 +95,23 @@ final class CycleRule implements Rule {
         List<String> cause =
                 path.stream()
                         .limit(SHOWN)
-                        .map(step -> set.slots().slot(step.from()).text())
+                        .map(step -> context.set().slots().slot(step.from()).text())
                         .toList();
         String steps = path.size() == 1 ? "1 step" : path.size() + " steps";
-        reporter.report(
-                wiring.profile(),
-                Finding.of(
-                                FindingKinds.CYCLE,
-                                at,
-                                cause,
-                                set.text(first) + " needs itself, by " + steps + ".")
-                        .with("path", lines(set, wiring, path))
-                        .with("do", remedy(set, wiring, path))
-                        .touching(List.copyOf(consumers), touched.entries()));
+        context.reporter()
+                .report(
+                        wiring.profile(),
+                        Finding.of(
+                                        FindingKinds.CYCLE,
+                                        at,
+                                        cause,
+                                        context.set().text(first)
+                                                + " needs itself, by "
+                                                + steps
+                                                + ".")
+                                .with("path", lines(context, wiring, path))
+                                .with("do", remedy(context.set(), wiring, path))
+                                .touching(List.copyOf(consumers), touched.entries()));
     }
 
     /** A class that wraps its own contract is a decorator, bound as if it were what is wrapped. */
@@ -132,11 +143,11 @@ final class CycleRule implements Rule {
                 + "] under decorators";
     }
 
-    private static List<String> lines(ResolvedSet set, Wiring wiring, List<Step> path) {
-        Wording wording = new Wording(set);
+    private static List<String> lines(RuleContext context, Wiring wiring, List<Step> path) {
+        Wording wording = context.wording();
         List<String> lines = new ArrayList<>();
         for (Step step : path.subList(0, Math.min(SHOWN, path.size()))) {
-            String to = set.text(step.to());
+            String to = context.set().text(step.to());
             lines.add(
                     step.consumer().isPresent()
                             ? wording.named(step.from(), step.consumer().get())
@@ -145,14 +156,14 @@ final class CycleRule implements Rule {
                                     + " ("
                                     + wording.place(step.need().orElseThrow())
                                     + ")"
-                            : set.text(step.from()) + link(wiring, step) + to);
+                            : context.set().text(step.from()) + link(wiring, step) + to);
         }
         if (path.size() > SHOWN) {
             lines.add(
                     "and "
                             + (path.size() - SHOWN)
                             + " more steps, back to "
-                            + set.text(path.get(0).from()));
+                            + context.set().text(path.get(0).from()));
         }
         return lines;
     }

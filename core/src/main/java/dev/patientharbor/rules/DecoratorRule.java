@@ -9,9 +9,8 @@ import dev.patientharbor.model.BuiltIn;
 import dev.patientharbor.model.Key;
 import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.resolve.ResolvedSet;
-import dev.patientharbor.ruling.Reporter;
 import dev.patientharbor.ruling.Rule;
-import dev.patientharbor.ruling.Wording;
+import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.wiring.Outcome;
 import dev.patientharbor.wiring.Wiring;
 import java.util.List;
@@ -24,25 +23,32 @@ import java.util.Optional;
 final class DecoratorRule implements Rule {
 
     @Override
-    public void check(ResolvedSet set, Reporter reporter) {
-        Wording wording = new Wording(set);
-        set.eachDecorator(
-                (decoration, decorator) ->
-                        fault(set, wording, decorator)
-                                .ifPresent(fault -> reporter.report(decoration, decorator, fault)));
-        for (ResolvedProfile owner : set.profiles()) {
+    public void check(RuleContext context) {
+        context.set()
+                .eachDecorator(
+                        (decoration, decorator) ->
+                                fault(context, decorator)
+                                        .ifPresent(
+                                                fault ->
+                                                        context.reporter()
+                                                                .report(
+                                                                        decoration,
+                                                                        decorator,
+                                                                        fault)));
+        for (ResolvedProfile owner : context.set().profiles()) {
             for (ResolvedProfile.DropsNothing one : owner.dropsNothing()) {
-                reporter.report(owner, List.of(), dropsNothing(set, wording, one.dropped()));
+                context.reporter().report(owner, List.of(), dropsNothing(context, one.dropped()));
             }
         }
-        for (Wiring wiring : set.checked()) {
+        for (Wiring wiring : context.set().checked()) {
             for (int slot : wiring.profile().decoratedSlots()) {
-                boolean everyKey = set.slots().slot(slot).key().filter(Key::isEvery).isPresent();
-                if (everyKey && isAnyBound(set, wiring, slot)) {
+                boolean everyKey =
+                        context.set().slots().slot(slot).key().filter(Key::isEvery).isPresent();
+                if (everyKey && isAnyBound(context.set(), wiring, slot)) {
                     continue;
                 }
                 if (!wiring.profile().decorators(slot).isEmpty()) {
-                    checkWrapped(set, wiring, slot, reporter);
+                    checkWrapped(context, wiring, slot);
                 }
             }
         }
@@ -59,26 +65,25 @@ final class DecoratorRule implements Rule {
                                         && wiring.profile().binding(one).isPresent());
     }
 
-    private static Optional<Finding> fault(
-            ResolvedSet set, Wording wording, ResolvedDecorator decorator) {
+    private static Optional<Finding> fault(RuleContext context, ResolvedDecorator decorator) {
         if (couldWrap(decorator) && !decorator.isUsable()) {
-            return Optional.of(notADecorator(set, wording, decorator));
+            return Optional.of(notADecorator(context, decorator));
         }
         return decorator
                 .builtIn()
                 .flatMap(BuiltIn::failure)
                 .map(BuiltIn.Fail::with)
-                .filter(with -> !isFailure(set, with.text()))
+                .filter(with -> !isFailure(context.set(), with.text()))
                 .map(
                         with ->
                                 Finding.of(
                                                 FindingKinds.VALUE_UNFIT,
                                                 with.at(),
                                                 List.of(
-                                                        set.text(decorator.slot()),
+                                                        context.set().text(decorator.slot()),
                                                         "fail",
                                                         with.text()),
-                                                wording.shortName(with.text())
+                                                context.wording().shortName(with.text())
                                                         + " is no exception, so nothing can fail"
                                                         + " with it.")
                                         .with("do", "name a class of java.lang.Throwable"));
@@ -98,14 +103,13 @@ final class DecoratorRule implements Rule {
                 || decorator.blueprint().filter(one -> one.fault().isEmpty()).isPresent();
     }
 
-    private static Finding notAroundClass(
-            ResolvedSet set, Wording wording, ResolvedDecorator decorator) {
+    private static Finding notAroundClass(RuleContext context, ResolvedDecorator decorator) {
         String word = decorator.name().written().text();
-        String contract = decorator.slot().contract().text(wording::shortName);
+        String contract = decorator.slot().contract().text(context.wording()::shortName);
         return Finding.of(
                         FindingKinds.NOT_A_DECORATOR,
                         decorator.name().written().at(),
-                        List.of(set.text(decorator.slot()), word),
+                        List.of(context.set().text(decorator.slot()), word),
                         word
                                 + " can stand around an interface that is not sealed, and "
                                 + contract
@@ -113,14 +117,13 @@ final class DecoratorRule implements Rule {
                 .with("do", "let those who ask for it ask for an interface of it, or take it out");
     }
 
-    private static Finding notADecorator(
-            ResolvedSet set, Wording wording, ResolvedDecorator decorator) {
+    private static Finding notADecorator(RuleContext context, ResolvedDecorator decorator) {
         if (decorator.builtIn().isPresent()) {
-            return notAroundClass(set, wording, decorator);
+            return notAroundClass(context, decorator);
         }
-        String name = wording.shortName(decorator.blueprint().orElseThrow().className());
-        String contract = decorator.slot().contract().text(wording::shortName);
-        List<String> places = decorator.inner().stream().map(wording::place).toList();
+        String name = context.wording().shortName(decorator.blueprint().orElseThrow().className());
+        String contract = decorator.slot().contract().text(context.wording()::shortName);
+        List<String> places = decorator.inner().stream().map(context.wording()::place).toList();
         String message =
                 places.isEmpty()
                         ? name + " has no place for the " + contract + " that it should wrap."
@@ -134,7 +137,7 @@ final class DecoratorRule implements Rule {
                 Finding.of(
                         FindingKinds.NOT_A_DECORATOR,
                         decorator.name().written().at(),
-                        List.of(set.text(decorator.slot()), name),
+                        List.of(context.set().text(decorator.slot()), name),
                         message);
         return places.isEmpty()
                 ? finding.with(
@@ -145,10 +148,9 @@ final class DecoratorRule implements Rule {
                 : finding.with("places", places).with("do", "give all but one of them a key");
     }
 
-    private static Finding dropsNothing(
-            ResolvedSet set, Wording wording, ResolvedDecorator dropped) {
-        String name = wording.shortName(dropped.text());
-        String slot = set.text(dropped.slot());
+    private static Finding dropsNothing(RuleContext context, ResolvedDecorator dropped) {
+        String name = context.wording().shortName(dropped.text());
+        String slot = context.set().text(dropped.slot());
         return Finding.of(
                         FindingKinds.DROPS_NOTHING,
                         dropped.name().written().at(),
@@ -161,7 +163,7 @@ final class DecoratorRule implements Rule {
                 .with("do", "take the name out of drop");
     }
 
-    private static void checkWrapped(ResolvedSet set, Wiring wiring, int slot, Reporter reporter) {
+    private static void checkWrapped(RuleContext context, Wiring wiring, int slot) {
         Outcome outcome = wiring.outcome(slot);
         boolean alias = outcome.kind() == Outcome.Kind.ALIAS && outcome.binding().isPresent();
         boolean nothing =
@@ -172,7 +174,7 @@ final class DecoratorRule implements Rule {
             return;
         }
         Where at = wiring.profile().decorators(slot).get(0).name().written().at();
-        String text = set.text(slot);
+        String text = context.set().text(slot);
         Finding finding =
                 Finding.of(
                         FindingKinds.WRAPS_NOTHING,
@@ -181,15 +183,16 @@ final class DecoratorRule implements Rule {
                         alias
                                 ? text
                                         + " has decorators, but it is the same as "
-                                        + set.text(outcome.next().orElseThrow())
+                                        + context.set().text(outcome.next().orElseThrow())
                                         + ", which has its own."
                                 : text + " has decorators, and nothing fills it.");
-        reporter.report(
-                wiring.profile(),
-                finding.with(
-                        "do",
-                        alias
-                                ? "move the decorators there"
-                                : "bind " + text + ", or take the decorators away"));
+        context.reporter()
+                .report(
+                        wiring.profile(),
+                        finding.with(
+                                "do",
+                                alias
+                                        ? "move the decorators there"
+                                        : "bind " + text + ", or take the decorators away"));
     }
 }

@@ -13,9 +13,8 @@ import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.Written;
 import dev.patientharbor.names.Lookup;
 import dev.patientharbor.plan.AnswerKind;
-import dev.patientharbor.resolve.ResolvedSet;
-import dev.patientharbor.ruling.Reporter;
 import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.wiring.Outcome;
 import dev.patientharbor.wiring.Wiring;
 import java.util.Collections;
@@ -30,26 +29,27 @@ import java.util.function.Predicate;
 final class DemandRule implements Rule {
 
     @Override
-    public void check(ResolvedSet set, Reporter reporter) {
-        for (ResolvedProfile owner : set.profiles()) {
+    public void check(RuleContext context) {
+        for (ResolvedProfile owner : context.set().profiles()) {
             Set<Demand> own = Collections.newSetFromMap(new IdentityHashMap<>());
             own.addAll(owner.declared().terms().demands());
             for (ResolvedDemand demand : owner.demands()) {
                 for (Lookup name : demand.names()) {
                     if (own.contains(demand.declared()) && name.facts().isEmpty()) {
-                        reporter.report(owner, List.of(), NamesRule.finding(set, name));
+                        context.reporter()
+                                .report(owner, List.of(), NamesRule.finding(context.set(), name));
                     }
                 }
             }
         }
-        for (Wiring wiring : set.checked()) {
+        for (Wiring wiring : context.set().checked()) {
             if (wiring.profile().demands().isEmpty()) {
                 continue;
             }
-            SuppliesByContract supplies = new SuppliesByContract(set, wiring);
+            SuppliesByContract supplies = new SuppliesByContract(context.set(), wiring);
             for (ResolvedDemand demand : wiring.profile().demands()) {
                 if (demand.names().stream().allMatch(name -> name.facts().isPresent())) {
-                    new One(set, wiring, demand, supplies, reporter).check();
+                    new One(context, wiring, demand, supplies).check();
                 }
             }
         }
@@ -57,11 +57,10 @@ final class DemandRule implements Rule {
 
     /** One rule in one profile. */
     private record One(
-            ResolvedSet set,
+            RuleContext context,
             Wiring wiring,
             ResolvedDemand demand,
-            SuppliesByContract supplies,
-            Reporter reporter) {
+            SuppliesByContract supplies) {
 
         void check() {
             Runnable check =
@@ -89,13 +88,13 @@ final class DemandRule implements Rule {
         }
 
         private List<SuppliesByContract.One> ofContract() {
-            return supplies.of(set.slots().slot(demand.slot().orElseThrow()).contract());
+            return supplies.of(context.set().slots().slot(demand.slot().orElseThrow()).contract());
         }
 
         /** Whether a slot is of the demanded contract, and has the demanded key if there is one. */
         private boolean isOfContract(int slot) {
-            Slot demanded = set.slots().slot(demand.slot().orElseThrow());
-            Slot one = set.slots().slot(slot);
+            Slot demanded = context.set().slots().slot(demand.slot().orElseThrow());
+            Slot one = context.set().slots().slot(slot);
             return one.contract().equals(demanded.contract())
                     && (demanded.key().isEmpty() || demanded.key().equals(one.key()));
         }
@@ -121,7 +120,7 @@ final class DemandRule implements Rule {
                         if (outcome.isMet() && breaks.test(outcome.answer())) {
                             String supply =
                                     outcome.blueprint()
-                                            .map(set::maker)
+                                            .map(context.set()::maker)
                                             .orElseGet(() -> outcome.answer().word());
                             tell(slot, outcome, what, supply);
                         }
@@ -140,7 +139,14 @@ final class DemandRule implements Rule {
                                                     .map(one -> Where.classNamed(one.className())))
                             .orElse(demand.declared().at());
             String message =
-                    set.text(slot) + " " + what + " in " + profile() + ", and it is " + is + ".";
+                    context.set().text(slot)
+                            + " "
+                            + what
+                            + " in "
+                            + profile()
+                            + ", and it is "
+                            + is
+                            + ".";
             report(slot, at, message);
         }
 
@@ -149,7 +155,7 @@ final class DemandRule implements Rule {
         }
 
         private void key(Written key) {
-            Slot contract = set.slots().slot(demand.slot().orElseThrow());
+            Slot contract = context.set().slots().slot(demand.slot().orElseThrow());
             Slot wanted = new Slot(contract.contract(), Optional.of(Key.named(key.text())));
             boolean served =
                     ofContract().stream()
@@ -157,14 +163,20 @@ final class DemandRule implements Rule {
                             .map(SuppliesByContract.One::slot)
                             .anyMatch(
                                     slot ->
-                                            set.slots().slot(slot).equals(wanted)
+                                            context.set().slots().slot(slot).equals(wanted)
                                                     && isServed(slot));
-            boolean filledIn = set.filledUnder(demand.slot().get()).contains(set.text(wanted));
+            boolean filledIn =
+                    context.set()
+                            .filledUnder(demand.slot().get())
+                            .contains(context.set().text(wanted));
             if (!served && !filledIn) {
                 report(
                         demand.slot().get(),
                         key.at(),
-                        profile() + " must have " + set.text(wanted) + ", and nothing fills it.");
+                        profile()
+                                + " must have "
+                                + context.set().text(wanted)
+                                + ", and nothing fills it.");
             }
         }
 
@@ -183,7 +195,7 @@ final class DemandRule implements Rule {
                         slot,
                         demand.declared().at(),
                         "The outermost decorator of "
-                                + set.text(slot)
+                                + context.set().text(slot)
                                 + " must be "
                                 + wanted.written().text()
                                 + " in "
@@ -191,7 +203,7 @@ final class DemandRule implements Rule {
                                 + ", and it is "
                                 + (layers.isEmpty()
                                         ? "none"
-                                        : set.names().shortName(layers.get(0).text()))
+                                        : context.set().names().shortName(layers.get(0).text()))
                                 + ".");
             }
         }
@@ -201,7 +213,7 @@ final class DemandRule implements Rule {
             Lifetime wanted = demand.declared().lifetime().orElseThrow();
             Outcome outcome = wiring.outcome(slot);
             if (outcome.isMet()) {
-                Lifetime is = set.lifetimes().of(outcome, wiring.profile()).lifetime();
+                Lifetime is = context.set().lifetimes().of(outcome, wiring.profile()).lifetime();
                 if (is != wanted) {
                     tell(slot, outcome, "must be " + wanted.word(), is.word());
                 }
@@ -214,12 +226,14 @@ final class DemandRule implements Rule {
                     Finding.of(
                                     FindingKinds.RULE_BROKEN,
                                     at,
-                                    List.of(set.text(slot), declared.kind().toString()),
+                                    List.of(context.set().text(slot), declared.kind().toString()),
                                     message)
                             .with("rule", declared.at().text())
                             .with("do", "bind what the rule allows, or take the rule back there");
-            reporter.report(
-                    wiring.profile(), reporter.impact(wiring).of(List.of(slot)).in(finding));
+            context.reporter()
+                    .report(
+                            wiring.profile(),
+                            context.reporter().impact(wiring).of(List.of(slot)).in(finding));
         }
     }
 }

@@ -10,9 +10,8 @@ import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.needs.SlotTable;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.ruling.Impact;
-import dev.patientharbor.ruling.LineToWrite;
-import dev.patientharbor.ruling.Reporter;
 import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.ruling.Wording;
 import dev.patientharbor.wiring.Outcome;
 import dev.patientharbor.wiring.Wiring;
@@ -28,91 +27,89 @@ import java.util.TreeMap;
 final class EmptyCollectionRule implements Rule {
 
     @Override
-    public void check(ResolvedSet set, Reporter reporter) {
-        Wording wording = new Wording(set);
-        Set<TypeRef> mayBeEmpty = set.emptyAllowed();
+    public void check(RuleContext context) {
+        Set<TypeRef> mayBeEmpty = context.set().emptyAllowed();
         Map<Integer, List<Wiring>> empty = new TreeMap<>();
-        for (Wiring wiring : set.checked()) {
+        for (Wiring wiring : context.set().checked()) {
             for (int seat : wiring.unsound()) {
                 boolean isEmpty =
                         wiring.outcome(seat).kind() == Outcome.Kind.COLLECTION
-                                && !mayBeEmpty.contains(set.content(seat));
+                                && !mayBeEmpty.contains(context.set().content(seat));
                 if (isEmpty
                         && !wiring.profile().lacksParents()
-                        && !wording.isBoundByUnknownName(wiring, seat)) {
-                    empty.computeIfAbsent(set.slots().plain(seat), one -> new ArrayList<>())
+                        && !context.wording().isBoundByUnknownName(wiring, seat)) {
+                    empty.computeIfAbsent(
+                                    context.set().slots().plain(seat), one -> new ArrayList<>())
                             .add(wiring);
                 }
             }
         }
-        LineToWrite lines = new LineToWrite(set);
-        empty.forEach((slot, wirings) -> report(set, lines, slot, wirings, reporter));
+        empty.forEach((slot, wirings) -> report(context, slot, wirings));
     }
 
-    private static void report(
-            ResolvedSet set, LineToWrite lines, int slot, List<Wiring> wirings, Reporter reporter) {
-        Wording wording = new Wording(set);
+    private static void report(RuleContext context, int slot, List<Wiring> wirings) {
+        Wording wording = context.wording();
         ResolvedProfile common = wording.common(wirings.stream().map(Wiring::profile).toList());
-        TypeRef content = set.content(slot);
+        TypeRef content = context.set().content(slot);
         String contract = content.text(wording::shortName);
-        String toWrite = content.text(set.names()::toWrite);
+        String toWrite = content.text(context.set().names()::toWrite);
         List<String> implementations = wording.implementations(content);
-        boolean isAbsent = set.code().find(SlotTable.className(content)).isEmpty();
+        boolean isAbsent = context.set().code().find(SlotTable.className(content)).isEmpty();
         for (Wiring wiring : wirings) {
-            Impact.Touched touched = reporter.impact(wiring).of(List.of(slot));
-            reporter.report(
-                    wiring.profile(),
-                    Finding.of(
-                                    FindingKinds.EMPTY_COLLECTION,
-                                    common.declared().at(),
-                                    set.slots().slot(slot).text(),
-                                    "Every "
-                                            + contract
-                                            + " is wanted as "
-                                            + set.text(slot)
-                                            + ", and none is bound.")
-                            .withAny("in the code", wording.shortNames(implementations))
-                            .with("reached by", wording.path(wiring, slot))
-                            .with(
-                                    isAbsent ? "do" : "write",
-                                    isAbsent
-                                            ? "add the folder or jar that has "
-                                                    + content.text()
-                                                    + " to code: it is not on the code path"
-                                            : line(set, lines, slot, content, common)
-                                                            .map(
-                                                                    one ->
-                                                                            one
-                                                                                    + "     under "
-                                                                                    + common.declared()
-                                                                                            .name()
-                                                                                    + " › bindings,"
-                                                                                    + " or ")
-                                                            .orElse("")
-                                                    + "may-be-empty: ["
-                                                    + toWrite
-                                                    + "] in the file")
-                            .touching(touched.consumers(), touched.entries()));
+            Impact.Touched touched = context.reporter().impact(wiring).of(List.of(slot));
+            context.reporter()
+                    .report(
+                            wiring.profile(),
+                            Finding.of(
+                                            FindingKinds.EMPTY_COLLECTION,
+                                            common.declared().at(),
+                                            context.set().slots().slot(slot).text(),
+                                            "Every "
+                                                    + contract
+                                                    + " is wanted as "
+                                                    + context.set().text(slot)
+                                                    + ", and none is bound.")
+                                    .withAny("in the code", wording.shortNames(implementations))
+                                    .with("reached by", wording.path(wiring, slot))
+                                    .with(
+                                            isAbsent ? "do" : "write",
+                                            isAbsent
+                                                    ? "add the folder or jar that has "
+                                                            + content.text()
+                                                            + " to code: it is not on the code path"
+                                                    : line(context, slot, content, common)
+                                                                    .map(
+                                                                            one ->
+                                                                                    one
+                                                                                            + "     under"
+                                                                                            + " "
+                                                                                            + common.declared()
+                                                                                                    .name()
+                                                                                            + " › bindings,"
+                                                                                            + " or ")
+                                                                    .orElse("")
+                                                            + "may-be-empty: ["
+                                                            + toWrite
+                                                            + "] in the file")
+                                    .touching(touched.consumers(), touched.entries()));
         }
     }
 
     /** A collection with a key of its own is bound by its members; another one has all variants. */
     private static Optional<String> line(
-            ResolvedSet set,
-            LineToWrite lines,
-            int slot,
-            TypeRef content,
-            ResolvedProfile profile) {
-        Wording wording = new Wording(set);
-        if (set.slots().slot(slot).key().isPresent()) {
+            RuleContext context, int slot, TypeRef content, ResolvedProfile profile) {
+        Wording wording = context.wording();
+        if (context.set().slots().slot(slot).key().isPresent()) {
             return Optional.of(
-                    wording.toWrite(set.slots().slot(slot)) + ": { members: [SLOT, …] }");
+                    wording.toWrite(context.set().slots().slot(slot)) + ": { members: [SLOT, …] }");
         }
         Slot plain = new Slot(content, Optional.empty());
-        Optional<String> supply = lines.supplies(plain, profile).stream().findFirst();
+        Optional<String> supply = context.lines().supplies(plain, profile).stream().findFirst();
         Slot member =
-                set.isMap(slot)
-                        ? new Slot(content, Optional.of(key(set, slot, supply.orElse("first"))))
+                context.set().isMap(slot)
+                        ? new Slot(
+                                content,
+                                Optional.of(key(context.set(), slot, supply.orElse("first"))))
                         : plain;
         return supply.map(one -> wording.toWrite(member) + ": " + one);
     }

@@ -9,8 +9,8 @@ import dev.patientharbor.inherited.ResolvedProfile;
 import dev.patientharbor.model.EntryText;
 import dev.patientharbor.names.Lookup;
 import dev.patientharbor.resolve.ResolvedSet;
-import dev.patientharbor.ruling.Reporter;
 import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.RuleContext;
 import java.util.List;
 import java.util.TreeSet;
 
@@ -20,50 +20,62 @@ import java.util.TreeSet;
 final class EntryRule implements Rule {
 
     @Override
-    public void check(ResolvedSet set, Reporter reporter) {
+    public void check(RuleContext context) {
         List<ResolvedEntry> unknown =
-                set.entries().stream().filter(one -> one.classes().isEmpty()).toList();
+                context.set().entries().stream().filter(one -> one.classes().isEmpty()).toList();
         if (!unknown.isEmpty()) {
-            NameSearch packages = packages(set);
-            unknown.forEach(one -> reporter.report(finding(set, packages, one)));
+            NameSearch packages = packages(context.set());
+            unknown.forEach(
+                    one -> context.reporter().report(finding(context.set(), packages, one)));
         }
-        boolean unread = set.profiles().isEmpty() && set.entries().isEmpty();
-        if (unread && reporter.hasTold(FindingKinds.MALFORMED_FILE)) {
+        boolean unread = context.set().profiles().isEmpty() && context.set().entries().isEmpty();
+        if (unread && context.reporter().hasTold(FindingKinds.MALFORMED_FILE)) {
             // The file could not be read at all: what is not in it is not known.
             return;
         }
-        if (set.checked().isEmpty()) {
-            reporter.report(
-                    nothing(
-                            set,
-                            "profiles",
-                            "There is no profile to check.",
-                            "add a profile that is not partial under profiles"));
+        if (context.set().checked().isEmpty()) {
+            context.reporter()
+                    .report(
+                            nothing(
+                                    context.set(),
+                                    "profiles",
+                                    "There is no profile to check.",
+                                    "add a profile that is not partial under profiles"));
         }
-        if (set.entries().isEmpty() && set.consumers().isEmpty()) {
-            reporter.report(
-                    nothing(
-                            set,
-                            "entry",
-                            "There is no entry consumer to start from.",
-                            "entry: [CLASS, PACKAGE.*]"));
+        if (context.set().entries().isEmpty() && context.set().consumers().isEmpty()) {
+            context.reporter()
+                    .report(
+                            nothing(
+                                    context.set(),
+                                    "entry",
+                                    "There is no entry consumer to start from.",
+                                    "entry: [CLASS, PACKAGE.*]"));
         }
         boolean isBare =
-                !set.entries().isEmpty()
-                        && unknown.size() == set.entries().size()
-                        && set.consumers().isEmpty();
-        if (isBare && !set.side().isOnly()) {
-            set.checked()
-                    .forEach(one -> reporter.report(one.profile(), nobody(set, one.profile())));
+                !context.set().entries().isEmpty()
+                        && unknown.size() == context.set().entries().size()
+                        && context.set().consumers().isEmpty();
+        if (isBare && !context.set().side().isOnly()) {
+            context.set()
+                    .checked()
+                    .forEach(
+                            one ->
+                                    context.reporter()
+                                            .report(
+                                                    one.profile(),
+                                                    nobody(context.set(), one.profile())));
         }
-        boolean isToldWhy = reporter.hasTold(FindingKinds.CODE_MISSING);
-        if (set.code().size() == 0 && set.code().findings().isEmpty() && !isToldWhy) {
-            reporter.report(
-                    nothing(
-                            set,
-                            "code",
-                            "There is no compiled code to read.",
-                            "code: [target/classes]"));
+        boolean isToldWhy = context.reporter().hasTold(FindingKinds.CODE_MISSING);
+        if (context.set().code().size() == 0
+                && context.set().code().findings().isEmpty()
+                && !isToldWhy) {
+            context.reporter()
+                    .report(
+                            nothing(
+                                    context.set(),
+                                    "code",
+                                    "There is no compiled code to read.",
+                                    "code: [target/classes]"));
         }
     }
 

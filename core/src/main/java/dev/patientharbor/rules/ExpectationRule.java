@@ -10,8 +10,8 @@ import dev.patientharbor.model.Written;
 import dev.patientharbor.names.Lookup;
 import dev.patientharbor.plan.AnswerKind;
 import dev.patientharbor.resolve.ResolvedSet;
-import dev.patientharbor.ruling.Reporter;
 import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.wiring.Outcome;
 import dev.patientharbor.wiring.Wiring;
 import java.util.ArrayList;
@@ -25,19 +25,21 @@ import java.util.Optional;
 final class ExpectationRule implements Rule {
 
     @Override
-    public void check(ResolvedSet set, Reporter reporter) {
-        for (ResolvedProfile profile : set.profiles()) {
+    public void check(RuleContext context) {
+        for (ResolvedProfile profile : context.set().profiles()) {
             Optional<Wiring> wiring =
-                    set.wiring(profile).filter(one -> !profile.expectations().isEmpty());
+                    context.set().wiring(profile).filter(one -> !profile.expectations().isEmpty());
             Map<String, List<Ask>> asks = wiring.map(ExpectationRule::asks).orElse(Map.of());
             for (ResolvedExpectation one : profile.expectations()) {
                 List<Lookup> unknown =
                         one.names().stream().filter(name -> name.facts().isEmpty()).toList();
-                unknown.forEach(name -> reporter.report(profile, NamesRule.finding(set, name)));
+                unknown.forEach(
+                        name ->
+                                context.reporter()
+                                        .report(profile, NamesRule.finding(context.set(), name)));
                 if (unknown.isEmpty() && wiring.isPresent()) {
                     check(
-                            set,
-                            reporter,
+                            context,
                             wiring.get(),
                             asks.getOrDefault(one.consumer().orElseThrow(), List.of()),
                             one);
@@ -63,22 +65,18 @@ final class ExpectationRule implements Rule {
     }
 
     private static void check(
-            ResolvedSet set,
-            Reporter reporter,
-            Wiring wiring,
-            List<Ask> asks,
-            ResolvedExpectation expected) {
+            RuleContext context, Wiring wiring, List<Ask> asks, ResolvedExpectation expected) {
         Map<String, Integer> received = new LinkedHashMap<>();
         for (Ask one : asks) {
-            if (asksFor(set, one.slot(), expected)) {
-                received.putIfAbsent(text(set, wiring, one.asked()), one.asked());
+            if (asksFor(context.set(), one.slot(), expected)) {
+                received.putIfAbsent(text(context.set(), wiring, one.asked()), one.asked());
             }
         }
         String wanted =
                 String.join(
                         " → ",
                         expected.declared().received().stream()
-                                .map(word -> shortName(set, word))
+                                .map(word -> shortName(context.set(), word))
                                 .toList());
         List<String> wrong = new ArrayList<>();
         received.forEach(
@@ -95,23 +93,24 @@ final class ExpectationRule implements Rule {
             return;
         }
         String consumer = expected.declared().consumer().text();
-        String slot = set.text(expected.slot().orElseThrow());
-        reporter.report(
-                wiring.profile(),
-                Finding.of(
-                                FindingKinds.BROKEN_EXPECTATION,
-                                expected.declared().at(),
-                                List.of(consumer, slot),
-                                received.isEmpty()
-                                        ? consumer + " asks for no " + slot + " here."
-                                        : consumer
-                                                + " does not receive the "
-                                                + slot
-                                                + " that is expected.")
-                        .with("expected", wanted)
-                        .with("received", received.isEmpty() ? List.of("nothing") : wrong)
-                        .with("do", "bind what is expected, or correct the expectation")
-                        .touching(List.of(expected.consumer().orElseThrow()), List.of()));
+        String slot = context.set().text(expected.slot().orElseThrow());
+        context.reporter()
+                .report(
+                        wiring.profile(),
+                        Finding.of(
+                                        FindingKinds.BROKEN_EXPECTATION,
+                                        expected.declared().at(),
+                                        List.of(consumer, slot),
+                                        received.isEmpty()
+                                                ? consumer + " asks for no " + slot + " here."
+                                                : consumer
+                                                        + " does not receive the "
+                                                        + slot
+                                                        + " that is expected.")
+                                .with("expected", wanted)
+                                .with("received", received.isEmpty() ? List.of("nothing") : wrong)
+                                .with("do", "bind what is expected, or correct the expectation")
+                                .touching(List.of(expected.consumer().orElseThrow()), List.of()));
     }
 
     private static boolean asksFor(ResolvedSet set, int slot, ResolvedExpectation expected) {

@@ -15,8 +15,8 @@ import dev.patientharbor.names.Lookup;
 import dev.patientharbor.needs.Blueprint;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.ruling.Impact;
-import dev.patientharbor.ruling.Reporter;
 import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.ruling.Wording;
 import dev.patientharbor.types.Fit;
 import dev.patientharbor.wiring.Outcome;
@@ -28,21 +28,26 @@ import java.util.Optional;
 final class FitRule implements Rule {
 
     @Override
-    public void check(ResolvedSet set, Reporter reporter) {
-        Wording wording = new Wording(set);
-        set.bindings()
+    public void check(RuleContext context) {
+        context.set()
+                .bindings()
                 .filter(binding -> binding.fit().filter(fit -> !fit.fits()).isPresent())
-                .forEach(binding -> reporter.report(binding, ofBinding(set, wording, binding)));
-        set.eachDecorator(
-                (decoration, decorator) -> {
-                    if (decorator.fit().filter(fit -> !fit.fits()).isPresent()) {
-                        reporter.report(
-                                decoration, decorator, ofDecorator(set, wording, decorator));
-                    }
-                });
-        for (Wiring wiring : set.checked()) {
+                .forEach(
+                        binding -> context.reporter().report(binding, ofBinding(context, binding)));
+        context.set()
+                .eachDecorator(
+                        (decoration, decorator) -> {
+                            if (decorator.fit().filter(fit -> !fit.fits()).isPresent()) {
+                                context.reporter()
+                                        .report(
+                                                decoration,
+                                                decorator,
+                                                ofDecorator(context, decorator));
+                            }
+                        });
+        for (Wiring wiring : context.set().checked()) {
             for (int slot : wiring.aliases()) {
-                checkAlias(set, wording, wiring, slot, reporter);
+                checkAlias(context, wiring, slot);
             }
         }
     }
@@ -51,15 +56,14 @@ final class FitRule implements Rule {
      * What stands in for a slot must fit it as it is handed out: the outermost decorator, or the
      * core.
      */
-    private static void checkAlias(
-            ResolvedSet set, Wording wording, Wiring wiring, int slot, Reporter reporter) {
+    private static void checkAlias(RuleContext context, Wiring wiring, int slot) {
         Optional<ResolvedBinding> binding =
                 wiring.outcome(slot).binding().filter(one -> one.target().isPresent());
         Optional<Outcome> end = binding.flatMap(one -> wiring.answer(slot)).filter(Outcome::isMet);
         if (end.isEmpty()) {
             return;
         }
-        Slot target = set.slots().slot(wiring.settled(slot).orElseThrow());
+        Slot target = context.set().slots().slot(wiring.settled(slot).orElseThrow());
         Optional<ResolvedDecorator> layer = end.get().decorators().stream().findFirst();
         Optional<ClassType> outermost =
                 (layer.isPresent()
@@ -67,44 +71,44 @@ final class FitRule implements Rule {
                                 : end.get().blueprint())
                         .flatMap(Blueprint::handsOut)
                         .or(() -> asClass(target.contract()));
-        Slot wanted = set.slots().slot(slot);
-        Optional<Fit> fit = outermost.map(type -> set.fit(type, wanted.contract()));
+        Slot wanted = context.set().slots().slot(slot);
+        Optional<Fit> fit = outermost.map(type -> context.set().fit(type, wanted.contract()));
         if (fit.filter(one -> !one.fits()).isPresent()) {
-            Impact.Touched touched = reporter.impact(wiring).of(List.of(slot));
-            reporter.report(
-                    wiring.profile(),
-                    finding(
-                                    wording,
-                                    set.text(slot),
-                                    wanted,
-                                    outermost.get().name(),
-                                    fit.get(),
-                                    binding.get().declared().at())
-                            .with("stands in", set.text(target))
-                            .touching(touched.consumers(), touched.entries()));
+            Impact.Touched touched = context.reporter().impact(wiring).of(List.of(slot));
+            context.reporter()
+                    .report(
+                            wiring.profile(),
+                            finding(
+                                            context.wording(),
+                                            context.set().text(slot),
+                                            wanted,
+                                            outermost.get().name(),
+                                            fit.get(),
+                                            binding.get().declared().at())
+                                    .with("stands in", context.set().text(target))
+                                    .touching(touched.consumers(), touched.entries()));
         }
     }
 
-    private static Finding ofDecorator(
-            ResolvedSet set, Wording wording, ResolvedDecorator decorator) {
+    private static Finding ofDecorator(RuleContext context, ResolvedDecorator decorator) {
         return finding(
-                wording,
-                set.text(decorator.slot()),
+                context.wording(),
+                context.set().text(decorator.slot()),
                 decorator.slot(),
                 decorator.name().facts().orElseThrow().name(),
                 decorator.fit().orElseThrow(),
                 decorator.name().written().at());
     }
 
-    private static Finding ofBinding(ResolvedSet set, Wording wording, ResolvedBinding binding) {
+    private static Finding ofBinding(RuleContext context, ResolvedBinding binding) {
         int slot = binding.slot().orElseThrow();
         if (binding.declared().supply().form() == SupplyForm.MEMBERS) {
-            return ofMembers(set, binding);
+            return ofMembers(context.set(), binding);
         }
         return finding(
-                wording,
-                set.text(slot),
-                set.slots().slot(slot),
+                context.wording(),
+                context.set().text(slot),
+                context.set().slots().slot(slot),
                 binding.implementation()
                         .flatMap(Lookup::facts)
                         .map(ClassFacts::name)

@@ -5,9 +5,8 @@ import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.inherited.ResolvedProfile;
 import dev.patientharbor.resolve.ResolvedSet;
-import dev.patientharbor.ruling.Reporter;
 import dev.patientharbor.ruling.Rule;
-import dev.patientharbor.ruling.Wording;
+import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.wiring.Wiring;
 import java.util.HashSet;
 import java.util.List;
@@ -21,8 +20,8 @@ import java.util.Set;
 final class HiddenRule implements Rule {
 
     @Override
-    public void check(ResolvedSet set, Reporter reporter) {
-        for (Wiring wiring : set.checked()) {
+    public void check(RuleContext context) {
+        for (Wiring wiring : context.set().checked()) {
             if (wiring.profile().isPlain()) {
                 continue; // nothing is narrower than the whole profile
             }
@@ -31,30 +30,32 @@ final class HiddenRule implements Rule {
                 int seat = wiring.reached(i);
                 Optional<ResolvedBinding> narrow = wiring.outcome(seat).binding();
                 if (narrow.isPresent() && seen.add(narrow.get())) {
-                    check(set, reporter, wiring, narrow.get(), seat);
+                    check(context, wiring, narrow.get(), seat);
                 }
             }
         }
     }
 
     private static void check(
-            ResolvedSet set, Reporter reporter, Wiring wiring, ResolvedBinding narrow, int seat) {
+            RuleContext context, Wiring wiring, ResolvedBinding narrow, int seat) {
         ResolvedProfile profile = wiring.profile();
         boolean outside = false;
-        for (int said : set.outward(seat)) {
+        for (int said : context.set().outward(seat)) {
             Optional<ResolvedBinding> broad = profile.binding(said);
             if (outside
                     && broad.isPresent()
-                    && !isKnownTo(set, broad.get(), narrow)
+                    && !isKnownTo(context.set(), broad.get(), narrow)
                     && !saysTheSame(broad.get(), narrow)) {
-                reporter.report(
-                        profile,
-                        finding(set, broad.get(), narrow)
-                                .touching(
-                                        reporter.impact(wiring)
-                                                .of(narrow.slot().stream().toList())
-                                                .consumers(),
-                                        List.of()));
+                context.reporter()
+                        .report(
+                                profile,
+                                finding(context, broad.get(), narrow)
+                                        .touching(
+                                                context.reporter()
+                                                        .impact(wiring)
+                                                        .of(narrow.slot().stream().toList())
+                                                        .consumers(),
+                                                List.of()));
                 return;
             }
             outside |= broad.filter(one -> one == narrow).isPresent();
@@ -71,24 +72,25 @@ final class HiddenRule implements Rule {
         return broad.declared().saysTheSameAs(narrow.declared());
     }
 
-    private static Finding finding(ResolvedSet set, ResolvedBinding broad, ResolvedBinding narrow) {
+    private static Finding finding(
+            RuleContext context, ResolvedBinding broad, ResolvedBinding narrow) {
         int slot = narrow.slot().orElseThrow();
-        String text = set.text(slot);
-        String level = set.whoStandsAt(set.slots().level(slot));
-        String owner = set.profile(narrow.owner()).declared().name();
+        String text = context.set().text(slot);
+        String level = context.set().whoStandsAt(context.set().slots().level(slot));
+        String owner = context.set().profile(narrow.owner()).declared().name();
         return Finding.of(
                         FindingKinds.HIDDEN_BY_NARROWER,
                         broad.declared().at(),
                         List.of(text, "within", level),
                         text
                                 + " is bound to "
-                                + new Wording(set).supply(broad)
+                                + context.wording().supply(broad)
                                 + " here, and that does not reach "
                                 + level
                                 + ".")
                 .with(
                         "hidden by",
-                        new Wording(set).supply(narrow)
+                        context.wording().supply(narrow)
                                 + " at "
                                 + narrow.declared().at().text()
                                 + ", in "

@@ -7,9 +7,8 @@ import dev.patientharbor.finding.NearNames;
 import dev.patientharbor.inherited.ResolvedProfile;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.ruling.Inheritance;
-import dev.patientharbor.ruling.Reporter;
 import dev.patientharbor.ruling.Rule;
-import dev.patientharbor.ruling.Wording;
+import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.wiring.Outcome;
 import dev.patientharbor.wiring.Wiring;
 import java.util.List;
@@ -22,55 +21,55 @@ import java.util.stream.Stream;
 final class KeyUnknownRule implements Rule {
 
     @Override
-    public void check(ResolvedSet set, Reporter reporter) {
-        for (ResolvedProfile owner : set.profiles()) {
+    public void check(RuleContext context) {
+        for (ResolvedProfile owner : context.set().profiles()) {
             for (ResolvedBinding binding : owner.own()) {
                 if (binding.target().isPresent() && binding.slot().isPresent()) {
-                    check(set, owner, binding, reporter);
+                    check(context, owner, binding);
                 }
             }
         }
     }
 
-    private static void check(
-            ResolvedSet set, ResolvedProfile owner, ResolvedBinding binding, Reporter reporter) {
+    private static void check(RuleContext context, ResolvedProfile owner, ResolvedBinding binding) {
         int target = binding.target().orElseThrow();
         Predicate<ResolvedProfile> lacks =
                 profile ->
                         Inheritance.holdsFor(binding, profile)
                                 && !profile.lacksParents()
-                                && set.wiring(profile)
-                                        .filter(one -> leadsNowhere(set, one, binding))
+                                && context.set()
+                                        .wiring(profile)
+                                        .filter(one -> leadsNowhere(context.set(), one, binding))
                                         .isPresent();
         List<ResolvedProfile> lacking =
-                set.checked().stream().map(Wiring::profile).filter(lacks).toList();
+                context.set().checked().stream().map(Wiring::profile).filter(lacks).toList();
         if (lacking.isEmpty()) {
             return;
         }
-        List<String> filled = set.filledUnder(target);
+        List<String> filled = context.set().filledUnder(target);
         List<String> bound =
-                set.slots().ofSameClass(target).stream()
+                context.set().slots().ofSameClass(target).stream()
                         .filter(
                                 other ->
                                         lacking.get(0)
                                                 .binding(other)
                                                 .filter(one -> one != binding)
                                                 .isPresent())
-                        .map(set::text)
+                        .map(context.set()::text)
                         .toList();
         Finding finding =
                 Finding.of(
                                 FindingKinds.KEY_UNKNOWN,
                                 binding.declared().at(),
-                                set.slots().slot(target).text(),
-                                set.text(binding.slot().orElseThrow())
+                                context.set().slots().slot(target).text(),
+                                context.set().text(binding.slot().orElseThrow())
                                         + " is the same as "
-                                        + set.text(target)
+                                        + context.set().text(target)
                                         + ", and nothing fills that.")
                         .withAny(
                                 "did you mean",
                                 NearNames.of(
-                                        set.text(target),
+                                        context.set().text(target),
                                         Stream.concat(bound.stream(), filled.stream())
                                                 .distinct()
                                                 .toList()))
@@ -80,9 +79,10 @@ final class KeyUnknownRule implements Rule {
                                         ? "nothing of that contract"
                                         : String.join(", ", bound))
                         .withAny("filled in", filled)
-                        .withAny("left out", new Wording(set).leftOut(target))
+                        .withAny("left out", context.wording().leftOut(target))
                         .with("do", "correct the slot, or bind it");
-        reporter.report(owner, lacks, List.of(target, binding.slot().orElseThrow()), finding);
+        context.reporter()
+                .report(owner, lacks, List.of(target, binding.slot().orElseThrow()), finding);
     }
 
     private static boolean isNothing(Wiring wiring, int slot) {

@@ -8,19 +8,19 @@ import dev.patientharbor.inherited.ResolvedProfile.Loosened;
 import dev.patientharbor.model.Loosening;
 import dev.patientharbor.names.Lookup;
 import dev.patientharbor.resolve.ResolvedSet;
-import dev.patientharbor.ruling.Reporter;
 import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.RuleContext;
 import java.util.List;
 
 /** Notes rules that a profile loosens, with the reason; tells those that it does not inherit. */
 final class LooseningRule implements Rule {
 
     @Override
-    public void check(ResolvedSet set, Reporter reporter) {
-        for (ResolvedProfile owner : set.profiles()) {
+    public void check(RuleContext context) {
+        for (ResolvedProfile owner : context.set().profiles()) {
             for (Loosened one : owner.loosened()) {
-                for (Finding finding : findings(set, owner, one)) {
-                    reporter.report(owner, List.of(), finding);
+                for (Finding finding : findings(context.set(), owner, one)) {
+                    context.reporter().report(owner, List.of(), finding);
                 }
             }
         }

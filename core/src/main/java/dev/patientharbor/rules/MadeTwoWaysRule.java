@@ -4,8 +4,8 @@ import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.Where;
 import dev.patientharbor.resolve.ResolvedSet;
-import dev.patientharbor.ruling.Reporter;
 import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.wiring.Outcome;
 import dev.patientharbor.wiring.Wiring;
 import java.util.List;
@@ -18,17 +18,20 @@ import java.util.Optional;
 final class MadeTwoWaysRule implements Rule {
 
     @Override
-    public void check(ResolvedSet set, Reporter reporter) {
-        for (Wiring wiring : set.checked()) {
+    public void check(RuleContext context) {
+        for (Wiring wiring : context.set().checked()) {
             for (int i = 0; i < wiring.reachedSize(); i++) {
                 int seat = wiring.reached(i);
                 Outcome outcome = wiring.outcome(seat);
                 Optional<Integer> core = outcome.core();
                 if (core.isPresent()
                         && wiring.isReached(core.get())
-                        && set.lifetimes().oneOfClass(outcome).isPresent()
+                        && context.set().lifetimes().oneOfClass(outcome).isPresent()
                         && wiring.isMadeOtherwise(seat, core.get())) {
-                    reporter.report(wiring.profile(), finding(set, wiring, seat, core.get()));
+                    context.reporter()
+                            .report(
+                                    wiring.profile(),
+                                    finding(context.set(), wiring, seat, core.get()));
                 }
             }
         }

@@ -8,9 +8,8 @@ import dev.patientharbor.inherited.ResolvedProfile;
 import dev.patientharbor.model.Key;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.resolve.ResolvedSet;
-import dev.patientharbor.ruling.LineToWrite;
-import dev.patientharbor.ruling.Reporter;
 import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.ruling.Wording;
 import dev.patientharbor.wiring.Outcome;
 import dev.patientharbor.wiring.Wiring;
@@ -30,28 +29,27 @@ final class MapKeyRule implements Rule {
     private record Lack(int map, List<String> constants) {}
 
     @Override
-    public void check(ResolvedSet set, Reporter reporter) {
+    public void check(RuleContext context) {
         Map<Lack, List<Wiring>> lacking = new LinkedHashMap<>();
-        for (Wiring wiring : set.checked()) {
+        for (Wiring wiring : context.set().checked()) {
             for (int i = 0; i < wiring.reachedSize(); i++) {
                 int seat = wiring.reached(i);
                 Outcome outcome = wiring.outcome(seat);
                 Optional<List<String>> keys =
                         outcome.kind() == Outcome.Kind.COLLECTION
-                                ? set.mapKeys(seat)
+                                ? context.set().mapKeys(seat)
                                 : Optional.empty();
                 if (keys.isPresent() && outcome.binding().isEmpty()) {
-                    check(set, reporter, wiring, seat, keys.get());
+                    check(context, wiring, seat, keys.get());
                 }
-                List<String> lack = lacking(set, outcome, keys.orElse(List.of()));
+                List<String> lack = lacking(context.set(), outcome, keys.orElse(List.of()));
                 if (!lack.isEmpty()) {
                     lacking.computeIfAbsent(new Lack(seat, lack), one -> new ArrayList<>(1))
                             .add(wiring);
                 }
             }
         }
-        LineToWrite lines = new LineToWrite(set);
-        lacking.forEach((lack, wirings) -> report(set, lines, reporter, lack, wirings));
+        lacking.forEach((lack, wirings) -> report(context, lack, wirings));
     }
 
     /** The constants without a member; none for a map that has none at all, which is told apart. */
@@ -66,66 +64,73 @@ final class MapKeyRule implements Rule {
         return lacking;
     }
 
-    private static void report(
-            ResolvedSet set,
-            LineToWrite lines,
-            Reporter reporter,
-            Lack lack,
-            List<Wiring> wirings) {
-        Wording wording = new Wording(set);
+    private static void report(RuleContext context, Lack lack, List<Wiring> wirings) {
+        Wording wording = context.wording();
         ResolvedProfile common = wording.common(wirings.stream().map(Wiring::profile).toList());
         int map = lack.map();
-        Slot first = new Slot(set.content(map), Optional.of(Key.named(lack.constants().get(0))));
-        Optional<String> line = lines.fill(first, Optional.empty(), common);
+        Slot first =
+                new Slot(
+                        context.set().content(map),
+                        Optional.of(Key.named(lack.constants().get(0))));
+        Optional<String> line = context.lines().fill(first, Optional.empty(), common);
         for (Wiring wiring : wirings) {
-            reporter.report(
-                    wiring.profile(),
-                    Finding.of(
-                                    FindingKinds.CONSTANT_UNBOUND,
-                                    common.declared().at(),
-                                    set.slots().slot(map).text(),
-                                    set.text(map)
-                                            + " has no member for "
-                                            + wording.list(lack.constants())
-                                            + ".")
-                            .with("reached by", wording.path(wiring, map))
-                            .with(
-                                    line.isPresent() ? "write" : "do",
-                                    line.orElseGet(() -> lines.otherwise(first)))
-                            .touching(
-                                    reporter.impact(wiring).of(List.of(map)).consumers(),
-                                    List.of()));
+            context.reporter()
+                    .report(
+                            wiring.profile(),
+                            Finding.of(
+                                            FindingKinds.CONSTANT_UNBOUND,
+                                            common.declared().at(),
+                                            context.set().slots().slot(map).text(),
+                                            context.set().text(map)
+                                                    + " has no member for "
+                                                    + wording.list(lack.constants())
+                                                    + ".")
+                                    .with("reached by", wording.path(wiring, map))
+                                    .with(
+                                            line.isPresent() ? "write" : "do",
+                                            line.orElseGet(() -> context.lines().otherwise(first)))
+                                    .touching(
+                                            context.reporter()
+                                                    .impact(wiring)
+                                                    .of(List.of(map))
+                                                    .consumers(),
+                                            List.of()));
         }
     }
 
-    private static void check(
-            ResolvedSet set, Reporter reporter, Wiring wiring, int map, List<String> keys) {
+    private static void check(RuleContext context, Wiring wiring, int map, List<String> keys) {
         for (ResolvedBinding binding : wiring.profile().bindings()) {
-            Slot slot = set.slots().slot(binding.slot().orElseThrow());
+            Slot slot = context.set().slots().slot(binding.slot().orElseThrow());
             boolean leftOut =
-                    slot.contract().equals(set.content(map))
+                    slot.contract().equals(context.set().content(map))
                             && slot.key().isPresent()
                             && !keys.contains(slot.key().get().text());
             if (leftOut) {
                 String key = slot.key().get().text();
-                reporter.report(
-                        wiring.profile(),
-                        Finding.of(
-                                        FindingKinds.KEY_UNFIT,
-                                        binding.declared().at(),
-                                        List.of(slot.text(), set.slots().slot(map).text()),
-                                        set.text(map)
-                                                + " leaves out "
-                                                + set.text(slot)
-                                                + ": the enum has no constant "
-                                                + key
-                                                + ".")
-                                .withAny("did you mean", NearNames.of(key, keys))
-                                .with("constants", String.join(", ", keys))
-                                .with("do", "correct the key, or ask for a map by String")
-                                .touching(
-                                        reporter.impact(wiring).of(List.of(map)).consumers(),
-                                        List.of()));
+                context.reporter()
+                        .report(
+                                wiring.profile(),
+                                Finding.of(
+                                                FindingKinds.KEY_UNFIT,
+                                                binding.declared().at(),
+                                                List.of(
+                                                        slot.text(),
+                                                        context.set().slots().slot(map).text()),
+                                                context.set().text(map)
+                                                        + " leaves out "
+                                                        + context.set().text(slot)
+                                                        + ": the enum has no constant "
+                                                        + key
+                                                        + ".")
+                                        .withAny("did you mean", NearNames.of(key, keys))
+                                        .with("constants", String.join(", ", keys))
+                                        .with("do", "correct the key, or ask for a map by String")
+                                        .touching(
+                                                context.reporter()
+                                                        .impact(wiring)
+                                                        .of(List.of(map))
+                                                        .consumers(),
+                                                List.of()));
             }
         }
     }

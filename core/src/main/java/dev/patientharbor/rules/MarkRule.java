@@ -5,9 +5,8 @@ import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.needs.Blueprint;
 import dev.patientharbor.needs.MarkFault;
 import dev.patientharbor.needs.MarkFault.Reason;
-import dev.patientharbor.resolve.ResolvedSet;
-import dev.patientharbor.ruling.Reporter;
 import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.wiring.Outcome;
 import java.util.Collections;
 import java.util.IdentityHashMap;
@@ -18,38 +17,39 @@ import java.util.Set;
 final class MarkRule implements Rule {
 
     @Override
-    public void check(ResolvedSet set, Reporter reporter) {
+    public void check(RuleContext context) {
         Set<Blueprint> seen = Collections.newSetFromMap(new IdentityHashMap<>());
-        set.eachDistinctSeat(
-                (wiring, seat) -> {
-                    Outcome outcome = wiring.outcome(seat);
-                    outcome.blueprint().ifPresent(one -> check(set, reporter, one, seen));
-                    outcome.decorators().stream()
-                            .flatMap(one -> one.blueprint().stream())
-                            .forEach(one -> check(set, reporter, one, seen));
-                });
+        context.set()
+                .eachDistinctSeat(
+                        (wiring, seat) -> {
+                            Outcome outcome = wiring.outcome(seat);
+                            outcome.blueprint().ifPresent(one -> check(context, one, seen));
+                            outcome.decorators().stream()
+                                    .flatMap(one -> one.blueprint().stream())
+                                    .forEach(one -> check(context, one, seen));
+                        });
     }
 
-    private static void check(
-            ResolvedSet set, Reporter reporter, Blueprint blueprint, Set<Blueprint> seen) {
+    private static void check(RuleContext context, Blueprint blueprint, Set<Blueprint> seen) {
         if (!seen.add(blueprint)) {
             return;
         }
-        for (MarkFault fault : set.markFaults(blueprint)) {
+        for (MarkFault fault : context.set().markFaults(blueprint)) {
             String place = fault.at().match(in -> "", in -> in.member(), in -> "");
-            String name = set.names().shortName(blueprint.className());
+            String name = context.set().names().shortName(blueprint.className());
             String where = place.isEmpty() ? name : name + " (" + place + ")";
-            reporter.report(
-                    Finding.of(
-                                    FindingKinds.MARK_UNFIT,
-                                    fault.at(),
-                                    List.of(
-                                            blueprint.className(),
-                                            place,
-                                            fault.reason().toString()),
-                                    where + message(fault.reason()))
-                            .with("so", consequence(fault.reason()))
-                            .with("do", remedy(fault.reason())));
+            context.reporter()
+                    .report(
+                            Finding.of(
+                                            FindingKinds.MARK_UNFIT,
+                                            fault.at(),
+                                            List.of(
+                                                    blueprint.className(),
+                                                    place,
+                                                    fault.reason().toString()),
+                                            where + message(fault.reason()))
+                                    .with("so", consequence(fault.reason()))
+                                    .with("do", remedy(fault.reason())));
         }
     }
 

@@ -9,10 +9,9 @@ import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.needs.Blueprint;
 import dev.patientharbor.needs.SlotTable;
-import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.ruling.Inheritance;
-import dev.patientharbor.ruling.Reporter;
 import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.ruling.Wording;
 import dev.patientharbor.types.MissingMethods;
 import dev.patientharbor.wiring.Outcome;
@@ -27,71 +26,83 @@ import java.util.Optional;
 final class MissingMethodRule implements Rule {
 
     @Override
-    public void check(ResolvedSet set, Reporter reporter) {
-        Known known = new Known(new MissingMethods(set.code()), new HashMap<>());
-        set.bindings()
+    public void check(RuleContext context) {
+        Known known = new Known(new MissingMethods(context.set().code()), new HashMap<>());
+        context.set()
+                .bindings()
                 .filter(binding -> binding.slot().isPresent() && !binding.isBroken())
                 .forEach(
                         binding ->
-                                missing(set, known, binding)
-                                        .ifPresent(finding -> reporter.report(binding, finding)));
-        set.eachDecorator(
-                (decoration, decorator) ->
-                        missing(
-                                        set,
-                                        known,
-                                        decorator.slot(),
-                                        decorator.blueprint(),
-                                        decorator.name().written().at())
-                                .ifPresent(
-                                        finding ->
-                                                reporter.report(
-                                                        set.profile(decoration.owner()),
-                                                        heir ->
-                                                                Inheritance.holdsFor(
-                                                                        decoration,
-                                                                        decorator,
-                                                                        heir),
-                                                        List.of(),
-                                                        finding)));
-        filledIn(set, reporter, known);
+                                missing(context, known, binding)
+                                        .ifPresent(
+                                                finding ->
+                                                        context.reporter()
+                                                                .report(binding, finding)));
+        context.set()
+                .eachDecorator(
+                        (decoration, decorator) ->
+                                missing(
+                                                context,
+                                                known,
+                                                decorator.slot(),
+                                                decorator.blueprint(),
+                                                decorator.name().written().at())
+                                        .ifPresent(
+                                                finding ->
+                                                        context.reporter()
+                                                                .report(
+                                                                        context.set()
+                                                                                .profile(
+                                                                                        decoration
+                                                                                                .owner()),
+                                                                        heir ->
+                                                                                Inheritance
+                                                                                        .holdsFor(
+                                                                                                decoration,
+                                                                                                decorator,
+                                                                                                heir),
+                                                                        List.of(),
+                                                                        finding)));
+        filledIn(context, known);
     }
 
     private static Optional<Finding> missing(
-            ResolvedSet set, Known known, ResolvedBinding binding) {
+            RuleContext context, Known known, ResolvedBinding binding) {
         return missing(
-                set,
+                context,
                 known,
-                set.slots().slot(binding.slot().orElseThrow()),
+                context.set().slots().slot(binding.slot().orElseThrow()),
                 binding.blueprint(),
                 binding.declared().at());
     }
 
     /** What classes fill by themselves. */
-    private static void filledIn(ResolvedSet set, Reporter reporter, Known known) {
-        set.eachDistinctSeat(
-                (wiring, seat) -> {
-                    Outcome outcome = wiring.outcome(seat);
-                    if (outcome.binding().isEmpty() && outcome.blueprint().isPresent()) {
-                        Blueprint made = outcome.blueprint().get();
-                        missing(
-                                        set,
-                                        known,
-                                        set.slots().slot(seat),
-                                        outcome.blueprint(),
-                                        Where.classNamed(made.className()))
-                                .ifPresent(one -> tell(set, reporter, seat, outcome, one));
-                    }
-                });
+    private static void filledIn(RuleContext context, Known known) {
+        context.set()
+                .eachDistinctSeat(
+                        (wiring, seat) -> {
+                            Outcome outcome = wiring.outcome(seat);
+                            if (outcome.binding().isEmpty() && outcome.blueprint().isPresent()) {
+                                Blueprint made = outcome.blueprint().get();
+                                missing(
+                                                context,
+                                                known,
+                                                context.set().slots().slot(seat),
+                                                outcome.blueprint(),
+                                                Where.classNamed(made.className()))
+                                        .ifPresent(one -> tell(context, seat, outcome, one));
+                            }
+                        });
     }
 
-    private static void tell(
-            ResolvedSet set, Reporter reporter, int seat, Outcome outcome, Finding finding) {
-        for (Wiring wiring : set.checked()) {
+    private static void tell(RuleContext context, int seat, Outcome outcome, Finding finding) {
+        for (Wiring wiring : context.set().checked()) {
             if (wiring.isReached(seat)
                     && wiring.outcome(seat).blueprint().equals(outcome.blueprint())) {
-                reporter.report(
-                        wiring.profile(), reporter.impact(wiring).of(List.of(seat)).in(finding));
+                context.reporter()
+                        .report(
+                                wiring.profile(),
+                                context.reporter().impact(wiring).of(List.of(seat)).in(finding));
             }
         }
     }
@@ -110,7 +121,7 @@ final class MissingMethodRule implements Rule {
     }
 
     private static Optional<Finding> missing(
-            ResolvedSet set, Known known, Slot slot, Optional<Blueprint> made, Where at) {
+            RuleContext context, Known known, Slot slot, Optional<Blueprint> made, Where at) {
         if (made.isEmpty() || made.get().method().isPresent() || made.get().facts().isAbstract()) {
             return Optional.empty();
         }
@@ -120,7 +131,7 @@ final class MissingMethodRule implements Rule {
         if (missing.isEmpty()) {
             return Optional.empty();
         }
-        Wording wording = new Wording(set);
+        Wording wording = context.wording();
         List<String> methods = new ArrayList<>();
         missing.forEach(one -> methods.add(wording.method(MethodFacts.of(contract, one))));
         String name = wording.shortName(facts.name());

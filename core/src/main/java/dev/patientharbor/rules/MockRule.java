@@ -8,8 +8,8 @@ import dev.patientharbor.model.Supply;
 import dev.patientharbor.model.SupplyForm;
 import dev.patientharbor.needs.SlotTable;
 import dev.patientharbor.resolve.ResolvedSet;
-import dev.patientharbor.ruling.Reporter;
 import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.ruling.Wording;
 import java.util.List;
 import java.util.Optional;
@@ -23,26 +23,25 @@ import java.util.TreeSet;
 final class MockRule implements Rule {
 
     @Override
-    public void check(ResolvedSet set, Reporter reporter) {
+    public void check(RuleContext context) {
         TreeSet<String> classes = new TreeSet<>();
-        set.bindings().forEach(binding -> check(set, binding, reporter, classes));
+        context.set().bindings().forEach(binding -> check(context, binding, classes));
         if (!classes.isEmpty()) {
-            reporter.report(ofClasses(set, List.copyOf(classes)));
+            context.reporter().report(ofClasses(context, List.copyOf(classes)));
         }
     }
 
-    private static void check(
-            ResolvedSet set, ResolvedBinding binding, Reporter reporter, Set<String> classes) {
+    private static void check(RuleContext context, ResolvedBinding binding, Set<String> classes) {
         Supply supply = binding.declared().supply();
         boolean isMock = supply.form() == SupplyForm.MOCK;
         Optional<ClassFacts> contract =
-                isOfContract(supply) ? contract(set, binding) : Optional.empty();
+                isOfContract(supply) ? contract(context.set(), binding) : Optional.empty();
         if (contract.isEmpty()) {
             return;
         }
         ClassFacts facts = contract.get();
         if (facts.isSealed() || !facts.isInterface() && !isMock) {
-            reporter.report(binding, cannot(set, binding, facts));
+            context.reporter().report(binding, cannot(context, binding, facts));
         } else if (!facts.isInterface()) {
             classes.add(facts.name());
         }
@@ -63,8 +62,8 @@ final class MockRule implements Rule {
                 .flatMap(set.code()::find);
     }
 
-    private static Finding cannot(ResolvedSet set, ResolvedBinding binding, ClassFacts facts) {
-        String name = set.names().shortName(facts.name());
+    private static Finding cannot(RuleContext context, ResolvedBinding binding, ClassFacts facts) {
+        String name = context.set().names().shortName(facts.name());
         return Finding.of(
                         FindingKinds.CANNOT_BE_BUILT,
                         binding.declared().at(),
@@ -76,22 +75,23 @@ final class MockRule implements Rule {
                                                 + " interface alone."))
                 .withAny(
                         "in the code",
-                        new Wording(set)
+                        context.wording()
                                 .shortNames(
-                                        new Wording(set)
+                                        context.wording()
                                                 .implementations(
-                                                        set.slots()
+                                                        context.set()
+                                                                .slots()
                                                                 .slot(binding.slot().orElseThrow())
                                                                 .contract())))
                 .with("do", "bind one of its classes, or a value or a factory that gives one");
     }
 
-    private static Finding ofClasses(ResolvedSet set, List<String> classes) {
-        Wording wording = new Wording(set);
+    private static Finding ofClasses(RuleContext context, List<String> classes) {
+        Wording wording = context.wording();
         String names = wording.list(wording.shortNames(classes));
         return Finding.of(
                         FindingKinds.MOCK_OF_CLASS,
-                        set.declared().at(),
+                        context.set().declared().at(),
                         classes,
                         names
                                 + (classes.size() == 1 ? " is a class" : " are classes")

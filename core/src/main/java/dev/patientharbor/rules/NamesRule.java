@@ -7,8 +7,8 @@ import dev.patientharbor.finding.NameList;
 import dev.patientharbor.inherited.ResolvedProfile;
 import dev.patientharbor.names.Lookup;
 import dev.patientharbor.resolve.ResolvedSet;
-import dev.patientharbor.ruling.Reporter;
 import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.RuleContext;
 import java.util.List;
 import java.util.Locale;
 
@@ -16,34 +16,50 @@ import java.util.Locale;
 final class NamesRule implements Rule {
 
     @Override
-    public void check(ResolvedSet set, Reporter reporter) {
-        for (Lookup name : set.otherNames()) {
+    public void check(RuleContext context) {
+        for (Lookup name : context.set().otherNames()) {
             if (name.facts().isEmpty()) {
-                reporter.report(finding(set, name));
+                context.reporter().report(finding(context.set(), name));
             }
         }
-        set.bindings()
+        context.set()
+                .bindings()
                 .forEach(
                         binding ->
                                 binding.names().stream()
                                         .filter(name -> name.facts().isEmpty())
                                         .forEach(
                                                 name ->
-                                                        reporter.report(
-                                                                binding, finding(set, name))));
-        for (ResolvedProfile owner : set.profiles()) {
+                                                        context.reporter()
+                                                                .report(
+                                                                        binding,
+                                                                        finding(
+                                                                                context.set(),
+                                                                                name))));
+        for (ResolvedProfile owner : context.set().profiles()) {
             for (ResolvedDecoration decoration : owner.ownDecorations()) {
                 decoration.names().stream()
                         .filter(name -> name.facts().isEmpty())
-                        .forEach(name -> reporter.report(owner, List.of(), finding(set, name)));
+                        .forEach(
+                                name ->
+                                        context.reporter()
+                                                .report(
+                                                        owner,
+                                                        List.of(),
+                                                        finding(context.set(), name)));
             }
         }
-        set.eachDecorator(
-                (decoration, decorator) -> {
-                    if (decorator.isUnknown()) {
-                        reporter.report(decoration, decorator, finding(set, decorator.name()));
-                    }
-                });
+        context.set()
+                .eachDecorator(
+                        (decoration, decorator) -> {
+                            if (decorator.isUnknown()) {
+                                context.reporter()
+                                        .report(
+                                                decoration,
+                                                decorator,
+                                                finding(context.set(), decorator.name()));
+                            }
+                        });
     }
 
     /** What a word of the notation may be meant for that stands where a class should. */

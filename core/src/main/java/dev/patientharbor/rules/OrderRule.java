@@ -5,9 +5,8 @@ import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.NameSearch;
 import dev.patientharbor.model.Profile;
 import dev.patientharbor.model.Written;
-import dev.patientharbor.resolve.ResolvedSet;
-import dev.patientharbor.ruling.Reporter;
 import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.RuleContext;
 import java.util.List;
 import java.util.Set;
 
@@ -15,31 +14,32 @@ import java.util.Set;
 final class OrderRule implements Rule {
 
     @Override
-    public void check(ResolvedSet set, Reporter reporter) {
-        if (!set.side().isFirst()) {
+    public void check(RuleContext context) {
+        if (!context.set().side().isFirst()) {
             return; // it is the same on all sides
         }
         List<String> known =
-                set.declared().profiles().stream()
+                context.set().declared().profiles().stream()
                         .filter(one -> !one.partial())
                         .map(Profile::name)
                         .toList();
         NameSearch search = new NameSearch(known);
         Set<String> names = Set.copyOf(known);
-        for (Written name : set.declared().order()) {
+        for (Written name : context.set().declared().order()) {
             if (!names.contains(name.text())) {
-                reporter.report(
-                        Finding.of(
-                                        FindingKinds.UNKNOWN_PROFILE,
-                                        name.at(),
-                                        name.text(),
-                                        "The order of environments names "
-                                                + name.text()
-                                                + ", and there is no profile of that name that is"
-                                                + " not partial.")
-                                .withAny("did you mean", search.near(name.text()))
-                                .withAny("profiles", known)
-                                .with("do", "correct the name, or take it out"));
+                context.reporter()
+                        .report(
+                                Finding.of(
+                                                FindingKinds.UNKNOWN_PROFILE,
+                                                name.at(),
+                                                name.text(),
+                                                "The order of environments names "
+                                                        + name.text()
+                                                        + ", and there is no profile of that name"
+                                                        + " that is not partial.")
+                                        .withAny("did you mean", search.near(name.text()))
+                                        .withAny("profiles", known)
+                                        .with("do", "correct the name, or take it out"));
             }
         }
     }

@@ -7,8 +7,8 @@ import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.needs.Blueprint;
 import dev.patientharbor.needs.Need;
 import dev.patientharbor.resolve.ResolvedSet;
-import dev.patientharbor.ruling.Reporter;
 import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.ruling.Wording;
 import dev.patientharbor.wiring.Outcome;
 import dev.patientharbor.wiring.Wiring;
@@ -29,26 +29,26 @@ import java.util.TreeSet;
 final class OutlivesRule implements Rule {
 
     @Override
-    public void check(ResolvedSet set, Reporter reporter) {
-        for (Wiring wiring : set.checked()) {
-            if (!holdsAny(set, wiring)) {
+    public void check(RuleContext context) {
+        for (Wiring wiring : context.set().checked()) {
+            if (!holdsAny(context.set(), wiring)) {
                 continue;
             }
             Map<Integer, TreeMap<String, TreeSet<String>>> holders = new TreeMap<>();
             for (int i = 0; i < wiring.reachedSize(); i++) {
                 int seat = wiring.reached(i);
-                if (lifetime(set, wiring, seat).isOfRig()) {
+                if (lifetime(context.set(), wiring, seat).isOfRig()) {
                     wiring.eachNeed(
                             seat,
                             (consumer, need, asked) ->
-                                    hold(set, wiring, consumer, need, asked, holders));
+                                    hold(context.set(), wiring, consumer, need, asked, holders));
                 }
             }
             // One binding may stand at several levels, in other layers.
             Map<String, Integer> first = new LinkedHashMap<>();
             holders.forEach(
                     (held, by) -> {
-                        String what = at(wiring, held).text() + ' ' + set.text(held);
+                        String what = at(wiring, held).text() + ' ' + context.set().text(held);
                         Integer same = first.putIfAbsent(what, held);
                         if (same != null) {
                             by.forEach(
@@ -61,9 +61,10 @@ final class OutlivesRule implements Rule {
             first.values()
                     .forEach(
                             held -> {
-                                reporter.report(
-                                        wiring.profile(),
-                                        finding(set, wiring, held, holders.get(held)));
+                                context.reporter()
+                                        .report(
+                                                wiring.profile(),
+                                                finding(context, wiring, held, holders.get(held)));
                             });
         }
     }
@@ -122,13 +123,13 @@ final class OutlivesRule implements Rule {
     }
 
     private static Finding finding(
-            ResolvedSet set, Wiring wiring, int held, Map<String, TreeSet<String>> holders) {
-        Wording wording = new Wording(set);
+            RuleContext context, Wiring wiring, int held, Map<String, TreeSet<String>> holders) {
+        Wording wording = context.wording();
         Outcome outcome = wiring.outcome(held);
-        Lifetime lifetime = lifetime(set, wiring, held);
+        Lifetime lifetime = lifetime(context.set(), wiring, held);
         Where at = at(wiring, held);
-        String text = set.text(held);
-        String what = outcome.blueprint().map(set::maker).orElse(text);
+        String text = context.set().text(held);
+        String what = outcome.blueprint().map(context.set()::maker).orElse(text);
         Finding finding =
                 Finding.of(
                                 FindingKinds.OUTLIVES,

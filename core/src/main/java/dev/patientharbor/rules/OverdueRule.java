@@ -6,11 +6,9 @@ import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.Where;
 import dev.patientharbor.inherited.ResolvedProfile;
 import dev.patientharbor.model.Grounds;
-import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.ruling.Inheritance;
-import dev.patientharbor.ruling.Reporter;
 import dev.patientharbor.ruling.Rule;
-import dev.patientharbor.ruling.Wording;
+import dev.patientharbor.ruling.RuleContext;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
@@ -25,22 +23,23 @@ public final class OverdueRule implements Rule {
     }
 
     @Override
-    public void check(ResolvedSet set, Reporter reporter) {
-        for (ResolvedProfile owner : set.profiles()) {
+    public void check(RuleContext context) {
+        for (ResolvedProfile owner : context.set().profiles()) {
             for (ResolvedBinding binding : owner.own()) {
                 Grounds grounds = binding.declared().grounds();
                 if (grounds.isOver(today) && !isInherited(owner, binding)) {
                     String text =
                             binding.slot()
-                                    .map(set::text)
+                                    .map(context.set()::text)
                                     .orElseGet(() -> binding.declared().slot().text());
                     String what =
-                            "The binding of " + text + " to " + new Wording(set).supply(binding);
-                    reporter.report(
-                            owner,
-                            profile -> Inheritance.holdsFor(binding, profile),
-                            List.of(),
-                            finding(what, text, grounds, binding.declared().at()));
+                            "The binding of " + text + " to " + context.wording().supply(binding);
+                    context.reporter()
+                            .report(
+                                    owner,
+                                    profile -> Inheritance.holdsFor(binding, profile),
+                                    List.of(),
+                                    finding(what, text, grounds, binding.declared().at()));
                 }
             }
         }

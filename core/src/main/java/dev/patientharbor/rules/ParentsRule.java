@@ -6,10 +6,9 @@ import dev.patientharbor.finding.NameList;
 import dev.patientharbor.finding.Where;
 import dev.patientharbor.inherited.ResolvedProfile;
 import dev.patientharbor.model.Written;
-import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.ruling.Impact;
-import dev.patientharbor.ruling.Reporter;
 import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.RuleContext;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -17,47 +16,55 @@ import java.util.List;
 final class ParentsRule implements Rule {
 
     @Override
-    public void check(ResolvedSet set, Reporter reporter) {
-        List<String> names = set.side().profileNames();
-        for (ResolvedProfile owner : set.profiles()) {
+    public void check(RuleContext context) {
+        List<String> names = context.set().side().profileNames();
+        for (ResolvedProfile owner : context.set().profiles()) {
             for (Written parent : owner.unknownParents()) {
-                reporter.report(
-                        owner,
-                        List.of(),
-                        Finding.of(
-                                        FindingKinds.UNKNOWN_PROFILE,
-                                        parent.at(),
-                                        parent.text(),
-                                        "The profile "
-                                                + owner.declared().name()
-                                                + " extends "
-                                                + parent.text()
-                                                + ", and there is no profile of that name.")
-                                .withAny("did you mean", set.side().nearProfiles(parent.text()))
-                                .with("profiles", NameList.of(names))
-                                .with(
-                                        "so",
-                                        "what it needs and does not find is not told: the missing"
-                                                + " parent may have it"));
+                context.reporter()
+                        .report(
+                                owner,
+                                List.of(),
+                                Finding.of(
+                                                FindingKinds.UNKNOWN_PROFILE,
+                                                parent.at(),
+                                                parent.text(),
+                                                "The profile "
+                                                        + owner.declared().name()
+                                                        + " extends "
+                                                        + parent.text()
+                                                        + ", and there is no profile of that name.")
+                                        .withAny(
+                                                "did you mean",
+                                                context.set().side().nearProfiles(parent.text()))
+                                        .with("profiles", NameList.of(names))
+                                        .with(
+                                                "so",
+                                                "what it needs and does not find is not told: the"
+                                                        + " missing parent may have it"));
             }
-            if (set.wiring(owner).isPresent()) {
+            if (context.set().wiring(owner).isPresent()) {
                 for (String term : owner.termsInDispute()) {
-                    reporter.report(owner, disputed(owner, term));
+                    context.reporter().report(owner, disputed(owner, term));
                 }
                 owner.clashes()
                         .forEach(
                                 clash ->
-                                        reporter.report(
-                                                owner, disagreement(set, reporter, owner, clash)));
+                                        context.reporter()
+                                                .report(
+                                                        owner,
+                                                        disagreement(context, owner, clash)));
             }
         }
-        for (List<Integer> cycle : set.extendsCycles()) {
-            ResolvedProfile first = set.profile(cycle.get(0));
-            reporter.report(
-                    first,
-                    profile -> cycle.stream().anyMatch(profile::isOrExtends),
-                    List.of(),
-                    cycleFinding(cycle.stream().map(names::get).toList(), first.declared().at()));
+        for (List<Integer> cycle : context.set().extendsCycles()) {
+            ResolvedProfile first = context.set().profile(cycle.get(0));
+            context.reporter()
+                    .report(
+                            first,
+                            profile -> cycle.stream().anyMatch(profile::isOrExtends),
+                            List.of(),
+                            cycleFinding(
+                                    cycle.stream().map(names::get).toList(),
+                                    first.declared().at()));
         }
     }
 
@@ -84,14 +91,13 @@ final class ParentsRule implements Rule {
     }
 
     private static Finding disagreement(
-            ResolvedSet set,
-            Reporter reporter,
-            ResolvedProfile profile,
-            ResolvedProfile.Clash clash) {
-        ResolvedProfile meet = set.profile(clash.meet());
-        String slot = set.text(clash.slot());
+            RuleContext context, ResolvedProfile profile, ResolvedProfile.Clash clash) {
+        ResolvedProfile meet = context.set().profile(clash.meet());
+        String slot = context.set().text(clash.slot());
         Impact.Touched touched =
-                reporter.impact(set.wiring(profile).orElseThrow()).of(List.of(clash.slot()));
+                context.reporter()
+                        .impact(context.set().wiring(profile).orElseThrow())
+                        .of(List.of(clash.slot()));
         return Finding.of(
                         FindingKinds.PARENTS_DISAGREE,
                         meet.declared().at(),

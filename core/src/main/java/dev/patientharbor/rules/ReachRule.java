@@ -8,9 +8,8 @@ import dev.patientharbor.inherited.ResolvedProfile;
 import dev.patientharbor.model.Written;
 import dev.patientharbor.needs.Need;
 import dev.patientharbor.resolve.ResolvedSet;
-import dev.patientharbor.ruling.Reporter;
 import dev.patientharbor.ruling.Rule;
-import dev.patientharbor.ruling.Wording;
+import dev.patientharbor.ruling.RuleContext;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -22,19 +21,22 @@ import java.util.Optional;
 final class ReachRule implements Rule {
 
     @Override
-    public void check(ResolvedSet set, Reporter reporter) {
-        for (ResolvedProfile owner : set.profiles()) {
+    public void check(RuleContext context) {
+        for (ResolvedProfile owner : context.set().profiles()) {
             for (ResolvedReach reach : owner.ownReaches()) {
-                if (!set.levels().isConsumer(reach.level())) {
-                    reporter.report(owner, List.of(), ofArea(set, reach));
+                if (!context.set().levels().isConsumer(reach.level())) {
+                    context.reporter().report(owner, List.of(), ofArea(context.set(), reach));
                     continue;
                 }
-                Optional<List<Need>> needs = set.needs(reach.level());
-                if (needs.isPresent() && needs.get().stream().noneMatch(it -> is(set, it, reach))) {
-                    reporter.report(owner, List.of(), ofNothing(set, reach, needs.get()));
+                Optional<List<Need>> needs = context.set().needs(reach.level());
+                if (needs.isPresent()
+                        && needs.get().stream().noneMatch(it -> is(context.set(), it, reach))) {
+                    context.reporter()
+                            .report(owner, List.of(), ofNothing(context, reach, needs.get()));
                 }
-                if (reach.upTo().isPresent() && !set.encloses(reach.upTo().get(), reach.level())) {
-                    reporter.report(owner, List.of(), notEnclosing(set, reach));
+                if (reach.upTo().isPresent()
+                        && !context.set().encloses(reach.upTo().get(), reach.level())) {
+                    context.reporter().report(owner, List.of(), notEnclosing(context.set(), reach));
                 }
             }
         }
@@ -59,22 +61,27 @@ final class ReachRule implements Rule {
                 .with("do", "say it under within › CONSUMER › reach");
     }
 
-    private static Finding ofNothing(ResolvedSet set, ResolvedReach reach, List<Need> needs) {
+    private static Finding ofNothing(RuleContext context, ResolvedReach reach, List<Need> needs) {
         Written word = reach.declared().need();
         List<String> known = new ArrayList<>();
         for (Need need : needs) {
             known.add(need.name());
-            known.add(set.text(need.slot()));
+            known.add(context.set().text(need.slot()));
         }
         List<String> each =
-                needs.stream().map(it -> it.name() + " (" + set.text(it.slot()) + ")").toList();
+                needs.stream()
+                        .map(it -> it.name() + " (" + context.set().text(it.slot()) + ")")
+                        .toList();
         return Finding.of(
                         FindingKinds.LIMITS_NOTHING,
                         word.at(),
-                        List.of(consumer(set, reach), word.text()),
-                        set.whoStandsAt(reach.level()) + " has no need " + word.text() + ".")
+                        List.of(consumer(context.set(), reach), word.text()),
+                        context.set().whoStandsAt(reach.level())
+                                + " has no need "
+                                + word.text()
+                                + ".")
                 .withAny("did you mean", NearNames.of(word.text(), known))
-                .with("needs", each.isEmpty() ? "none" : new Wording(set).list(each))
+                .with("needs", each.isEmpty() ? "none" : context.wording().list(each))
                 .with("do", "name a need or a slot of its, or take the line out");
     }
 

@@ -5,8 +5,8 @@ import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.Where;
 import dev.patientharbor.resolve.ResolvedSet;
-import dev.patientharbor.ruling.Reporter;
 import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.wiring.Outcome;
 import java.util.List;
 import java.util.Map;
@@ -17,23 +17,27 @@ import java.util.TreeSet;
 final class ScopeRule implements Rule {
 
     @Override
-    public void check(ResolvedSet set, Reporter reporter) {
+    public void check(RuleContext context) {
         Map<String, TreeSet<String>> byMark = new TreeMap<>();
-        set.eachDistinctSeat(
-                (wiring, seat) -> {
-                    Outcome outcome = wiring.outcome(seat);
-                    boolean said =
-                            outcome.binding()
-                                    .flatMap(binding -> binding.declared().lifetime())
-                                    .isPresent();
-                    if (!said) {
-                        outcome.blueprint()
-                                .filter(one -> one.method().isEmpty())
-                                .ifPresent(one -> collect(set, one.facts(), byMark));
-                    }
-                });
+        context.set()
+                .eachDistinctSeat(
+                        (wiring, seat) -> {
+                            Outcome outcome = wiring.outcome(seat);
+                            boolean said =
+                                    outcome.binding()
+                                            .flatMap(binding -> binding.declared().lifetime())
+                                            .isPresent();
+                            if (!said) {
+                                outcome.blueprint()
+                                        .filter(one -> one.method().isEmpty())
+                                        .ifPresent(
+                                                one -> collect(context.set(), one.facts(), byMark));
+                            }
+                        });
         byMark.forEach(
-                (mark, classes) -> reporter.report(finding(set, mark, List.copyOf(classes))));
+                (mark, classes) ->
+                        context.reporter()
+                                .report(finding(context.set(), mark, List.copyOf(classes))));
     }
 
     private static void collect(

@@ -6,8 +6,8 @@ import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.plan.LifetimeChoice;
 import dev.patientharbor.resolve.ResolvedSet;
-import dev.patientharbor.ruling.Reporter;
 import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.wiring.Outcome;
 import dev.patientharbor.wiring.Wiring;
 import java.util.HashMap;
@@ -22,31 +22,36 @@ import java.util.TreeSet;
 final class SharedTwiceRule implements Rule {
 
     @Override
-    public void check(ResolvedSet set, Reporter reporter) {
+    public void check(RuleContext context) {
         Map<String, Integer> firstSeat = new HashMap<>();
         Map<String, TreeSet<Integer>> seatsOf = new TreeMap<>();
-        set.eachDistinctSeat(
-                (wiring, seat) -> {
-                    String name = filledBy(set, wiring, seat);
-                    Integer first = name.isEmpty() ? null : firstSeat.putIfAbsent(name, seat);
-                    if (first != null && first != seat) {
-                        TreeSet<Integer> seats =
-                                seatsOf.computeIfAbsent(name, one -> new TreeSet<>());
-                        seats.add(first);
-                        seats.add(seat);
-                    }
-                });
-        for (Wiring wiring : set.checked()) {
+        context.set()
+                .eachDistinctSeat(
+                        (wiring, seat) -> {
+                            String name = filledBy(context.set(), wiring, seat);
+                            Integer first =
+                                    name.isEmpty() ? null : firstSeat.putIfAbsent(name, seat);
+                            if (first != null && first != seat) {
+                                TreeSet<Integer> seats =
+                                        seatsOf.computeIfAbsent(name, one -> new TreeSet<>());
+                                seats.add(first);
+                                seats.add(seat);
+                            }
+                        });
+        for (Wiring wiring : context.set().checked()) {
             seatsOf.forEach(
                     (name, seats) -> {
                         TreeSet<Integer> slots = new TreeSet<>();
                         for (int seat : seats) {
-                            if (filledBy(set, wiring, seat).equals(name)) {
-                                slots.add(set.slots().plain(seat));
+                            if (filledBy(context.set(), wiring, seat).equals(name)) {
+                                slots.add(context.set().slots().plain(seat));
                             }
                         }
                         if (slots.size() > 1) {
-                            reporter.report(wiring.profile(), finding(set, wiring, name, slots));
+                            context.reporter()
+                                    .report(
+                                            wiring.profile(),
+                                            finding(context.set(), wiring, name, slots));
                         }
                     });
         }

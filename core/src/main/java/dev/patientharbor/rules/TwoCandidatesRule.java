@@ -8,9 +8,8 @@ import dev.patientharbor.needs.SlotTable;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.ruling.Impact;
 import dev.patientharbor.ruling.Inheritance;
-import dev.patientharbor.ruling.LineToWrite;
-import dev.patientharbor.ruling.Reporter;
 import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.ruling.Wording;
 import dev.patientharbor.wiring.Outcome;
 import dev.patientharbor.wiring.Wiring;
@@ -24,67 +23,73 @@ import java.util.TreeMap;
 final class TwoCandidatesRule implements Rule {
 
     @Override
-    public void check(ResolvedSet set, Reporter reporter) {
-        for (ResolvedProfile owner : set.profiles()) {
+    public void check(RuleContext context) {
+        for (ResolvedProfile owner : context.set().profiles()) {
             for (List<ResolvedBinding> all : owner.boundTwice()) {
-                reporter.report(
-                        owner,
-                        profile -> Inheritance.holdsFor(all.get(0), profile),
-                        all.get(0).slot().map(List::of).orElseThrow(),
-                        boundTwice(set, all));
+                context.reporter()
+                        .report(
+                                owner,
+                                profile -> Inheritance.holdsFor(all.get(0), profile),
+                                all.get(0).slot().map(List::of).orElseThrow(),
+                                boundTwice(context.set(), all));
             }
         }
         Map<Integer, List<Wiring>> open = new TreeMap<>();
-        for (Wiring wiring : set.checked()) {
+        for (Wiring wiring : context.set().checked()) {
             for (int slot : wiring.unsound()) {
                 if (wiring.outcome(slot).kind() == Outcome.Kind.SEVERAL) {
                     open.computeIfAbsent(slot, one -> new ArrayList<>()).add(wiring);
                 }
             }
         }
-        open.forEach((slot, wirings) -> reportOpen(set, reporter, slot, wirings));
-        for (Wiring wiring : set.checked()) {
+        open.forEach((slot, wirings) -> reportOpen(context, slot, wirings));
+        for (Wiring wiring : context.set().checked()) {
             for (int i = 0; i < wiring.reachedSize(); i++) {
                 int seat = wiring.reached(i);
-                if (wiring.outcome(seat).kind() == Outcome.Kind.COLLECTION && set.isMap(seat)) {
-                    reportMap(set, reporter, wiring, seat);
+                if (wiring.outcome(seat).kind() == Outcome.Kind.COLLECTION
+                        && context.set().isMap(seat)) {
+                    reportMap(context, wiring, seat);
                 }
             }
         }
     }
 
     /** Slots of several contracts may be members of one map, and two of them have one key. */
-    private static void reportMap(ResolvedSet set, Reporter reporter, Wiring wiring, int map) {
+    private static void reportMap(RuleContext context, Wiring wiring, int map) {
         Map<String, List<String>> byKey = new TreeMap<>();
         for (int member : wiring.outcome(map).candidates()) {
-            set.slots()
+            context.set()
+                    .slots()
                     .slot(member)
                     .key()
                     .ifPresent(
                             key ->
                                     byKey.computeIfAbsent(key.text(), one -> new ArrayList<>(1))
-                                            .add(set.text(member)));
+                                            .add(context.set().text(member)));
         }
         byKey.values().removeIf(members -> members.size() == 1);
         byKey.forEach(
                 (key, members) -> {
-                    Impact.Touched touched = reporter.impact(wiring).of(List.of(map));
-                    reporter.report(
-                            wiring.profile(),
-                            Finding.of(
-                                            FindingKinds.TWO_CANDIDATES,
-                                            wiring.profile().declared().at(),
-                                            List.of(set.slots().slot(map).text(), key),
-                                            set.text(map)
-                                                    + " has one member for each key, and "
-                                                    + members.size()
-                                                    + " slots have the key "
-                                                    + key
-                                                    + ".")
-                                    .with("slots", String.join(", ", members))
-                                    .with("reached by", new Wording(set).path(wiring, map))
-                                    .with("do", "give each of them a key of its own")
-                                    .touching(touched.consumers(), touched.entries()));
+                    Impact.Touched touched = context.reporter().impact(wiring).of(List.of(map));
+                    context.reporter()
+                            .report(
+                                    wiring.profile(),
+                                    Finding.of(
+                                                    FindingKinds.TWO_CANDIDATES,
+                                                    wiring.profile().declared().at(),
+                                                    List.of(
+                                                            context.set().slots().slot(map).text(),
+                                                            key),
+                                                    context.set().text(map)
+                                                            + " has one member for each key, and "
+                                                            + members.size()
+                                                            + " slots have the key "
+                                                            + key
+                                                            + ".")
+                                            .with("slots", String.join(", ", members))
+                                            .with("reached by", context.wording().path(wiring, map))
+                                            .with("do", "give each of them a key of its own")
+                                            .touching(touched.consumers(), touched.entries()));
                 });
     }
 
@@ -107,46 +112,52 @@ final class TwoCandidatesRule implements Rule {
                 .with("do", "keep one, or give each a key: " + slot + "@KEY");
     }
 
-    private static void reportOpen(
-            ResolvedSet set, Reporter reporter, int slot, List<Wiring> wirings) {
-        Wording wording = new Wording(set);
+    private static void reportOpen(RuleContext context, int slot, List<Wiring> wirings) {
+        Wording wording = context.wording();
         ResolvedProfile common = wording.common(wirings.stream().map(Wiring::profile).toList());
-        String text = set.text(slot);
-        LineToWrite lines = new LineToWrite(set);
+        String text = context.set().text(slot);
         for (Wiring wiring : wirings) {
             List<Integer> candidates = wiring.outcome(slot).candidates();
-            boolean areClasses = areClasses(set, slot, candidates);
+            boolean areClasses = areClasses(context.set(), slot, candidates);
             Optional<String> line =
                     areClasses
-                            ? lines.fill(set.slots().slot(slot), Optional.empty(), common)
+                            ? context.lines()
+                                    .fill(
+                                            context.set().slots().slot(slot),
+                                            Optional.empty(),
+                                            common)
                             : Optional.empty();
-            Impact.Touched touched = reporter.impact(wiring).of(List.of(slot));
-            reporter.report(
-                    wiring.profile(),
-                    Finding.of(
-                                    FindingKinds.TWO_CANDIDATES,
-                                    common.declared().at(),
-                                    set.slots().slot(slot).text(),
-                                    "One "
-                                            + text
-                                            + " is wanted, and "
-                                            + candidates.size()
-                                            + (areClasses
-                                                    ? " classes of the code may fill it."
-                                                    : " slots fit."))
-                            .with(
-                                    areClasses ? "classes" : "slots",
-                                    wording.list(candidates.stream().map(set::text).toList()))
-                            .withAny("left out", wording.leftOut(slot))
-                            .with("reached by", wording.path(wiring, slot))
-                            .with(
-                                    line.isPresent() ? "write" : "do",
-                                    line.orElse(
-                                            "bind "
+            Impact.Touched touched = context.reporter().impact(wiring).of(List.of(slot));
+            context.reporter()
+                    .report(
+                            wiring.profile(),
+                            Finding.of(
+                                            FindingKinds.TWO_CANDIDATES,
+                                            common.declared().at(),
+                                            context.set().slots().slot(slot).text(),
+                                            "One "
                                                     + text
-                                                    + " itself, with same-as if it is one of"
-                                                    + " these"))
-                            .touching(touched.consumers(), touched.entries()));
+                                                    + " is wanted, and "
+                                                    + candidates.size()
+                                                    + (areClasses
+                                                            ? " classes of the code may fill it."
+                                                            : " slots fit."))
+                                    .with(
+                                            areClasses ? "classes" : "slots",
+                                            wording.list(
+                                                    candidates.stream()
+                                                            .map(context.set()::text)
+                                                            .toList()))
+                                    .withAny("left out", wording.leftOut(slot))
+                                    .with("reached by", wording.path(wiring, slot))
+                                    .with(
+                                            line.isPresent() ? "write" : "do",
+                                            line.orElse(
+                                                    "bind "
+                                                            + text
+                                                            + " itself, with same-as if it is one"
+                                                            + " of these"))
+                                    .touching(touched.consumers(), touched.entries()));
         }
     }
 

@@ -7,8 +7,8 @@ import dev.patientharbor.model.ImplementationKind;
 import dev.patientharbor.needs.Blueprint;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.ruling.Inheritance;
-import dev.patientharbor.ruling.Reporter;
 import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.RuleContext;
 import java.util.List;
 import java.util.Optional;
 
@@ -16,21 +16,23 @@ import java.util.Optional;
 final class TwoKindsRule implements Rule {
 
     @Override
-    public void check(ResolvedSet set, Reporter reporter) {
-        set.bindings()
+    public void check(RuleContext context) {
+        context.set()
+                .bindings()
                 .forEach(
                         binding ->
-                                first(set, binding)
-                                        .ifPresent(first -> report(set, first, binding, reporter)));
+                                first(context.set(), binding)
+                                        .ifPresent(first -> report(context, first, binding)));
     }
 
     private static void report(
-            ResolvedSet set, ResolvedBinding first, ResolvedBinding binding, Reporter reporter) {
-        reporter.report(
-                set.profile(binding.owner()),
-                heir -> Inheritance.holdsFor(binding, heir),
-                List.of(),
-                finding(set, maker(binding).orElseThrow(), first, binding));
+            RuleContext context, ResolvedBinding first, ResolvedBinding binding) {
+        context.reporter()
+                .report(
+                        context.set().profile(binding.owner()),
+                        heir -> Inheritance.holdsFor(binding, heir),
+                        List.of(),
+                        finding(context.set(), maker(binding).orElseThrow(), first, binding));
     }
 
     /** The first binding of the same maker, if it calls it otherwise. */

@@ -10,9 +10,8 @@ import dev.patientharbor.model.Supply;
 import dev.patientharbor.needs.Blueprint;
 import dev.patientharbor.needs.Need;
 import dev.patientharbor.needs.SlotTable;
-import dev.patientharbor.resolve.ResolvedSet;
-import dev.patientharbor.ruling.Reporter;
 import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.ruling.Wording;
 import dev.patientharbor.types.MissingMethods;
 import dev.patientharbor.wiring.Outcome;
@@ -34,17 +33,19 @@ import java.util.TreeSet;
 final class UnansweredCallRule implements Rule {
 
     @Override
-    public void check(ResolvedSet set, Reporter reporter) {
+    public void check(RuleContext context) {
         Map<String, Set<String>> abstractMethods = new HashMap<>();
-        for (Wiring wiring : set.checked()) {
-            One one = new One(set, wiring, abstractMethods, new TreeMap<>());
+        for (Wiring wiring : context.set().checked()) {
+            One one = new One(context, wiring, abstractMethods, new TreeMap<>());
             for (int i = 0; i < wiring.reachedSize(); i++) {
                 int seat = wiring.reached(i);
                 if (callsAny(wiring.outcome(seat))) {
                     wiring.eachNeed(seat, one::need);
                 }
             }
-            one.found().values().forEach(call -> reporter.report(wiring.profile(), one.tell(call)));
+            one.found()
+                    .values()
+                    .forEach(call -> context.reporter().report(wiring.profile(), one.tell(call)));
         }
     }
 
@@ -62,7 +63,7 @@ final class UnansweredCallRule implements Rule {
 
     /** One profile. */
     private record One(
-            ResolvedSet set,
+            RuleContext context,
             Wiring wiring,
             Map<String, Set<String>> abstractMethods,
             Map<String, Unanswered> found) {
@@ -72,7 +73,7 @@ final class UnansweredCallRule implements Rule {
             if (calls.isEmpty()) {
                 return;
             }
-            String contract = SlotTable.className(set.content(need.slot()));
+            String contract = SlotTable.className(context.set().content(need.slot()));
             for (Outcome outcome : received(asked)) {
                 for (MethodFacts call : calls) {
                     if (call.owner().equals(contract) && isUnanswered(call, outcome)) {
@@ -130,15 +131,17 @@ final class UnansweredCallRule implements Rule {
             return abstractMethods
                     .computeIfAbsent(
                             call.owner(),
-                            contract -> new MissingMethods(set.code()).abstractMethods(contract))
+                            contract ->
+                                    new MissingMethods(context.set().code())
+                                            .abstractMethods(contract))
                     .contains(call.key());
         }
 
         Finding tell(Unanswered call) {
-            Wording wording = new Wording(set);
+            Wording wording = context.wording();
             boolean canned = call.standIn().declared().supply().cannedAnswers().isPresent();
             String method = wording.method(call.method());
-            String slot = set.text(call.standIn().slot().orElseThrow());
+            String slot = context.set().text(call.standIn().slot().orElseThrow());
             String callers =
                     wording.list(wording.shortNames(List.copyOf(call.callers())))
                             + (call.callers().size() == 1 ? " calls it." : " call it.");

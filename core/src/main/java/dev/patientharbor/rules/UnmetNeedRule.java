@@ -13,9 +13,8 @@ import dev.patientharbor.model.Written;
 import dev.patientharbor.needs.SlotTable;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.ruling.Impact;
-import dev.patientharbor.ruling.LineToWrite;
-import dev.patientharbor.ruling.Reporter;
 import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.ruling.Wording;
 import dev.patientharbor.wiring.Outcome;
 import dev.patientharbor.wiring.Wiring;
@@ -39,10 +38,9 @@ public final class UnmetNeedRule implements Rule {
     private record Lack(int slot, List<String> lookedAt, String boundTo) {}
 
     @Override
-    public void check(ResolvedSet set, Reporter reporter) {
-        Wording wording = new Wording(set);
+    public void check(RuleContext context) {
         Map<Lack, Map<Wiring, List<Integer>>> lacking = new LinkedHashMap<>();
-        for (Wiring wiring : set.checked()) {
+        for (Wiring wiring : context.set().checked()) {
             if (wiring.profile().lacksParents()) {
                 continue;
             }
@@ -50,16 +48,16 @@ public final class UnmetNeedRule implements Rule {
             for (int seat : wiring.unsound()) {
                 if (isNothing(wiring, seat)
                         && !told.contains(seat)
-                        && !wording.isBoundByUnknownName(wiring, seat)) {
-                    lacking.computeIfAbsent(lack(set, wiring, seat), one -> new LinkedHashMap<>())
+                        && !context.wording().isBoundByUnknownName(wiring, seat)) {
+                    lacking.computeIfAbsent(
+                                    lack(context.set(), wiring, seat), one -> new LinkedHashMap<>())
                             .computeIfAbsent(wiring, one -> new ArrayList<>(1))
                             .add(seat);
                 }
             }
         }
-        LineToWrite lines = new LineToWrite(set);
-        BoundOutOfReach beyond = new BoundOutOfReach(set);
-        lacking.forEach((lack, seats) -> report(set, lines, beyond, lack, seats, reporter));
+        BoundOutOfReach beyond = new BoundOutOfReach(context.set());
+        lacking.forEach((lack, seats) -> report(context, beyond, lack, seats));
     }
 
     private static Lack lack(ResolvedSet set, Wiring wiring, int seat) {
@@ -84,15 +82,12 @@ public final class UnmetNeedRule implements Rule {
     }
 
     private static void report(
-            ResolvedSet set,
-            LineToWrite lines,
+            RuleContext context,
             BoundOutOfReach beyond,
             Lack lack,
-            Map<Wiring, List<Integer>> seats,
-            Reporter reporter) {
-        Wording wording = new Wording(set);
+            Map<Wiring, List<Integer>> seats) {
         ResolvedProfile common =
-                wording.common(seats.keySet().stream().map(Wiring::profile).toList());
+                context.wording().common(seats.keySet().stream().map(Wiring::profile).toList());
         String where =
                 (lack.lookedAt().isEmpty() ? "" : " in " + lack.lookedAt().get(0)) + lack.boundTo();
         Map.Entry<Wiring, List<Integer>> first = seats.entrySet().iterator().next();
@@ -100,26 +95,27 @@ public final class UnmetNeedRule implements Rule {
         seats.forEach(
                 (wiring, all) -> {
                     int seat = all.get(0);
-                    Impact.Touched touched = reporter.impact(wiring).of(all);
+                    Impact.Touched touched = context.reporter().impact(wiring).of(all);
                     Finding finding =
                             Finding.of(
                                             FindingKinds.UNMET_NEED,
                                             at,
-                                            set.slots().slot(seat).text() + where,
-                                            message(set, wording, wiring, seat, touched))
-                                    .about(List.of(set.slots().slot(seat).text()))
-                                    .with("reason", reason(set, beyond, wiring, seat))
-                                    .with("looked in", lookedIn(set, wording, wiring, seat));
-                    reporter.report(
-                            wiring.profile(),
-                            advised(set, lines, wiring, seat, common, finding)
-                                    .touching(touched.consumers(), touched.entries()));
+                                            context.set().slots().slot(seat).text() + where,
+                                            message(context, wiring, seat, touched))
+                                    .about(List.of(context.set().slots().slot(seat).text()))
+                                    .with("reason", reason(context.set(), beyond, wiring, seat))
+                                    .with("looked in", lookedIn(context, wiring, seat));
+                    context.reporter()
+                            .report(
+                                    wiring.profile(),
+                                    advised(context, wiring, seat, common, finding)
+                                            .touching(touched.consumers(), touched.entries()));
                 });
     }
 
     private static String message(
-            ResolvedSet set, Wording wording, Wiring wiring, int slot, Impact.Touched touched) {
-        String text = set.text(slot);
+            RuleContext context, Wiring wiring, int slot, Impact.Touched touched) {
+        String text = context.set().text(slot);
         Optional<Wiring.Step> step = wiring.firstStep(slot);
         if (step.isEmpty()) {
             return "The entry consumer "
@@ -134,20 +130,20 @@ public final class UnmetNeedRule implements Rule {
                                         ? "does 1 other consumer."
                                         : "do " + more + " other consumers.")
                         : "";
-        return wording.shortName(step.get().consumer().className())
+        return context.wording().shortName(step.get().consumer().className())
                 + " asks for "
                 + text
                 + " ("
-                + wording.place(step.get().need())
+                + context.wording().place(step.get().need())
                 + "), and nothing supplies it."
                 + others;
     }
 
     /** The profiles, and the levels within them, nearest first. */
-    private static String lookedIn(ResolvedSet set, Wording wording, Wiring wiring, int seat) {
-        return wording.lineage(wiring.profile())
+    private static String lookedIn(RuleContext context, Wiring wiring, int seat) {
+        return context.wording().lineage(wiring.profile())
                 + " ("
-                + String.join(", then ", set.lookedAt(set.slots().level(seat)))
+                + String.join(", then ", context.set().lookedAt(context.set().slots().level(seat)))
                 + ")";
     }
 
@@ -227,18 +223,17 @@ public final class UnmetNeedRule implements Rule {
     }
 
     private static Finding advised(
-            ResolvedSet set,
-            LineToWrite lines,
+            RuleContext context,
             Wiring wiring,
             int number,
             ResolvedProfile common,
             Finding finding) {
-        Wording wording = new Wording(set);
-        Slot slot = set.slots().slot(number);
+        Wording wording = context.wording();
+        Slot slot = context.set().slots().slot(number);
         List<Optional<Key>> keys =
-                set.slots().ofSameClass(number).stream()
+                context.set().slots().ofSameClass(number).stream()
                         .filter(other -> isBound(wiring.profile(), other))
-                        .map(other -> set.slots().slot(other).key())
+                        .map(other -> context.set().slots().slot(other).key())
                         .filter(Optional::isPresent)
                         .toList();
         List<String> near =
@@ -255,19 +250,20 @@ public final class UnmetNeedRule implements Rule {
                 slot.key().isEmpty() && !keys.isEmpty()
                         ? Optional.of(new Slot(slot.contract(), keys.get(0)))
                         : Optional.empty();
-        if (isAbsent(set, slot)) {
+        if (isAbsent(context.set(), slot)) {
             return finding.with("reached by", wording.path(wiring, number))
                     .with("do", "add the folder or jar that has it to code");
         }
         Optional<String> line =
-                lines.fill(slot, sameAs, common, place(set, wiring, number, common));
+                context.lines()
+                        .fill(slot, sameAs, common, place(context.set(), wiring, number, common));
         return finding.withAny("did you mean", near)
                 .with("in the code", inTheCode(wording, slot))
                 .withAny("left out", wording.leftOut(number))
                 .with("reached by", wording.path(wiring, number))
                 .with(
                         line.isPresent() ? "write" : "do",
-                        line.orElseGet(() -> lines.otherwise(slot)));
+                        line.orElseGet(() -> context.lines().otherwise(slot)));
     }
 
     private static String inTheCode(Wording wording, Slot slot) {

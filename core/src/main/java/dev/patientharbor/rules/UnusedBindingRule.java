@@ -9,9 +9,8 @@ import dev.patientharbor.inherited.ResolvedProfile;
 import dev.patientharbor.needs.SlotTable;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.ruling.Inheritance;
-import dev.patientharbor.ruling.Reporter;
 import dev.patientharbor.ruling.Rule;
-import dev.patientharbor.ruling.Wording;
+import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.wiring.Outcome;
 import dev.patientharbor.wiring.Wiring;
 import java.util.BitSet;
@@ -31,17 +30,17 @@ import java.util.stream.Collectors;
 final class UnusedBindingRule implements Rule {
 
     @Override
-    public void check(ResolvedSet set, Reporter reporter) {
-        BitSet unsure = unsure(set);
-        Set<ResolvedBinding> meant = meant(set);
+    public void check(RuleContext context) {
+        BitSet unsure = unsure(context.set());
+        Set<ResolvedBinding> meant = meant(context.set());
         Set<Where> disputed =
-                set.profiles().stream()
+                context.set().profiles().stream()
                         .flatMap(profile -> profile.clashes().stream())
                         .flatMap(clash -> clash.words().stream())
                         .collect(Collectors.toSet());
-        Supplier<BitSet> asked = asked(set);
-        UsesByOwner uses = new UsesByOwner(set, reporter);
-        List<ResolvedProfile> all = List.copyOf(set.profiles());
+        Supplier<BitSet> asked = asked(context.set());
+        UsesByOwner uses = new UsesByOwner(context);
+        List<ResolvedProfile> all = List.copyOf(context.set().profiles());
         Set<ResolvedBinding> basis = Collections.newSetFromMap(new IdentityHashMap<>());
         for (int before = -1; before < basis.size(); ) {
             before = basis.size();
@@ -50,7 +49,7 @@ final class UnusedBindingRule implements Rule {
                 addBasis(uses, all.get(i), basis);
             }
         }
-        for (ResolvedProfile owner : set.profiles()) {
+        for (ResolvedProfile owner : context.set().profiles()) {
             Set<ResolvedBinding> twice = new HashSet<>();
             owner.boundTwice().forEach(twice::addAll);
             for (ResolvedBinding binding : owner.own()) {
@@ -64,9 +63,16 @@ final class UnusedBindingRule implements Rule {
                         && !uses.isUsed(binding)
                         && !meant.contains(binding)
                         && !basis.contains(binding)
-                        && !isSaidAgain(reporter.heirs(owner), binding)
+                        && !isSaidAgain(context.reporter().heirs(owner), binding)
                         && !unsure.get(owner.number())) {
-                    reporter.report(owner, finding(set, reporter.heirs(owner), binding, asked));
+                    context.reporter()
+                            .report(
+                                    owner,
+                                    finding(
+                                            context,
+                                            context.reporter().heirs(owner),
+                                            binding,
+                                            asked));
                 }
             }
         }
@@ -163,7 +169,7 @@ final class UnusedBindingRule implements Rule {
     }
 
     private static Finding finding(
-            ResolvedSet set,
+            RuleContext context,
             List<Wiring> inheriting,
             ResolvedBinding binding,
             Supplier<BitSet> asked) {
@@ -174,20 +180,23 @@ final class UnusedBindingRule implements Rule {
                         .filter(heir -> !Inheritance.holdsFor(binding, heir))
                         .map(heir -> heir.declared().name())
                         .toList();
-        String text = set.text(slot);
+        String text = context.set().text(slot);
         Finding finding =
                 Finding.of(
                         FindingKinds.UNUSED_BINDING,
                         binding.declared().at(),
-                        set.slots().slot(slot).text(),
+                        context.set().slots().slot(slot).text(),
                         "The binding of "
                                 + text
                                 + " to "
-                                + new Wording(set).supply(binding)
+                                + context.wording().supply(binding)
                                 + " is not reached by any entry consumer.");
         return finding.with(
                         "reason",
-                        reason(heirs, replacedIn, asked.get().get(set.slots().plain(slot))))
+                        reason(
+                                heirs,
+                                replacedIn,
+                                asked.get().get(context.set().slots().plain(slot))))
                 .with("do", "take it out, or add the consumer that needs it to entry");
     }
 

@@ -4,6 +4,7 @@ import dev.patientharbor.declared.ResolvedBinding;
 import dev.patientharbor.inherited.ResolvedProfile;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.ruling.Reporter;
+import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.wiring.Wiring;
 import java.util.HashMap;
 import java.util.Map;
@@ -17,9 +18,9 @@ final class UsesByOwner {
     private final Reporter reporter;
     private final Map<Wiring, Uses> uses = new HashMap<>();
 
-    UsesByOwner(ResolvedSet set, Reporter reporter) {
-        this.set = set;
-        this.reporter = reporter;
+    UsesByOwner(RuleContext context) {
+        this.set = context.set();
+        this.reporter = context.reporter();
     }
 
     boolean isUsed(ResolvedBinding binding) {

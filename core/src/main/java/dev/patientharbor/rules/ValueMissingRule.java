@@ -7,10 +7,9 @@ import dev.patientharbor.finding.Where;
 import dev.patientharbor.needs.Blueprint;
 import dev.patientharbor.needs.Need;
 import dev.patientharbor.plan.NeedPlace;
-import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.ruling.Impact;
-import dev.patientharbor.ruling.Reporter;
 import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.ruling.Wording;
 import dev.patientharbor.wiring.Outcome;
 import dev.patientharbor.wiring.Wiring;
@@ -27,8 +26,8 @@ import java.util.Optional;
 final class ValueMissingRule implements Rule {
 
     @Override
-    public void check(ResolvedSet set, Reporter reporter) {
-        for (Wiring wiring : set.checked()) {
+    public void check(RuleContext context) {
+        for (Wiring wiring : context.set().checked()) {
             if (wiring.unsound().stream().noneMatch(slot -> isMissing(wiring.outcome(slot)))) {
                 continue;
             }
@@ -45,7 +44,7 @@ final class ValueMissingRule implements Rule {
                             }
                         });
                 lacking.forEach(
-                        (consumer, needs) -> report(set, wiring, seat, consumer, needs, reporter));
+                        (consumer, needs) -> report(context, wiring, seat, consumer, needs));
             }
         }
     }
@@ -55,21 +54,16 @@ final class ValueMissingRule implements Rule {
     }
 
     private static void report(
-            ResolvedSet set,
-            Wiring wiring,
-            int slot,
-            Blueprint consumer,
-            List<Need> needs,
-            Reporter reporter) {
+            RuleContext context, Wiring wiring, int slot, Blueprint consumer, List<Need> needs) {
         Need need = needs.get(0);
-        Wording wording = new Wording(set);
+        Wording wording = context.wording();
         Where at =
                 wiring.outcome(slot)
                         .binding()
                         .filter(one -> isOf(one, consumer))
                         .map(one -> one.declared().at())
                         .orElseGet(() -> Wording.at(consumer, need));
-        Impact.Touched touched = reporter.impact(wiring).of(List.of(slot));
+        Impact.Touched touched = context.reporter().impact(wiring).of(List.of(slot));
         Finding told =
                 Finding.of(
                                 FindingKinds.VALUE_MISSING,
@@ -77,22 +71,31 @@ final class ValueMissingRule implements Rule {
                                 List.of(consumer.className(), need.place().code()),
                                 wording.shortName(consumer.className())
                                         + " asks for "
-                                        + values(set, wording, needs))
+                                        + values(context, needs))
                         .with("reached by", wording.path(wiring, slot));
-        reporter.report(
-                wiring.profile(),
-                advised(set, wiring, slot, consumer, need, told)
-                        .touching(List.of(consumer.className()), touched.entries()));
+        context.reporter()
+                .report(
+                        wiring.profile(),
+                        advised(context, wiring, slot, consumer, need, told)
+                                .touching(List.of(consumer.className()), touched.entries()));
     }
 
-    private static String values(ResolvedSet set, Wording wording, List<Need> needs) {
+    private static String values(RuleContext context, List<Need> needs) {
         List<String> each =
                 needs.stream()
-                        .map(one -> set.text(one.slot()) + " (" + wording.place(one) + ")")
+                        .map(
+                                one ->
+                                        context.set().text(one.slot())
+                                                + " ("
+                                                + context.wording().place(one)
+                                                + ")")
                         .toList();
         return needs.size() == 1
                 ? each.get(0) + ", and there is no value for it."
-                : needs.size() + " values, and there are none: " + wording.list(each) + ".";
+                : needs.size()
+                        + " values, and there are none: "
+                        + context.wording().list(each)
+                        + ".";
     }
 
     /** The parameters beside one, and it, for which there is no value, by name. */
@@ -115,9 +118,14 @@ final class ValueMissingRule implements Rule {
 
     /** How to give the value: by whoever calls, with the constructor, or as a slot of its own. */
     private static Finding advised(
-            ResolvedSet set, Wiring wiring, int seat, Blueprint consumer, Need need, Finding told) {
+            RuleContext context,
+            Wiring wiring,
+            int seat,
+            Blueprint consumer,
+            Need need,
+            Finding told) {
         Optional<String> handler =
-                set.consumers().stream()
+                context.set().consumers().stream()
                         .filter(one -> one.blueprint().filter(own -> own == consumer).isPresent())
                         .map(one -> one.declared().name().text())
                         .findFirst();
@@ -148,7 +156,7 @@ final class ValueMissingRule implements Rule {
             return told.with(
                     "write",
                     "{ class: "
-                            + set.names().toWrite(consumer.className())
+                            + context.set().names().toWrite(consumer.className())
                             + ", "
                             + given
                             + " }     in place of its name under decorators");
@@ -157,17 +165,16 @@ final class ValueMissingRule implements Rule {
             return told.with(
                     "do",
                     "bind "
-                            + set.text(need.slot())
+                            + context.set().text(need.slot())
                             + ", or put a class that asks for no such value in its place");
         }
         if (wiring.outcome(seat).binding().isPresent()) {
             return told.with("write", given + "     in its binding");
         }
-        Wording wording = new Wording(set);
-        String name = set.names().toWrite(consumer.className());
+        String name = context.set().names().toWrite(consumer.className());
         return told.with(
                 "write",
-                wording.toWrite(set.slots().slot(seat))
+                context.wording().toWrite(context.set().slots().slot(seat))
                         + ": { class: "
                         + name
                         + ", "

@@ -9,9 +9,8 @@ import dev.patientharbor.finding.NearNames;
 import dev.patientharbor.model.Binding;
 import dev.patientharbor.model.SupplyEffect;
 import dev.patientharbor.resolve.ResolvedSet;
-import dev.patientharbor.ruling.Reporter;
 import dev.patientharbor.ruling.Rule;
-import dev.patientharbor.ruling.Wording;
+import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.values.Conversion.Problem;
 import java.util.List;
 
@@ -19,29 +18,49 @@ import java.util.List;
 final class ValueRule implements Rule {
 
     @Override
-    public void check(ResolvedSet set, Reporter reporter) {
-        set.bindings().forEach(binding -> check(set, binding, reporter));
-        set.eachDecorator(
-                (decoration, decorator) -> {
-                    for (ValueFault fault : decorator.valueFaults()) {
-                        reporter.report(decoration, decorator, finding(set, decorator, fault));
-                    }
-                });
+    public void check(RuleContext context) {
+        context.set().bindings().forEach(binding -> check(context, binding));
+        context.set()
+                .eachDecorator(
+                        (decoration, decorator) -> {
+                            for (ValueFault fault : decorator.valueFaults()) {
+                                context.reporter()
+                                        .report(
+                                                decoration,
+                                                decorator,
+                                                finding(context, decorator, fault));
+                            }
+                        });
     }
 
-    private static void check(ResolvedSet set, ResolvedBinding binding, Reporter reporter) {
+    private static void check(RuleContext context, ResolvedBinding binding) {
         if (givesInVain(binding.declared()) && binding.slot().isPresent()) {
-            reporter.report(set.profile(binding.owner()), List.of(), inVain(set, binding));
+            context.reporter()
+                    .report(
+                            context.set().profile(binding.owner()),
+                            List.of(),
+                            inVain(context, binding));
         }
         for (ValueFault fault : binding.valueFaults()) {
-            reporter.report(
-                    binding, finding(set, what(set, binding, fault), slot(set, binding), fault));
+            context.reporter()
+                    .report(
+                            binding,
+                            finding(
+                                    context.set(),
+                                    what(context, binding, fault),
+                                    slot(context.set(), binding),
+                                    fault));
         }
     }
 
-    private static Finding finding(ResolvedSet set, ResolvedDecorator decorator, ValueFault fault) {
-        String name = set.maker(decorator.blueprint().orElseThrow());
-        return finding(set, what(set, name, fault), set.text(decorator.slot()), fault);
+    private static Finding finding(
+            RuleContext context, ResolvedDecorator decorator, ValueFault fault) {
+        String name = context.set().maker(decorator.blueprint().orElseThrow());
+        return finding(
+                context.set(),
+                what(context, name, fault),
+                context.set().text(decorator.slot()),
+                fault);
     }
 
     /** Whether values or a constructor are named for what takes neither. */
@@ -53,16 +72,16 @@ final class ValueRule implements Rule {
         return gives && !takes;
     }
 
-    private static Finding inVain(ResolvedSet set, ResolvedBinding binding) {
+    private static Finding inVain(RuleContext context, ResolvedBinding binding) {
         Binding declared = binding.declared();
         String word = declared.with().isEmpty() ? "constructor" : "with";
         return Finding.of(
                         FindingKinds.VALUE_UNFIT,
                         declared.at(),
-                        List.of(slot(set, binding), word),
-                        slot(set, binding)
+                        List.of(slot(context.set(), binding), word),
+                        slot(context.set(), binding)
                                 + " is bound to "
-                                + new Wording(set).supply(binding)
+                                + context.wording().supply(binding)
                                 + ", which has no parameters, so that "
                                 + word
                                 + " says nothing.")
@@ -120,14 +139,17 @@ final class ValueRule implements Rule {
         return ("aeiouAEIOU".indexOf(name.charAt(0)) < 0 ? "a " : "an ") + name;
     }
 
-    private static String what(ResolvedSet set, ResolvedBinding binding, ValueFault fault) {
-        String name = binding.blueprint().map(set::maker).orElseGet(() -> slot(set, binding));
-        return what(set, name, fault);
+    private static String what(RuleContext context, ResolvedBinding binding, ValueFault fault) {
+        String name =
+                binding.blueprint()
+                        .map(context.set()::maker)
+                        .orElseGet(() -> slot(context.set(), binding));
+        return what(context, name, fault);
     }
 
-    private static String what(ResolvedSet set, String name, ValueFault fault) {
+    private static String what(RuleContext context, String name, ValueFault fault) {
         return fault.need()
-                .map(need -> name + " (" + new Wording(set).place(need) + ")")
+                .map(need -> name + " (" + context.wording().place(need) + ")")
                 .orElse(name);
     }
 }

@@ -19,9 +19,9 @@ public final class LineToWrite {
     private final ResolvedSet set;
     private final Wording wording;
 
-    public LineToWrite(ResolvedSet set) {
+    LineToWrite(ResolvedSet set, Wording wording) {
         this.set = set;
-        wording = new Wording(set);
+        this.wording = wording;
     }
 
     /**

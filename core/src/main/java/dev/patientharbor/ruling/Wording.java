@@ -30,7 +30,7 @@ public final class Wording {
 
     private final ResolvedSet set;
 
-    public Wording(ResolvedSet set) {
+    Wording(ResolvedSet set) {
         this.set = set;
     }
 

@@ -28,7 +28,7 @@ public class RuleFaultTest {
     /** What is told where a rule did not come to its end, and another one found something. */
     public static Verdict ofFaultyRule() {
         Rule faulty =
-                (set, reporter) -> {
+                context -> {
                     throw new IllegalStateException("lost");
                 };
         return check(List.of(faulty, new UnmetNeedRule()));
@@ -77,7 +77,7 @@ public class RuleFaultTest {
     @Test
     void the_other_rules_tell_theirs_and_the_fault_is_named() {
         Rule faulty =
-                (set, reporter) -> {
+                context -> {
                     throw new IllegalStateException("lost");
                 };
         Verdict verdict = ofFaultyRule();
