@@ -1,4 +1,4 @@
-package dev.patientharbor.notation;
+package dev.patientharbor.profiles;
 
 import static dev.patientharbor.profiles.Supplies.factory;
 import static dev.patientharbor.profiles.Supplies.mock;
@@ -12,8 +12,6 @@ import dev.patientharbor.finding.Where;
 import dev.patientharbor.model.Given;
 import dev.patientharbor.model.With;
 import dev.patientharbor.plan.AnswerKind;
-import dev.patientharbor.profiles.Filling;
-import dev.patientharbor.profiles.ProfileSet;
 import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
