@@ -1,7 +1,7 @@
 package gullwing.tours;
 
 import dev.patientharbor.notation.ProfileFiles;
-import dev.patientharbor.notation.Recordings;
+import dev.patientharbor.notation.RecordingFiles;
 import dev.patientharbor.profiles.ProfileSet;
 import dev.patientharbor.rig.Rig;
 import dev.patientharbor.rig.Rigs;
@@ -39,7 +39,7 @@ public final class RecordAndReplay {
         try (Rig rig = Rigs.build(profiles(RECORD).plan("listening"))) {
             System.out.println("heard from the sonar:");
             look(rig);
-            Recordings.write(
+            RecordingFiles.write(
                     recorded, "heard", List.of("dock-test"), rig.recording(TideGauge.class));
         }
         System.out.println(Files.readString(recorded).stripTrailing());

@@ -6,7 +6,7 @@ import static org.mockito.Mockito.verify;
 import dev.patientharbor.junit.Harbor;
 import dev.patientharbor.junit.UnderProfile;
 import dev.patientharbor.profiles.ProfileSet;
-import dev.patientharbor.rig.Held;
+import dev.patientharbor.rig.HeldObject;
 import dev.patientharbor.rig.Rig;
 import gullwing.port.CardTerminal;
 import gullwing.quay.FeeBooth;
@@ -38,7 +38,7 @@ class FeesInOrderTest {
     void or_it_is_added_once(FeeBooth booth, CardTerminal terminal, Rig rig) {
         booth.charge("Petrel");
         verify(terminal).charge(2250);
-        Held fees = rig.received(FeeBooth.class, "fees");
+        HeldObject fees = rig.received(FeeBooth.class, "fees");
         assertEquals(HarbourLevy.class, fees.outermost().getClass());
         assertEquals(TonnageFee.class, fees.innermost().getClass());
     }

@@ -3,7 +3,7 @@ package dev.patientharbor.benchmarks;
 import dev.patientharbor.check.Verdict;
 import dev.patientharbor.notation.ProfileFiles;
 import dev.patientharbor.report.CheckText;
-import dev.patientharbor.report.Layout;
+import dev.patientharbor.report.TextLayout;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -135,7 +135,7 @@ public final class CheckRatio {
     /** All that the command does: the file, the code, the verdict, the text. */
     private static void check(Path path) {
         Verdict verdict = ProfileFiles.read(path).check(LocalDate.EPOCH);
-        String text = CheckText.render(verdict, Layout.plain(100));
+        String text = CheckText.render(verdict, TextLayout.plain(100));
         if (!text.contains("complete") || text.contains("INCOMPLETE")) {
             throw new IllegalStateException(text.substring(0, Math.min(5000, text.length())));
         }

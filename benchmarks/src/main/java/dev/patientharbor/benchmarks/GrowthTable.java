@@ -3,7 +3,7 @@ package dev.patientharbor.benchmarks;
 import com.sun.management.OperatingSystemMXBean;
 import dev.patientharbor.cli.Console;
 import dev.patientharbor.cli.Tool;
-import dev.patientharbor.report.Layout;
+import dev.patientharbor.report.TextLayout;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.io.PrintStream;
@@ -111,7 +111,9 @@ public final class GrowthTable {
         PrintStream out = new PrintStream(counting, false);
         Console console =
                 new Console(
-                        out, new PrintStream(OutputStream.nullOutputStream()), Layout.plain(100));
+                        out,
+                        new PrintStream(OutputStream.nullOutputStream()),
+                        TextLayout.plain(100));
         OperatingSystemMXBean system =
                 (OperatingSystemMXBean) ManagementFactory.getOperatingSystemMXBean();
         long before = system.getProcessCpuTime();

@@ -2,7 +2,7 @@ package dev.patientharbor.cli;
 
 import dev.patientharbor.check.Verdict;
 import dev.patientharbor.profiles.ProfileSet;
-import dev.patientharbor.rig.Trial;
+import dev.patientharbor.rig.TrialBuild;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.net.MalformedURLException;
@@ -28,7 +28,7 @@ public final class BuildProcess {
     private final int seconds;
     private final Thread builder = Thread.currentThread();
     private final ScheduledExecutorService watch = watch();
-    private volatile Trial.Attempt attempt;
+    private volatile TrialBuild.Attempt attempt;
 
     private BuildProcess(BuildReport report, int seconds) {
         this.report = report;
@@ -50,7 +50,7 @@ public final class BuildProcess {
                 .parent()
                 .ifPresent(asker -> asker.onExit().thenRun(() -> Runtime.getRuntime().halt(1)));
         ParseResult parsed = Tool.parsed(command);
-        ProfileSet set = Checked.set(parsed, Checked.input(parsed));
+        ProfileSet set = CheckRun.set(parsed, CheckRun.input(parsed));
         Verdict verdict = set.check();
         try (BuildReport report = BuildReport.writing(Path.of(args[0]))) {
             BuildProcess process = new BuildProcess(report, Integer.parseInt(args[1]));
@@ -82,9 +82,9 @@ public final class BuildProcess {
         ScheduledFuture<?> limit = watch.schedule(this::tookTooLong, seconds, TimeUnit.SECONDS);
         URL[] places = set.classPath(profile).stream().map(BuildProcess::url).toArray(URL[]::new);
         ClassLoader before = builder.getContextClassLoader();
-        try (URLClassLoader loader = new URLClassLoader(places, new Ours())) {
+        try (URLClassLoader loader = new URLClassLoader(places, new ToolClassLoader())) {
             builder.setContextClassLoader(loader);
-            Trial.of(verdict.assembly(profile), loader, this::tries).forEach(report::found);
+            TrialBuild.of(verdict.assembly(profile), loader, this::tries).forEach(report::found);
         } catch (IOException fault) {
             throw new UncheckedIOException("cannot close the code of " + profile, fault);
         } finally {
@@ -94,7 +94,7 @@ public final class BuildProcess {
         report.done();
     }
 
-    private void tries(Trial.Attempt next) {
+    private void tries(TrialBuild.Attempt next) {
         attempt = next;
         report.tries(next);
     }
@@ -129,8 +129,8 @@ public final class BuildProcess {
     }
 
     /** The JDK's classes and this tool's own, but none of the libraries that it uses. */
-    private static final class Ours extends ClassLoader {
-        Ours() {
+    private static final class ToolClassLoader extends ClassLoader {
+        ToolClassLoader() {
             super(ClassLoader.getPlatformClassLoader());
         }
 

@@ -1,10 +1,10 @@
 package dev.patientharbor.cli;
 
-import dev.patientharbor.finding.Detail;
 import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingDetail;
 import dev.patientharbor.finding.FindingKinds;
-import dev.patientharbor.finding.Where;
-import dev.patientharbor.rig.Trial;
+import dev.patientharbor.finding.SourcePosition;
+import dev.patientharbor.rig.TrialBuild;
 import java.io.ByteArrayOutputStream;
 import java.io.DataInputStream;
 import java.io.DataOutputStream;
@@ -68,7 +68,7 @@ final class BuildReport implements AutoCloseable {
         write(BEGUN, out -> text(profile, out));
     }
 
-    void tries(Trial.Attempt attempt) {
+    void tries(TrialBuild.Attempt attempt) {
         write(
                 TRIED,
                 out -> {
@@ -87,7 +87,7 @@ final class BuildReport implements AutoCloseable {
                     text(finding.cause(), out);
                     text(finding.message(), out);
                     out.writeInt(finding.details().size());
-                    for (Detail detail : finding.details()) {
+                    for (FindingDetail detail : finding.details()) {
                         text(detail.label(), out);
                         text(detail.text(), out);
                     }
@@ -113,13 +113,13 @@ final class BuildReport implements AutoCloseable {
     record Read(
             Map<String, List<Finding>> found,
             Optional<String> unfinished,
-            Optional<Trial.Attempt> attempt) {}
+            Optional<TrialBuild.Attempt> attempt) {}
 
     /** Reads a file, as far as it was written. */
     static Read read(Path file) throws IOException {
         Map<String, List<Finding>> found = new LinkedHashMap<>();
         Optional<String> profile = Optional.empty();
-        Optional<Trial.Attempt> attempt = Optional.empty();
+        Optional<TrialBuild.Attempt> attempt = Optional.empty();
         try (DataInputStream in = new DataInputStream(Files.newInputStream(file))) {
             while (in.available() > 0) {
                 char kind = in.readChar();
@@ -139,15 +139,15 @@ final class BuildReport implements AutoCloseable {
         return new Read(found, profile, attempt);
     }
 
-    private static Trial.Attempt attempt(DataInputStream in) throws IOException {
+    private static TrialBuild.Attempt attempt(DataInputStream in) throws IOException {
         String cause = in.readUTF();
-        Where at = where(in);
+        SourcePosition at = where(in);
         String message = in.readUTF();
-        return new Trial.Attempt(cause, at, message, in.readUTF());
+        return new TrialBuild.Attempt(cause, at, message, in.readUTF());
     }
 
     private static Finding finding(DataInputStream in) throws IOException {
-        Where at = where(in);
+        SourcePosition at = where(in);
         String cause = in.readUTF();
         Finding finding = Finding.of(FindingKinds.BUILD_FAILED, at, cause, in.readUTF());
         for (int left = in.readInt(); left > 0; left--) {
@@ -157,24 +157,29 @@ final class BuildReport implements AutoCloseable {
         return finding;
     }
 
-    private static void where(Where at, DataOutputStream out) throws IOException {
+    private static void where(SourcePosition at, DataOutputStream out) throws IOException {
         text(at.match(in -> "file", in -> "class", in -> "source"), out);
-        text(at.match(Where.InFile::path, Where.InClass::className, Where.InSource::file), out);
-        text(at.match(in -> "", Where.InClass::member, in -> ""), out);
-        out.writeInt(at.match(Where.InFile::line, in -> 0, Where.InSource::line));
-        out.writeInt(at.match(Where.InFile::column, in -> 0, in -> 0));
+        text(
+                at.match(
+                        SourcePosition.InFile::path,
+                        SourcePosition.InClass::className,
+                        SourcePosition.InSource::file),
+                out);
+        text(at.match(in -> "", SourcePosition.InClass::member, in -> ""), out);
+        out.writeInt(at.match(SourcePosition.InFile::line, in -> 0, SourcePosition.InSource::line));
+        out.writeInt(at.match(SourcePosition.InFile::column, in -> 0, in -> 0));
     }
 
-    private static Where where(DataInputStream in) throws IOException {
+    private static SourcePosition where(DataInputStream in) throws IOException {
         String kind = in.readUTF();
         String name = in.readUTF();
         String member = in.readUTF();
         int line = in.readInt();
         int column = in.readInt();
         return switch (kind) {
-            case "file" -> new Where.InFile(name, line, column);
-            case "class" -> new Where.InClass(name, member);
-            default -> new Where.InSource(name, line);
+            case "file" -> new SourcePosition.InFile(name, line, column);
+            case "class" -> new SourcePosition.InClass(name, member);
+            default -> new SourcePosition.InSource(name, line);
         };
     }
 

@@ -18,30 +18,34 @@ final class CheckCommand {
     private CheckCommand() {}
 
     static CommandSpec spec() {
-        return Options.reading(
+        return CommandOptions.reading(
                         "Tells whether every profile is complete, and every mistake with its"
                                 + " reason.",
                         Format.values())
-                .addOption(Options.build())
-                .addOption(Options.timeLimit());
+                .addOption(CommandOptions.build())
+                .addOption(CommandOptions.timeLimit());
     }
 
     static int run(ParseResult parsed, Console console) {
-        Format format = Options.format(parsed, Format.values());
-        Severity failOn = Options.failOn(parsed);
-        byte[] input = Checked.input(parsed);
-        ProfileSet set = Checked.set(parsed, input);
-        Output output = Output.of(parsed, set, console);
-        Verdict verdict = Checked.verdict(set, parsed);
-        if (Options.isBuild(parsed)) {
+        Format format = CommandOptions.format(parsed, Format.values());
+        Severity failOn = CommandOptions.failOn(parsed);
+        byte[] input = CheckRun.input(parsed);
+        ProfileSet set = CheckRun.set(parsed, input);
+        ResultOutput output = ResultOutput.of(parsed, set, console);
+        Verdict verdict = CheckRun.verdict(set, parsed);
+        if (CommandOptions.isBuild(parsed)) {
             verdict =
-                    new RealBuild(parsed.originalArgs(), input, Options.timeLimit(parsed), console)
-                            .of(verdict, Options.today(parsed));
+                    new RealBuild(
+                                    parsed.originalArgs(),
+                                    input,
+                                    CommandOptions.timeLimit(parsed),
+                                    console)
+                            .of(verdict, CommandOptions.today(parsed));
         }
         output.write(
                 switch (format) {
                     case TEXT -> CheckText.render(verdict, output.layout());
                 });
-        return Ending.of(verdict, failOn, console);
+        return CommandEnding.of(verdict, failOn, console);
     }
 }

@@ -1,8 +1,8 @@
 package dev.patientharbor.cli;
 
 import dev.patientharbor.finding.VisibleText;
-import dev.patientharbor.report.Ink;
-import dev.patientharbor.report.Layout;
+import dev.patientharbor.report.TextLayout;
+import dev.patientharbor.report.TextPainter;
 import java.io.FileDescriptor;
 import java.io.PrintStream;
 
@@ -13,7 +13,7 @@ import java.io.PrintStream;
  * @param err for notices and for what stopped the work
  * @param layout how text on {@code out} is laid out
  */
-public record Console(PrintStream out, PrintStream err, Layout layout) {
+public record Console(PrintStream out, PrintStream err, TextLayout layout) {
 
     private static final int COLUMNS_OFF_A_TERMINAL = 100;
 
@@ -25,12 +25,12 @@ public record Console(PrintStream out, PrintStream err, Layout layout) {
         return new Console(
                 StandardStream.of(FileDescriptor.out),
                 StandardStream.of(FileDescriptor.err),
-                new Layout(width, colour ? new Colours() : Ink.NONE));
+                new TextLayout(width, colour ? new TerminalColours() : TextPainter.NONE));
     }
 
     /** The same, whatever is printed going elsewhere and without colour. */
-    Layout forFiles() {
-        return Layout.plain(layout.width());
+    TextLayout forFiles() {
+        return TextLayout.plain(layout.width());
     }
 
     /** Prints a line of its own for people, behind all that was printed until now. */

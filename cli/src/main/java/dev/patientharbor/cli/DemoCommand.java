@@ -18,7 +18,7 @@ final class DemoCommand {
         spec.usageMessage()
                 .description(
                         "Shows all of this on the Gullwing Ferry Port, with nothing to prepare.");
-        return Options.help(spec);
+        return CommandOptions.help(spec);
     }
 
     static int run(Console console) {

@@ -3,7 +3,7 @@ package dev.patientharbor.cli;
 import dev.patientharbor.check.ProfileVerdict;
 import dev.patientharbor.check.Verdict;
 import dev.patientharbor.finding.Finding;
-import dev.patientharbor.rig.Trial;
+import dev.patientharbor.rig.TrialBuild;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
@@ -78,7 +78,7 @@ final class RealBuild {
                 throw new IOException("it ended with " + process.exitValue() + " before it began");
             }
             if (read.unfinished().isPresent()) {
-                Trial.Attempt attempt = read.attempt().orElseThrow();
+                TrialBuild.Attempt attempt = read.attempt().orElseThrow();
                 String why =
                         ended
                                 ? "the process ended with " + process.exitValue() + " meanwhile"

@@ -4,10 +4,10 @@ import dev.patientharbor.check.Verdict;
 import dev.patientharbor.finding.Severity;
 import dev.patientharbor.profiles.ProfileSet;
 import dev.patientharbor.report.CoverageText;
-import dev.patientharbor.report.Layout;
 import dev.patientharbor.report.RosterJson;
 import dev.patientharbor.report.RosterText;
 import dev.patientharbor.report.RosterTree;
+import dev.patientharbor.report.TextLayout;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.ParseResult;
 
@@ -25,31 +25,31 @@ final class RosterCommand {
     private RosterCommand() {}
 
     static CommandSpec spec() {
-        return Options.reading(
+        return CommandOptions.reading(
                         "Tells who receives what, consumer by consumer, profile beside profile.",
                         Format.values())
-                .addOption(Options.wide());
+                .addOption(CommandOptions.wide());
     }
 
     static int run(ParseResult parsed, Console console) {
-        Format format = Options.format(parsed, Format.values());
-        Severity failOn = Options.failOn(parsed);
-        ProfileSet set = Checked.set(parsed, Checked.input(parsed));
-        Output output = Output.of(parsed, set, console);
-        Verdict verdict = Checked.verdict(set, parsed);
-        Layout layout = output.layout();
+        Format format = CommandOptions.format(parsed, Format.values());
+        Severity failOn = CommandOptions.failOn(parsed);
+        ProfileSet set = CheckRun.set(parsed, CheckRun.input(parsed));
+        ResultOutput output = ResultOutput.of(parsed, set, console);
+        Verdict verdict = CheckRun.verdict(set, parsed);
+        TextLayout layout = output.layout();
         String text =
                 switch (format) {
                     case JSON -> RosterJson.render(verdict);
                     case COVERAGE -> CoverageText.render(verdict, layout);
                     case TREE -> RosterTree.render(verdict, layout);
                     case TEXT ->
-                            Options.isWide(parsed)
+                            CommandOptions.isWide(parsed)
                                     ? RosterText.renderWide(verdict, layout)
                                     : RosterText.render(verdict, layout);
                 };
         output.write(text);
-        int ending = Ending.of(verdict, failOn, console);
+        int ending = CommandEnding.of(verdict, failOn, console);
         if (ending == ExitCode.FINDINGS) {
             console.tell("there are findings: patient-harbor check tells them");
         }

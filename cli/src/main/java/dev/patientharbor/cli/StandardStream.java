@@ -12,15 +12,15 @@ import java.nio.charset.StandardCharsets;
 /** A stream of the process, in UTF-8, that knows whether its reader has gone. */
 final class StandardStream extends PrintStream {
 
-    private final Watched watched;
+    private final WatchedStream watched;
 
-    private StandardStream(Watched watched) {
+    private StandardStream(WatchedStream watched) {
         super(new BufferedOutputStream(watched, 1 << 15), false, StandardCharsets.UTF_8);
         this.watched = watched;
     }
 
     static StandardStream of(FileDescriptor descriptor) {
-        return new StandardStream(new Watched(new FileOutputStream(descriptor)));
+        return new StandardStream(new WatchedStream(new FileOutputStream(descriptor)));
     }
 
     /** Whether nobody reads any more, as {@code head} does when it has enough. */
@@ -28,10 +28,10 @@ final class StandardStream extends PrintStream {
         return watched.left;
     }
 
-    private static final class Watched extends FilterOutputStream {
+    private static final class WatchedStream extends FilterOutputStream {
         private boolean left;
 
-        Watched(OutputStream out) {
+        WatchedStream(OutputStream out) {
             super(out);
         }
 

@@ -79,7 +79,7 @@ public final class Tool {
                         "",
                         "FILE defaults to the only *.harbor.yaml in the current folder.",
                         "Exit codes: 0 clean, 1 findings, 2 unusable input, 3 a fault of ours.");
-        return Options.helpAndVersion(spec);
+        return CommandOptions.helpAndVersion(spec);
     }
 
     /** The arguments of one command, parsed. */
@@ -98,7 +98,7 @@ public final class Tool {
             return ExitCode.CLEAN;
         }
         if (last.isVersionHelpRequested()) {
-            console.out().println(NAME + " " + Options.version());
+            console.out().println(NAME + " " + CommandOptions.version());
             return ExitCode.CLEAN;
         }
         Optional<ToolCommand> command = ToolCommand.of(last.commandSpec().name());

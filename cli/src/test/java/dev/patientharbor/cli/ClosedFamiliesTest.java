@@ -8,10 +8,10 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import dev.patientharbor.finding.FindingKind;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.Severity;
-import dev.patientharbor.finding.Where;
+import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.model.BuiltIn;
-import dev.patientharbor.model.FillIn;
-import dev.patientharbor.model.Given;
+import dev.patientharbor.model.FillInSource;
+import dev.patientharbor.model.GivenValue;
 import dev.patientharbor.model.ImplementationKind;
 import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.Reach;
@@ -19,14 +19,14 @@ import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.Supply;
 import dev.patientharbor.model.SupplyForm;
 import dev.patientharbor.model.TypeRef;
-import dev.patientharbor.model.Written;
+import dev.patientharbor.model.WrittenName;
 import dev.patientharbor.notation.ProfileFiles;
 import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.AnswerKind;
-import dev.patientharbor.plan.Argument;
-import dev.patientharbor.plan.Layer;
-import dev.patientharbor.plan.Making;
-import dev.patientharbor.plan.Part;
+import dev.patientharbor.plan.AssemblyArgument;
+import dev.patientharbor.plan.AssemblyPart;
+import dev.patientharbor.plan.DecoratorLayer;
+import dev.patientharbor.plan.ObjectMaking;
 import java.io.IOException;
 import java.io.InputStream;
 import java.lang.reflect.Field;
@@ -53,17 +53,17 @@ import org.junit.jupiter.api.Test;
 class ClosedFamiliesTest {
 
     private static final Path ROOT = Path.of("..");
-    private static final Where AT = Where.startOf("here");
+    private static final SourcePosition AT = SourcePosition.startOf("here");
 
-    private static final Making.Constructed MAKING =
-            new Making.Constructed("p.Fee", "()V", List.of(), List.of());
+    private static final ObjectMaking.Constructed MAKING =
+            new ObjectMaking.Constructed("p.Fee", "()V", List.of(), List.of());
 
     /** A value for each type of a component of the records below. */
     private static final Map<Class<?>, Object> SAMPLES =
             Map.ofEntries(
                     Map.entry(ImplementationKind.class, ImplementationKind.FAKE),
-                    Map.entry(Written.class, new Written("p.Fee", AT)),
-                    Map.entry(Given.class, new Given.Text("1", AT)),
+                    Map.entry(WrittenName.class, new WrittenName("p.Fee", AT)),
+                    Map.entry(GivenValue.class, new GivenValue.Text("1", AT)),
                     Map.entry(Slot.class, Slot.of("p.Fee")),
                     Map.entry(TypeRef.class, TypeRef.of("p.Fee")),
                     Map.entry(Duration.class, Duration.ofMillis(5)),
@@ -80,8 +80,8 @@ class ClosedFamiliesTest {
                     Map.entry(
                             Answer.Seat.class, new Answer.Seat(Slot.of("p.Fee"), Optional.empty())),
                     Map.entry(BuiltIn.class, new BuiltIn.Spy()),
-                    Map.entry(Making.class, MAKING),
-                    Map.entry(Making.Constructed.class, MAKING));
+                    Map.entry(ObjectMaking.class, MAKING),
+                    Map.entry(ObjectMaking.Constructed.class, MAKING));
 
     private static <T> List<T> samples(Class<T> family) throws ReflectiveOperationException {
         List<T> all = new ArrayList<>();
@@ -98,10 +98,18 @@ class ClosedFamiliesTest {
     @Test
     void each_member_of_a_family_has_a_form_of_its_own() throws Exception {
         has(SupplyForm.values(), samples(Supply.class).stream().map(Supply::form));
-        has(Making.Form.values(), samples(Making.class).stream().map(Making::form));
-        has(Part.Form.values(), samples(Part.class).stream().map(Part::form));
-        has(Argument.Form.values(), samples(Argument.class).stream().map(Argument::form));
-        has(Layer.Form.values(), samples(Layer.class).stream().map(Layer::form));
+        has(
+                ObjectMaking.Form.values(),
+                samples(ObjectMaking.class).stream().map(ObjectMaking::form));
+        has(
+                AssemblyPart.Form.values(),
+                samples(AssemblyPart.class).stream().map(AssemblyPart::form));
+        has(
+                AssemblyArgument.Form.values(),
+                samples(AssemblyArgument.class).stream().map(AssemblyArgument::form));
+        has(
+                DecoratorLayer.Form.values(),
+                samples(DecoratorLayer.class).stream().map(DecoratorLayer::form));
     }
 
     private static void has(Enum<?>[] forms, Stream<? extends Enum<?>> found) {
@@ -143,7 +151,7 @@ class ClosedFamiliesTest {
         Set<String> words = new TreeSet<>(Set.of("1, 1")); // the version of the notation
         words.add(words(Severity.values(), Severity::word));
         words.add(words(Lifetime.values(), Lifetime::word));
-        words.add(words(FillIn.values(), FillIn::word));
+        words.add(words(FillInSource.values(), FillInSource::word));
         // With an area, up-to is a key; what is real needs no word, and a mock is no class.
         words.add(words(Reach.Range.values(), Reach.Range::word).replace(", up-to", ""));
         words.add(

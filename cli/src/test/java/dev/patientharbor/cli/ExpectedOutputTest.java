@@ -2,7 +2,7 @@ package dev.patientharbor.cli;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 
-import dev.patientharbor.report.Layout;
+import dev.patientharbor.report.TextLayout;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -32,7 +32,7 @@ class ExpectedOutputTest {
                     roster-broken.json  | 80  | roster ../examples/broken.harbor.yaml --format json --profile gap,orphan,sound
                     """)
     void is_as_expected_to_the_byte(String name, int width, String line) throws IOException {
-        String out = Ran.tool(Layout.plain(width), line.split(" ")).out();
+        String out = Ran.tool(TextLayout.plain(width), line.split(" ")).out();
         Path file = EXPECTED.resolve(name);
         if (Boolean.getBoolean("patientharbor.rewrite")) {
             Files.createDirectories(EXPECTED);

@@ -11,10 +11,10 @@ import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKind;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.Severity;
-import dev.patientharbor.finding.Where;
+import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.notation.ProfileFiles;
 import dev.patientharbor.profiles.ProfileSet;
-import dev.patientharbor.rig.Trial;
+import dev.patientharbor.rig.TrialBuild;
 import dev.patientharbor.testing.JavaCode;
 import java.io.IOException;
 import java.net.URL;
@@ -183,7 +183,7 @@ class FindingsPageTest {
                     set.classPath(profile.name()).stream().map(JavaCode::url).toArray(URL[]::new);
             ClassLoader loader =
                     new URLClassLoader(places, FindingsPageTest.class.getClassLoader());
-            found.put(profile.name(), Trial.of(verdict.assembly(profile.name()), loader));
+            found.put(profile.name(), TrialBuild.of(verdict.assembly(profile.name()), loader));
         }
         return verdict.afterBuilding(found, day);
     }
@@ -204,7 +204,7 @@ class FindingsPageTest {
     private static TreeSet<String> places(List<Finding> findings, int headLines) {
         TreeSet<String> places = new TreeSet<>();
         for (Finding finding : findings) {
-            int line = finding.at().match(Where.InFile::line, in -> 0, in -> 0);
+            int line = finding.at().match(SourcePosition.InFile::line, in -> 0, in -> 0);
             places.add(String.format("%3d %s", Math.max(line, headLines + 1), finding.kind().id()));
         }
         return places;

@@ -1,6 +1,6 @@
 package dev.patientharbor.cli;
 
-import dev.patientharbor.report.Layout;
+import dev.patientharbor.report.TextLayout;
 import java.io.ByteArrayOutputStream;
 import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
@@ -10,10 +10,10 @@ import java.util.List;
 record Ran(int code, String out, String err) {
 
     static Ran tool(String... args) {
-        return tool(Layout.plain(100), args);
+        return tool(TextLayout.plain(100), args);
     }
 
-    static Ran tool(Layout layout, String... args) {
+    static Ran tool(TextLayout layout, String... args) {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         ByteArrayOutputStream err = new ByteArrayOutputStream();
         Console console =

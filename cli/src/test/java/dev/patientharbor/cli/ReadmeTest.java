@@ -3,7 +3,7 @@ package dev.patientharbor.cli;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import dev.patientharbor.report.Layout;
+import dev.patientharbor.report.TextLayout;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -26,7 +26,7 @@ class ReadmeTest {
         Files.writeString(file, yaml.group(1));
         Ran ran =
                 Ran.tool(
-                        Layout.plain(120),
+                        TextLayout.plain(120),
                         "roster",
                         file.toString(),
                         "--code",

@@ -6,8 +6,8 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import dev.patientharbor.check.ProfileVerdict;
 import dev.patientharbor.check.Verdict;
-import dev.patientharbor.finding.Detail;
 import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingDetail;
 import dev.patientharbor.notation.ProfileFiles;
 import dev.patientharbor.profiles.ProfileSet;
 import java.io.IOException;
@@ -57,7 +57,7 @@ class RemediesTest {
     private static String written(Finding finding) {
         return finding.details().stream()
                 .filter(one -> one.label().equals("write"))
-                .map(Detail::text)
+                .map(FindingDetail::text)
                 .findFirst()
                 .orElseThrow();
     }

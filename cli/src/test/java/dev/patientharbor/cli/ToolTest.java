@@ -6,7 +6,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import dev.patientharbor.check.RuleFaultTest;
 import dev.patientharbor.finding.Severity;
-import dev.patientharbor.report.Layout;
+import dev.patientharbor.report.TextLayout;
 import dev.patientharbor.testing.JavaCode;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -118,12 +118,12 @@ class ToolTest {
                     new Console(
                             new PrintStream(isFull ? full : OutputStream.nullOutputStream()),
                             new PrintStream(err, true, StandardCharsets.UTF_8),
-                            Layout.plain(80));
+                            TextLayout.plain(80));
             console.out().print("half a result");
             assertEquals(isFull ? 2 : 0, console.ended(0));
             assertEquals(isFull ? 2 : 1, console.ended(1));
             for (Severity threshold : Severity.values()) {
-                int code = Ending.of(RuleFaultTest.ofFaultyRule(), threshold, console);
+                int code = CommandEnding.of(RuleFaultTest.ofFaultyRule(), threshold, console);
                 assertEquals(3, console.ended(code));
             }
         }
@@ -201,8 +201,8 @@ class ToolTest {
     @ValueSource(ints = {40, 80, 120, 200})
     void text_fits_the_width_and_folds_between_words_never_in_a_name(int width) {
         for (String line : List.of("check " + BROKEN, "roster " + PORT, "check " + PORT)) {
-            String wide = Ran.tool(Layout.plain(100_000), line.split(" ")).out();
-            String folded = Ran.tool(Layout.plain(width), line.split(" ")).out();
+            String wide = Ran.tool(TextLayout.plain(100_000), line.split(" ")).out();
+            String folded = Ran.tool(TextLayout.plain(width), line.split(" ")).out();
             for (String one : folded.split("\n")) {
                 boolean oneWord = one.strip().indexOf(' ') < 0;
                 assertTrue(one.length() <= width || oneWord || width < 80, one);
@@ -223,7 +223,8 @@ class ToolTest {
     void colours_are_for_terminals_and_change_nothing_but_the_look() {
         String plain = Ran.line("check " + BROKEN).out();
         assertFalse(plain.contains("\u001B"));
-        String coloured = Ran.tool(new Layout(100, new Colours()), "check", BROKEN).out();
+        String coloured =
+                Ran.tool(new TextLayout(100, new TerminalColours()), "check", BROKEN).out();
         assertTrue(coloured.contains("\u001B["));
         assertEquals(plain, coloured.replaceAll("\u001B\\[[0-9;]*m", ""));
     }

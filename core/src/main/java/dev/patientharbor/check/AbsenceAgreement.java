@@ -3,7 +3,7 @@ package dev.patientharbor.check;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKind;
 import dev.patientharbor.finding.FindingKinds;
-import dev.patientharbor.ruling.Reporter;
+import dev.patientharbor.ruling.FindingReporter;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -23,10 +23,10 @@ final class AbsenceAgreement {
                     FindingKinds.LOOKUP_UNSEEN,
                     FindingKinds.NOTHING_TO_CHECK);
 
-    private final Map<String, Set<Reporter>> byIdentity = new HashMap<>();
+    private final Map<String, Set<FindingReporter>> byIdentity = new HashMap<>();
     private final Map<String, Boolean> decided = new HashMap<>();
 
-    void add(Reporter side, Finding finding) {
+    void add(FindingReporter side, Finding finding) {
         byIdentity.computeIfAbsent(finding.identity(), it -> new HashSet<>()).add(side);
     }
 
@@ -36,7 +36,7 @@ final class AbsenceAgreement {
      *
      * @param able who can tell it
      */
-    boolean isTold(Finding finding, List<Reporter> able) {
+    boolean isTold(Finding finding, List<FindingReporter> able) {
         return !ABSENCES.contains(finding.kind())
                 || decided.computeIfAbsent(
                         finding.identity(),

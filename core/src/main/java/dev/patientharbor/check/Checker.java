@@ -5,17 +5,17 @@ import dev.patientharbor.code.CodePlaces;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKind;
 import dev.patientharbor.finding.FindingKinds;
-import dev.patientharbor.inherited.Side;
-import dev.patientharbor.model.Circumstances;
-import dev.patientharbor.model.Declaration;
+import dev.patientharbor.inherited.CodeSide;
+import dev.patientharbor.model.CheckCircumstances;
 import dev.patientharbor.model.Profile;
-import dev.patientharbor.model.Written;
+import dev.patientharbor.model.SetDeclaration;
+import dev.patientharbor.model.WrittenName;
 import dev.patientharbor.names.ClassNames;
 import dev.patientharbor.plan.AnswerKind;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.resolve.Resolver;
 import dev.patientharbor.rules.RuleCatalog;
-import dev.patientharbor.ruling.Reporter;
+import dev.patientharbor.ruling.FindingReporter;
 import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.wiring.Wiring;
@@ -41,11 +41,12 @@ public final class Checker {
      * @param set what was declared
      * @param code what was read
      */
-    public static Verdict check(Declaration set, CodeIndex code, Circumstances circumstances) {
+    public static Verdict check(
+            SetDeclaration set, CodeIndex code, CheckCircumstances circumstances) {
         return check(
                 set,
                 code,
-                List.of(Side.ofAll(set, code)),
+                List.of(CodeSide.ofAll(set, code)),
                 circumstances,
                 RuleCatalog.all(circumstances.today()));
     }
@@ -56,30 +57,31 @@ public final class Checker {
      * @param set what was declared
      * @param places what was read, place by place
      */
-    public static Verdict check(Declaration set, CodePlaces places, Circumstances circumstances) {
+    public static Verdict check(
+            SetDeclaration set, CodePlaces places, CheckCircumstances circumstances) {
         return check(
                 set,
                 places.whole(),
-                Side.of(set, places),
+                CodeSide.of(set, places),
                 circumstances,
                 RuleCatalog.all(circumstances.today()));
     }
 
     /** Checks by some rules. */
     static Verdict check(
-            Declaration set,
+            SetDeclaration set,
             CodeIndex whole,
-            List<Side> sides,
-            Circumstances circumstances,
+            List<CodeSide> sides,
+            CheckCircumstances circumstances,
             List<Rule> rules) {
         List<Finding> before = new ArrayList<>(circumstances.earlier());
         before.addAll(whole.findings());
         Set<FindingKind> kinds = before.stream().map(Finding::kind).collect(Collectors.toSet());
         List<ResolvedSet> resolved = Resolver.resolve(set, sides, circumstances.settings());
         List<RuleFault> faults = new ArrayList<>();
-        List<Reporter> reporters = new ArrayList<>();
+        List<FindingReporter> reporters = new ArrayList<>();
         for (ResolvedSet side : resolved) {
-            Reporter reporter = new Reporter(side, kinds);
+            FindingReporter reporter = new FindingReporter(side, kinds);
             RuleContext context = new RuleContext(reporter);
             for (Rule rule : rules) {
                 try {
@@ -91,13 +93,13 @@ public final class Checker {
             reporters.add(reporter);
         }
         ClassNames names = sides.size() == 1 ? resolved.get(0).names() : new ClassNames(whole, set);
-        Told told = new Told(before, reporters, set.profiles());
-        List<Finding> ofSet = told.ofSet(names);
+        JoinedFindings joined = new JoinedFindings(before, reporters, set.profiles());
+        List<Finding> ofSet = joined.ofSet(names);
         boolean setIsWhole =
                 faults.isEmpty()
                         && ofSet.stream().noneMatch(one -> one.kind().breaksCompleteness());
-        Sieve sieve = new Sieve(set.strictness(), circumstances.today());
-        Sieve.Sifted siftedOfSet = sieve.sift(ofSet);
+        SuppressionFilter filter = new SuppressionFilter(set.strictness(), circumstances.today());
+        SuppressionFilter.FilteredFindings siftedOfSet = filter.sift(ofSet);
         Map<Integer, Wiring> wirings = new HashMap<>();
         resolved.forEach(side -> wirings.putAll(side.wirings()));
         List<ProfileVerdict> profiles = new ArrayList<>();
@@ -106,12 +108,12 @@ public final class Checker {
                     verdict(
                             set.profiles().get(number),
                             Optional.ofNullable(wirings.get(number)),
-                            told.of(number),
-                            setIsWhole && !told.isBrokenByParent(number),
-                            sieve));
+                            joined.of(number),
+                            setIsWhole && !joined.isBrokenByParent(number),
+                            filter));
         }
         List<Finding> findings = new ArrayList<>(siftedOfSet.told());
-        findings.addAll(sieve.findings(id -> !id.equals(FindingKinds.BUILD_FAILED.id())));
+        findings.addAll(filter.findings(id -> !id.equals(FindingKinds.BUILD_FAILED.id())));
         findings.sort(Finding.ORDER);
         return new Verdict(
                 resolved,
@@ -129,8 +131,8 @@ public final class Checker {
             Optional<Wiring> wiring,
             List<Finding> findings,
             boolean restIsWhole,
-            Sieve sieve) {
-        List<String> parents = profile.parents().stream().map(Written::text).toList();
+            SuppressionFilter filter) {
+        List<String> parents = profile.parents().stream().map(WrittenName::text).toList();
         Map<AnswerKind, Integer> answers = wiring.map(Wiring::answers).orElse(Map.of());
         Optional<Boolean> complete =
                 wiring.map(
@@ -139,7 +141,7 @@ public final class Checker {
                                         && findings.stream()
                                                 .noneMatch(f -> f.kind().breaksCompleteness()));
         int needs = answers.values().stream().mapToInt(Integer::intValue).sum();
-        Sieve.Sifted sifted = sieve.sift(findings);
+        SuppressionFilter.FilteredFindings sifted = filter.sift(findings);
         return new ProfileVerdict(
                 profile.name(),
                 parents,

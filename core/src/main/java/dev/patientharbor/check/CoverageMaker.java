@@ -4,14 +4,14 @@ import dev.patientharbor.check.Coverage.NeverReal;
 import dev.patientharbor.check.Coverage.Use;
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.CodeIndex;
-import dev.patientharbor.model.Declaration;
+import dev.patientharbor.model.SetDeclaration;
 import dev.patientharbor.model.Slot;
-import dev.patientharbor.model.Written;
+import dev.patientharbor.model.WrittenName;
 import dev.patientharbor.needs.SlotTable;
 import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.AnswerKind;
 import dev.patientharbor.plan.Roster;
-import dev.patientharbor.plan.Row;
+import dev.patientharbor.plan.RosterRow;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.HashSet;
@@ -41,14 +41,14 @@ final class CoverageMaker {
         this.profiles = profiles;
     }
 
-    static Coverage of(Verdict verdict, Declaration set, CodeIndex code) {
+    static Coverage of(Verdict verdict, SetDeclaration set, CodeIndex code) {
         List<String> checked =
                 verdict.profiles().stream()
                         .filter(one -> !one.isPartial())
                         .map(ProfileVerdict::name)
                         .toList();
         Set<String> ordered = new LinkedHashSet<>();
-        set.order().stream().map(Written::text).filter(checked::contains).forEach(ordered::add);
+        set.order().stream().map(WrittenName::text).filter(checked::contains).forEach(ordered::add);
         ordered.addAll(checked);
         CoverageMaker maker = new CoverageMaker(List.copyOf(ordered));
         for (int i = 0; i < maker.profiles.size(); i++) {
@@ -58,12 +58,12 @@ final class CoverageMaker {
     }
 
     private void add(Roster roster, int profile) {
-        for (Row row : roster.rows()) {
+        for (RosterRow row : roster.rows()) {
             add(row, row.slot(), row.answer(), profile);
         }
     }
 
-    private void add(Row row, Slot slot, Answer answer, int profile) {
+    private void add(RosterRow row, Slot slot, Answer answer, int profile) {
         if (answer.kind() == AnswerKind.COLLECTION) {
             for (Answer.Element one : answer.elements()) {
                 add(row, new Slot(slot.contract(), one.key()), one.answer(), profile);

@@ -30,7 +30,7 @@ public record ProfileVerdict(
         Map<AnswerKind, Integer> answers,
         Optional<Boolean> built,
         List<Finding> findings,
-        List<Suppressed> suppressed) {
+        List<SuppressedFinding> suppressed) {
     public ProfileVerdict {
         parents = List.copyOf(parents);
         EnumMap<AnswerKind, Integer> counts = new EnumMap<>(AnswerKind.class);
@@ -41,11 +41,11 @@ public record ProfileVerdict(
     }
 
     /** The same after it was really built, with what was found. */
-    ProfileVerdict built(List<Finding> told, List<Suppressed> silent) {
+    ProfileVerdict built(List<Finding> told, List<SuppressedFinding> silent) {
         List<Finding> all = new ArrayList<>(findings);
         all.addAll(told);
         all.sort(Finding.ORDER);
-        List<Suppressed> allSilent = new ArrayList<>(suppressed);
+        List<SuppressedFinding> allSilent = new ArrayList<>(suppressed);
         allSilent.addAll(silent);
         Optional<Boolean> whole = Optional.of(told.isEmpty() && silent.isEmpty());
         return new ProfileVerdict(name, parents, complete, needs, answers, whole, all, allSilent);

@@ -1,7 +1,7 @@
 package dev.patientharbor.check;
 
 import dev.patientharbor.finding.Finding;
-import dev.patientharbor.finding.Where;
+import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.model.Suppression;
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
@@ -68,7 +68,7 @@ final class SuppressionIndex {
     }
 
     /** Those that mean a line, its file seen from where the suppression stands. */
-    private void addOfLine(Where.InFile in, Map<Integer, Suppression> all) {
+    private void addOfLine(SourcePosition.InFile in, Map<Integer, Suppression> all) {
         String path = normal(in.path());
         byLine.getOrDefault(Integer.toString(in.line()), Map.of())
                 .forEach(

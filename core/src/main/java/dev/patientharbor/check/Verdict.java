@@ -8,7 +8,7 @@ import dev.patientharbor.finding.FindingText;
 import dev.patientharbor.finding.NearNames;
 import dev.patientharbor.finding.RequiredArgument;
 import dev.patientharbor.finding.Severity;
-import dev.patientharbor.finding.Where;
+import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.names.ClassNames;
 import dev.patientharbor.plan.Assembly;
 import dev.patientharbor.plan.Roster;
@@ -47,7 +47,7 @@ public final class Verdict {
     private final CodeIndex whole;
     private final ClassNames names;
     private final List<Finding> findings;
-    private final List<Suppressed> suppressed;
+    private final List<SuppressedFinding> suppressed;
     private final List<ProfileVerdict> profiles;
     private final List<ProfileVerdict> shown;
     private final List<RuleFault> faults;
@@ -59,7 +59,7 @@ public final class Verdict {
             CodeIndex whole,
             ClassNames names,
             List<Finding> findings,
-            List<Suppressed> suppressed,
+            List<SuppressedFinding> suppressed,
             List<ProfileVerdict> profiles,
             List<ProfileVerdict> shown,
             List<RuleFault> faults) {
@@ -87,7 +87,7 @@ public final class Verdict {
 
     /** The profile file, as it was given; empty for a set that was declared in code. */
     public String file() {
-        return set.declared().at().match(Where.InFile::path, in -> "", in -> "");
+        return set.declared().at().match(SourcePosition.InFile::path, in -> "", in -> "");
     }
 
     /** The number of distinct entry consumers. */
@@ -114,7 +114,7 @@ public final class Verdict {
     }
 
     /** What concerns no profile alone and is not told, in order of place. */
-    public List<Suppressed> suppressed() {
+    public List<SuppressedFinding> suppressed() {
         return suppressed;
     }
 
@@ -232,7 +232,7 @@ public final class Verdict {
                 Stream.concat(
                                 some.suppressed.stream(),
                                 some.shown.stream().flatMap(one -> one.suppressed().stream()))
-                        .map(Suppressed::finding);
+                        .map(SuppressedFinding::finding);
         return once(
                 Stream.concat(some.allFindings().stream(), suppressedOnes)
                         .filter(one -> one.kind().breaksCompleteness())
@@ -311,24 +311,24 @@ public final class Verdict {
      * @param today the day that {@code until} is compared with
      */
     public Verdict afterBuilding(Map<String, List<Finding>> found, LocalDate today) {
-        Sieve sieve = new Sieve(set.declared().strictness(), today);
-        List<ProfileVerdict> all = profiles.stream().map(one -> built(one, found, sieve)).toList();
-        List<ProfileVerdict> some = shown.stream().map(one -> built(one, found, sieve)).toList();
+        SuppressionFilter filter = new SuppressionFilter(set.declared().strictness(), today);
+        List<ProfileVerdict> all = profiles.stream().map(one -> built(one, found, filter)).toList();
+        List<ProfileVerdict> some = shown.stream().map(one -> built(one, found, filter)).toList();
         List<Finding> told = new ArrayList<>(findings);
         if (all.stream().allMatch(one -> one.isPartial() || one.built().isPresent())) {
-            told.addAll(sieve.findings(FindingKinds.BUILD_FAILED.id()::equals));
+            told.addAll(filter.findings(FindingKinds.BUILD_FAILED.id()::equals));
         }
         told.sort(Finding.ORDER);
         return new Verdict(sides, whole, names, told, suppressed, all, some, faults);
     }
 
     private static ProfileVerdict built(
-            ProfileVerdict profile, Map<String, List<Finding>> found, Sieve sieve) {
+            ProfileVerdict profile, Map<String, List<Finding>> found, SuppressionFilter filter) {
         List<Finding> ofIt = found.get(profile.name());
         if (ofIt == null) {
             return profile;
         }
-        Sieve.Sifted more = sieve.sift(ofIt);
+        SuppressionFilter.FilteredFindings more = filter.sift(ofIt);
         return profile.built(more.told(), more.suppressed());
     }
 

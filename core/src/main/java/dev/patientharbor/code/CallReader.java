@@ -16,9 +16,9 @@ final class CallReader {
 
     private CallReader() {}
 
-    static void read(ClassReader reader, Wanted wanted, List<MethodFacts> found) {
+    static void read(ClassReader reader, FactsRequest request, List<MethodFacts> found) {
         char[] buffer = new char[reader.getMaxStringLength()];
-        BitSet owners = owners(reader, wanted, buffer);
+        BitSet owners = owners(reader, request, buffer);
         for (int i = 1; !owners.isEmpty() && i < reader.getItemCount(); i++) {
             int at = reader.getItem(i);
             int tag = at == 0 ? 0 : reader.readByte(at - 1);
@@ -37,13 +37,13 @@ final class CallReader {
         }
     }
 
-    private static BitSet owners(ClassReader reader, Wanted wanted, char[] buffer) {
+    private static BitSet owners(ClassReader reader, FactsRequest request, char[] buffer) {
         BitSet owners = new BitSet();
         for (int i = 1; i < reader.getItemCount(); i++) {
             int at = reader.getItem(i);
             if (at != 0
                     && reader.readByte(at - 1) == CLASS
-                    && wanted.isCalled(FactsCollector.className(reader.readUTF8(at, buffer)))) {
+                    && request.isCalled(FactsCollector.className(reader.readUTF8(at, buffer)))) {
                 owners.set(i);
             }
         }

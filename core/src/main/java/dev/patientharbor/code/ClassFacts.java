@@ -83,17 +83,17 @@ public record ClassFacts(
 
     /** The names of its type parameters, in order. */
     public List<String> typeParameters() {
-        return Signatures.typeParameters(signature);
+        return TypeSignatures.typeParameters(signature);
     }
 
     /** The first bound of each of its type parameters, in order: {@code Object} without a word. */
     public List<TypeRef> bounds() {
-        return Signatures.bounds(signature);
+        return TypeSignatures.bounds(signature);
     }
 
     /** Its superclass and interfaces with their type arguments, in order. */
     public List<ClassType> supertypes() {
-        return Signatures.supertypes(this);
+        return TypeSignatures.supertypes(this);
     }
 
     /** The class with its own type parameters as arguments. */

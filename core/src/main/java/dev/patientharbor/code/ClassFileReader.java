@@ -15,7 +15,7 @@ final class ClassFileReader {
      *
      * @throws NotAClassFile if the bytes are none that can be read
      */
-    static ClassFacts read(byte[] bytes, Wanted wanted) {
+    static ClassFacts read(byte[] bytes, FactsRequest request) {
         if (bytes.length < 10) {
             throw new NotAClassFile(
                     bytes.length == 0 ? "it is empty" : "it ends after " + bytes.length + " bytes");
@@ -27,33 +27,33 @@ final class ClassFileReader {
                 != MAGIC) {
             throw new NotAClassFile("it does not start as a class file does");
         }
-        FactsCollector collector = new FactsCollector(wanted);
+        FactsCollector collector = new FactsCollector(request);
         try {
             ClassReader reader = new ClassReader(bytes);
             reader.accept(collector, DECLARATIONS);
-            if (wanted.wantsBodies()) {
+            if (request.wantsBodies()) {
                 reader.accept(
-                        new LookupCollector(wanted, collector.lookups()),
+                        new LookupCollector(request, collector.lookups()),
                         ClassReader.SKIP_DEBUG | ClassReader.SKIP_FRAMES);
             }
-            if (wanted.wantsCalls()) {
-                CallReader.read(reader, wanted, collector.calls());
+            if (request.wantsCalls()) {
+                CallReader.read(reader, request, collector.calls());
             }
-            if (wanted.isStandIn(collector.name())) {
+            if (request.isStandIn(collector.name())) {
                 reader.accept(
                         new ThrowCollector(collector.throwing()),
                         ClassReader.SKIP_DEBUG | ClassReader.SKIP_FRAMES);
             }
             if (collector.mayHaveConstants()) {
                 reader.accept(
-                        new ConstantCollector(wanted, collector.constants()),
+                        new ConstantCollector(request, collector.constants()),
                         ClassReader.SKIP_DEBUG | ClassReader.SKIP_FRAMES);
             }
             if (collector.lacksParameterNames()) {
                 reader.accept(new ParameterNameCollector(collector), ClassReader.SKIP_FRAMES);
             }
             ClassFacts facts = collector.facts();
-            Signatures.requireSound(facts);
+            TypeSignatures.requireSound(facts);
             return facts;
         } catch (NotAClassFile fault) {
             throw fault;

@@ -57,7 +57,7 @@ public final class CodeIndex {
 
     /** Whether a lookup method, {@code CLASS#METHOD}, is called somewhere with constants. */
     public boolean callsLookup(String method) {
-        Wanted one = Wanted.of(false, Set.of(method));
+        FactsRequest one = FactsRequest.of(false, Set.of(method));
         return byName.values().stream()
                 .flatMap(facts -> facts.bodies().lookups().stream())
                 .map(LookupFacts::called)

@@ -2,7 +2,7 @@ package dev.patientharbor.code;
 
 import dev.patientharbor.files.FileIdentity;
 import dev.patientharbor.finding.Finding;
-import dev.patientharbor.model.Written;
+import dev.patientharbor.model.WrittenName;
 import java.io.File;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -29,9 +29,9 @@ public final class CodePlaces {
     private final Map<ClassSource, Read> bySource = new HashMap<>();
     private final List<List<Read>> byRoot = new ArrayList<>();
     private final List<List<Path>> pathsByRoot = new ArrayList<>();
-    private final Map<Written, List<Integer>> numbers = new HashMap<>();
+    private final Map<WrittenName, List<Integer>> numbers = new HashMap<>();
     private volatile CodeIndex whole;
-    private volatile Map<String, Set<Written>> byClass;
+    private volatile Map<String, Set<WrittenName>> byClass;
 
     /** What was read of one folder or jar. */
     private record Read(List<ClassFacts> classes, ServiceLists services) {
@@ -48,9 +48,9 @@ public final class CodePlaces {
         }
     }
 
-    CodePlaces(List<CodeRoot> roots, List<Finding> missing, Wanted wanted) {
+    CodePlaces(List<CodeRoot> roots, List<Finding> missing, FactsRequest request) {
         this.roots = List.copyOf(roots);
-        jdk = new JdkClasses(wanted.ofJdk());
+        jdk = new JdkClasses(request.ofJdk());
         findings = new ArrayList<>(missing);
         for (int i = 0; i < roots.size(); i++) {
             numbers.computeIfAbsent(roots.get(i).written(), one -> new ArrayList<>(1)).add(i);
@@ -94,8 +94,8 @@ public final class CodePlaces {
     }
 
     /** The places in which a class stands. */
-    public Set<Written> having(String className) {
-        Map<String, Set<Written>> known = byClass;
+    public Set<WrittenName> having(String className) {
+        Map<String, Set<WrittenName>> known = byClass;
         if (known == null) {
             known = new HashMap<>();
             for (int i = 0; i < roots.size(); i++) {
@@ -112,7 +112,7 @@ public final class CodePlaces {
     }
 
     /** The numbers of some places, in the order in which they were read. */
-    private IntStream numbers(Collection<Written> places) {
+    private IntStream numbers(Collection<WrittenName> places) {
         return places.stream()
                 .flatMap(place -> numbers.getOrDefault(place, List.of()).stream())
                 .mapToInt(Integer::intValue)
@@ -121,7 +121,7 @@ public final class CodePlaces {
     }
 
     /** The folders and jars that some of the places are, absolute, in the order of the places. */
-    public List<Path> paths(Collection<Written> places) {
+    public List<Path> paths(Collection<WrittenName> places) {
         Set<Path> paths = new LinkedHashSet<>();
         numbers(places).forEach(one -> paths.addAll(pathsByRoot.get(one)));
         return List.copyOf(paths);
@@ -152,7 +152,7 @@ public final class CodePlaces {
     }
 
     /** What stands in some of the places, in the order in which they were read. */
-    public CodeIndex only(Collection<Written> places) {
+    public CodeIndex only(Collection<WrittenName> places) {
         return places.containsAll(numbers.keySet()) ? whole() : index(numbers(places));
     }
 

@@ -5,7 +5,7 @@ import dev.patientharbor.files.IoReason;
 import dev.patientharbor.files.SizeLimit;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
-import dev.patientharbor.finding.Where;
+import dev.patientharbor.finding.SourcePosition;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
@@ -32,8 +32,8 @@ public final class CodeReader {
      * Reads with as many threads as there are processors. A place that is missing becomes a
      * finding.
      */
-    public static CodeIndex read(List<CodeRoot> roots, Wanted wanted) {
-        return readPlaces(roots, wanted).whole();
+    public static CodeIndex read(List<CodeRoot> roots, FactsRequest request) {
+        return readPlaces(roots, request).whole();
     }
 
     /**
@@ -41,16 +41,16 @@ public final class CodeReader {
      *
      * @throws UncheckedIOException if a folder cannot be listed
      */
-    public static CodeIndex read(List<CodeRoot> roots, Wanted wanted, int threads) {
-        return readPlaces(roots, wanted, threads).whole();
+    public static CodeIndex read(List<CodeRoot> roots, FactsRequest request, int threads) {
+        return readPlaces(roots, request, threads).whole();
     }
 
     /** Reads each place once, so that profiles may see some of them only. */
-    public static CodePlaces readPlaces(List<CodeRoot> roots, Wanted wanted) {
-        return readPlaces(roots, wanted, Runtime.getRuntime().availableProcessors());
+    public static CodePlaces readPlaces(List<CodeRoot> roots, FactsRequest request) {
+        return readPlaces(roots, request, Runtime.getRuntime().availableProcessors());
     }
 
-    private static CodePlaces readPlaces(List<CodeRoot> roots, Wanted wanted, int threads) {
+    private static CodePlaces readPlaces(List<CodeRoot> roots, FactsRequest request, int threads) {
         SourceOpener opener = new SourceOpener();
         try {
             List<List<ClassSource>> ofRoots = roots.stream().map(opener::open).toList();
@@ -61,8 +61,8 @@ public final class CodeReader {
             inParallel(
                     files.size() <= FEW ? 1 : threads,
                     files.size(),
-                    i -> read[i] = readOne(files.get(i), wanted));
-            CodePlaces places = new CodePlaces(roots, opener.findings(), wanted);
+                    i -> read[i] = readOne(files.get(i), request));
+            CodePlaces places = new CodePlaces(roots, opener.findings(), request);
             int next = 0;
             for (ClassSource source : sources) {
                 int end = next + source.classFiles().size();
@@ -77,10 +77,10 @@ public final class CodeReader {
         }
     }
 
-    private static Object readOne(ClassFile file, Wanted wanted) {
+    private static Object readOne(ClassFile file, FactsRequest request) {
         String reason;
         try {
-            return ClassFileReader.read(file.bytes(SizeLimit.CLASS_FILE), wanted);
+            return ClassFileReader.read(file.bytes(SizeLimit.CLASS_FILE), request);
         } catch (NotAClassFile fault) {
             reason = fault.getMessage();
         } catch (IOException fault) {
@@ -92,7 +92,7 @@ public final class CodeReader {
     static Finding unreadable(String place, String what, String reason) {
         return Finding.of(
                         FindingKinds.UNREADABLE_CLASS,
-                        Where.startOf(place),
+                        SourcePosition.startOf(place),
                         place,
                         "The " + what + " " + place + " cannot be read: " + reason + ".")
                 .with("do", "build it again, or take it off the code path");

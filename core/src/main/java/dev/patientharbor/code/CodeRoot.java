@@ -2,7 +2,7 @@ package dev.patientharbor.code;
 
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
-import dev.patientharbor.model.Written;
+import dev.patientharbor.model.WrittenName;
 import java.nio.file.Path;
 
 /**
@@ -12,10 +12,10 @@ import java.nio.file.Path;
  * @param path a folder, a jar, or a pattern whose last name may hold {@code *} and {@code ?}
  * @param name what findings call it
  */
-public record CodeRoot(Written written, Path path, String name) {
+public record CodeRoot(WrittenName written, Path path, String name) {
 
     /** A place that is called as it was written. */
-    public CodeRoot(Written written, Path path) {
+    public CodeRoot(WrittenName written, Path path) {
         this(written, path, written.text());
     }
 
@@ -25,12 +25,12 @@ public record CodeRoot(Written written, Path path, String name) {
      * @param written the place as the user wrote it
      * @param reason a part of a sentence
      */
-    public static Finding notRead(Written written, String reason) {
+    public static Finding notRead(WrittenName written, String reason) {
         return notRead(written, written.text(), reason);
     }
 
     /** The same of one part of a place. */
-    static Finding notRead(Written written, String part, String reason) {
+    static Finding notRead(WrittenName written, String part, String reason) {
         return Finding.of(
                         FindingKinds.CODE_MISSING,
                         written.at(),

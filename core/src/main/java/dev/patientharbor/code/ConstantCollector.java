@@ -12,12 +12,12 @@ import org.objectweb.asm.Opcodes;
  */
 final class ConstantCollector extends ClassVisitor {
 
-    private final Wanted wanted;
+    private final FactsRequest request;
     private final Map<String, ConstantFacts> found;
 
-    ConstantCollector(Wanted wanted, Map<String, ConstantFacts> found) {
+    ConstantCollector(FactsRequest request, Map<String, ConstantFacts> found) {
         super(Opcodes.ASM9);
-        this.wanted = wanted;
+        this.request = request;
         this.found = found;
     }
 
@@ -25,7 +25,7 @@ final class ConstantCollector extends ClassVisitor {
     public MethodVisitor visitMethod(
             int access, String name, String descriptor, String generic, String[] thrown) {
         boolean compilersOwn = (access & Opcodes.ACC_SYNTHETIC) != 0;
-        return !compilersOwn && wanted.isConstant(name, descriptor) ? new Body(name) : null;
+        return !compilersOwn && request.isConstant(name, descriptor) ? new Body(name) : null;
     }
 
     /** A constant is pushed, perhaps boxed, and returned; whatever else happens is told apart. */

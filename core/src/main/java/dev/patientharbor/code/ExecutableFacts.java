@@ -30,27 +30,27 @@ public record ExecutableFacts(
 
     /** The generic types of the parameters, one for each parameter of the descriptor. */
     public List<TypeRef> parameterTypes() {
-        return Signatures.parameters(descriptor, signature);
+        return TypeSignatures.parameters(descriptor, signature);
     }
 
     /** The generic type that is returned. */
     public TypeRef returnType() {
-        return Signatures.returned(descriptor, signature);
+        return TypeSignatures.returned(descriptor, signature);
     }
 
     /** The names of its own type parameters, in order. */
     public List<String> typeParameters() {
-        return Signatures.typeParameters(signature);
+        return TypeSignatures.typeParameters(signature);
     }
 
     /** The first bound of each of its own type parameters, in order. */
     public List<TypeRef> bounds() {
-        return Signatures.bounds(signature);
+        return TypeSignatures.bounds(signature);
     }
 
     /** The erased parameter types as people write them, {@code p.A,int[]}. */
     public List<String> erasedParameterTypes() {
-        return Signatures.parameters(descriptor, Optional.empty()).stream()
+        return TypeSignatures.parameters(descriptor, Optional.empty()).stream()
                 .map(TypeRef::text)
                 .toList();
     }

@@ -45,11 +45,11 @@ final class FactsCollector extends ClassVisitor {
     /** Those whose parameter names are wanted, by name and descriptor; null until asked for. */
     private Map<String, ExecutableCollector> lackingNames;
 
-    private final Wanted wanted;
+    private final FactsRequest request;
 
-    FactsCollector(Wanted wanted) {
+    FactsCollector(FactsRequest request) {
         super(Opcodes.ASM9);
-        this.wanted = wanted;
+        this.request = request;
     }
 
     static String className(String internalName) {
@@ -147,7 +147,7 @@ final class FactsCollector extends ClassVisitor {
         if (method.equals("<clinit>") || (flags & Opcodes.ACC_SYNTHETIC) != 0) {
             return null;
         }
-        mayHaveConstants |= wanted.isConstant(method, descriptor);
+        mayHaveConstants |= request.isConstant(method, descriptor);
         ExecutableCollector collector =
                 new ExecutableCollector(flags, method, descriptor, generic, thrown);
         if (method.equals("<init>")) {
@@ -163,7 +163,7 @@ final class FactsCollector extends ClassVisitor {
         if (method.memberDefault().isPresent()) {
             memberDefaults.put(method.facts().name(), method.memberDefault().get());
         }
-        if (method.isMarked() || wanted.wantsMethodsOf(name, Modifier.isAbstract(access))) {
+        if (method.isMarked() || request.wantsMethodsOf(name, Modifier.isAbstract(access))) {
             methods.add(method);
         } else if (mayOverride(method)) {
             unmarkedMethods.add(method.overrideKey());

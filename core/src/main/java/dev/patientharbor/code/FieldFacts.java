@@ -22,6 +22,6 @@ public record FieldFacts(
 
     /** The generic type of the field. */
     public TypeRef type() {
-        return Signatures.field(descriptor, signature);
+        return TypeSignatures.field(descriptor, signature);
     }
 }

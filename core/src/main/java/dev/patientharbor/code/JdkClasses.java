@@ -12,11 +12,11 @@ import java.util.concurrent.ConcurrentHashMap;
 final class JdkClasses {
 
     private final Map<String, Optional<ClassFacts>> known = new ConcurrentHashMap<>();
-    private final Wanted wanted;
+    private final FactsRequest request;
     private volatile Map<String, Module> modules;
 
-    JdkClasses(Wanted wanted) {
-        this.wanted = wanted;
+    JdkClasses(FactsRequest request) {
+        this.request = request;
     }
 
     Optional<ClassFacts> find(String binaryName) {
@@ -35,7 +35,7 @@ final class JdkClasses {
                 module.getResourceAsStream(binaryName.replace('.', '/') + ".class")) {
             return bytes == null
                     ? Optional.empty()
-                    : Optional.of(ClassFileReader.read(bytes.readAllBytes(), wanted));
+                    : Optional.of(ClassFileReader.read(bytes.readAllBytes(), request));
         } catch (IOException fault) {
             throw new UncheckedIOException(
                     "the JDK's class " + binaryName + " cannot be read", fault);

@@ -18,12 +18,12 @@ final class LookupCollector extends ClassVisitor {
     private static final Pattern LAMBDA = Pattern.compile("lambda\\$(.+)\\$\\d+");
     private static final String CLASS = "java.lang.Class";
 
-    private final Wanted wanted;
+    private final FactsRequest request;
     private final List<LookupFacts> found;
 
-    LookupCollector(Wanted wanted, List<LookupFacts> found) {
+    LookupCollector(FactsRequest request, List<LookupFacts> found) {
         super(Opcodes.ASM9);
-        this.wanted = wanted;
+        this.request = request;
         this.found = found;
     }
 
@@ -63,7 +63,7 @@ final class LookupCollector extends ClassVisitor {
         @Override
         public void visitMethodInsn(
                 int opcode, String owner, String name, String descriptor, boolean ofInterface) {
-            if (contract != null && wanted.isLookup(owner.replace('/', '.'), name)) {
+            if (contract != null && request.isLookup(owner.replace('/', '.'), name)) {
                 Type[] types = Type.getArgumentTypes(descriptor);
                 boolean byClass = types.length > 0 && types[0].getClassName().equals(CLASS);
                 boolean byKey = types.length == 2 && key != null;

@@ -31,6 +31,6 @@ public record MethodFacts(String owner, String name, String descriptor) {
 
     /** The erased types of its parameters. */
     public List<TypeRef> parameterTypes() {
-        return Signatures.parameters(descriptor, Optional.empty());
+        return TypeSignatures.parameters(descriptor, Optional.empty());
     }
 }

@@ -1,10 +1,11 @@
 package dev.patientharbor.declared;
 
 import dev.patientharbor.code.ClassFacts;
-import dev.patientharbor.finding.Where;
+import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.model.Binding;
-import dev.patientharbor.model.Canned;
-import dev.patientharbor.model.Given;
+import dev.patientharbor.model.CannedMethod;
+import dev.patientharbor.model.GivenArguments;
+import dev.patientharbor.model.GivenValue;
 import dev.patientharbor.model.Key;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.SlotParser;
@@ -15,20 +16,19 @@ import dev.patientharbor.model.TypeRef.ArrayType;
 import dev.patientharbor.model.TypeRef.ClassType;
 import dev.patientharbor.model.TypeRef.Primitive;
 import dev.patientharbor.model.TypeRef.Wildcard;
-import dev.patientharbor.model.With;
-import dev.patientharbor.model.Written;
+import dev.patientharbor.model.WrittenName;
 import dev.patientharbor.names.ClassNames;
-import dev.patientharbor.names.Lookup;
+import dev.patientharbor.names.NameLookup;
 import dev.patientharbor.needs.FactoryReader;
-import dev.patientharbor.needs.Qualifiers;
+import dev.patientharbor.needs.QualifierReader;
 import dev.patientharbor.needs.SlotTable;
 import dev.patientharbor.types.Carrier;
-import dev.patientharbor.types.Fit;
-import dev.patientharbor.types.Fitting;
-import dev.patientharbor.types.Generics;
+import dev.patientharbor.types.FitCheck;
+import dev.patientharbor.types.FitResult;
+import dev.patientharbor.types.GenericTypes;
 import dev.patientharbor.values.AnswerCheck;
 import dev.patientharbor.values.AnswerFault;
-import dev.patientharbor.values.Conversion;
+import dev.patientharbor.values.ConversionCheck;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -41,19 +41,19 @@ public final class BindingResolver {
 
     private final ClassNames names;
     private final SlotTable slots;
-    private final Fitting fitting;
-    private final ValuedBlueprints blueprints;
+    private final FitCheck fitting;
+    private final ValuedBlueprintMaker blueprints;
     private final FactoryReader factories;
-    private final Conversion conversion;
+    private final ConversionCheck conversion;
     private final AnswerCheck answers;
 
     public BindingResolver(
             ClassNames names,
             SlotTable slots,
-            Generics generics,
-            ValuedBlueprints blueprints,
+            GenericTypes generics,
+            ValuedBlueprintMaker blueprints,
             FactoryReader factories,
-            Conversion conversion,
+            ConversionCheck conversion,
             AnswerCheck answers) {
         this.answers = answers;
         this.factories = factories;
@@ -61,27 +61,27 @@ public final class BindingResolver {
         this.names = names;
         this.slots = slots;
         this.blueprints = blueprints;
-        fitting = new Fitting(generics);
+        fitting = new FitCheck(generics);
     }
 
     ResolvedBinding resolve(Binding binding, int owner, int place, int level) {
-        List<Lookup> lookups = new ArrayList<>();
+        List<NameLookup> lookups = new ArrayList<>();
         Optional<Slot> slot = slot(binding.slot(), binding.at(), lookups);
         Optional<Slot> target =
                 binding.supply().target().flatMap(one -> slot(one, binding.at(), lookups));
-        Optional<Lookup> implementation = binding.supply().className().map(names::lookup);
+        Optional<NameLookup> implementation = binding.supply().className().map(names::lookup);
         implementation.ifPresent(lookups::add);
         List<Slot> members = members(binding, lookups);
         binding.supply()
                 .cannedAnswers()
                 .ifPresent(one -> failures(one).map(names::lookup).forEach(lookups::add));
-        Optional<ClassFacts> facts = implementation.flatMap(Lookup::facts);
-        Optional<Fit> fit = slot.flatMap(one -> fit(binding.supply(), facts, members, one));
+        Optional<ClassFacts> facts = implementation.flatMap(NameLookup::facts);
+        Optional<FitResult> fit = slot.flatMap(one -> fit(binding.supply(), facts, members, one));
         Optional<ValuedBlueprint> valued = blueprint(binding, facts, fit);
         List<ValueFault> faults =
                 new ArrayList<>(valued.map(ValuedBlueprint::faults).orElse(List.of()));
         if (slot.isPresent() && binding.supply().form() == SupplyForm.VALUE) {
-            Given given = ((Supply.OfValue) binding.supply()).given();
+            GivenValue given = ((Supply.OfValue) binding.supply()).given();
             faults.addAll(ValuedBlueprint.ofContract(given, slot.get(), conversion));
         }
         return new ResolvedBinding(
@@ -100,12 +100,12 @@ public final class BindingResolver {
     }
 
     /** The exceptions that canned answers name. */
-    private static Stream<Written> failures(List<Canned> answers) {
+    private static Stream<WrittenName> failures(List<CannedMethod> answers) {
         return answers.stream()
                 .flatMap(one -> one.cases().stream())
-                .map(Canned.Case::answer)
+                .map(CannedMethod.Case::answer)
                 .flatMap(one -> one.failure().stream())
-                .map(Canned.Response.Fails::type);
+                .map(CannedMethod.Response.Fails::type);
     }
 
     private List<AnswerFault> answerFaults(Supply supply, Optional<Slot> slot) {
@@ -116,23 +116,23 @@ public final class BindingResolver {
                 : List.of();
     }
 
-    private List<Slot> members(Binding binding, List<Lookup> lookups) {
+    private List<Slot> members(Binding binding, List<NameLookup> lookups) {
         return binding.supply().members().stream()
                 .flatMap(one -> slot(one, binding.at(), lookups).stream())
                 .toList();
     }
 
     /** Members must fit what the collection holds; a contract that is none holds nothing. */
-    private Optional<Fit> fitOfMembers(List<Slot> members, Slot slot) {
+    private Optional<FitResult> fitOfMembers(List<Slot> members, Slot slot) {
         if (!Carrier.holdsMany(slot.contract())) {
-            return Optional.of(new Fit(Optional.empty(), false, Set.of()));
+            return Optional.of(new FitResult(Optional.empty(), false, Set.of()));
         }
         TypeRef content = Carrier.innermost(slot.contract());
         boolean lacksKey =
                 Carrier.of(slot.contract()).orElseThrow().kind() == Carrier.Kind.MAP
                         && members.stream().anyMatch(one -> one.key().isEmpty());
         return lacksKey
-                ? Optional.of(new Fit(Optional.empty(), false, Set.of()))
+                ? Optional.of(new FitResult(Optional.empty(), false, Set.of()))
                 : members.stream()
                         .map(Slot::contract)
                         .filter(type -> type instanceof ClassType)
@@ -142,13 +142,13 @@ public final class BindingResolver {
     }
 
     /** An object is what its class says, and no class file is needed to know it. */
-    private static Optional<Fit> fitOfObject(Supply.HandedIn handed, Slot slot) {
+    private static Optional<FitResult> fitOfObject(Supply.HandedIn handed, Slot slot) {
         if (!(slot.contract() instanceof ClassType contract)) {
             return Optional.empty();
         }
         boolean fits = supertypes(handed.object().getClass()).contains(contract.name());
         return Optional.of(
-                new Fit(fits ? Optional.of(contract) : Optional.empty(), false, Set.of()));
+                new FitResult(fits ? Optional.of(contract) : Optional.empty(), false, Set.of()));
     }
 
     private static Set<String> supertypes(Class<?> type) {
@@ -164,7 +164,7 @@ public final class BindingResolver {
     }
 
     /** A class is held against the contract, and a factory by what it returns. */
-    private Optional<Fit> fit(
+    private Optional<FitResult> fit(
             Supply supply, Optional<ClassFacts> facts, List<Slot> members, Slot slot) {
         return switch (supply.form()) {
             case CLASS -> facts.map(one -> fitting.fit(one, slot.contract()));
@@ -182,14 +182,14 @@ public final class BindingResolver {
     }
 
     private Optional<ValuedBlueprint> blueprint(
-            Binding binding, Optional<ClassFacts> facts, Optional<Fit> fit) {
-        With with = binding.with();
+            Binding binding, Optional<ClassFacts> facts, Optional<FitResult> fit) {
+        GivenArguments with = binding.with();
         Optional<Supply.Factory> factory = binding.supply().factory();
         if (factory.isPresent()) {
             String method = factory.get().method();
             return facts.map(it -> blueprints.given(factories.of(it, method), with));
         }
-        return fit.flatMap(Fit::type)
+        return fit.flatMap(FitResult::type)
                 .filter(type -> facts.isPresent())
                 .map(type -> blueprints.of(facts.orElseThrow(), type, binding.constructor(), with));
     }
@@ -201,14 +201,14 @@ public final class BindingResolver {
     }
 
     /** The number of a slot that is written as text, if it is one and its names are known. */
-    Optional<Integer> slot(Written text, List<Lookup> lookups) {
+    Optional<Integer> slot(WrittenName text, List<NameLookup> lookups) {
         return SlotParser.slot(text.text())
                 .flatMap(slot -> slot(slot, text.at(), lookups))
                 .map(slots::number);
     }
 
     /** The number of a slot in the whole profile, if its names are known. */
-    Optional<Integer> number(Slot written, Where at, List<Lookup> lookups) {
+    Optional<Integer> number(Slot written, SourcePosition at, List<NameLookup> lookups) {
         return slot(written, at, lookups).map(slots::number);
     }
 
@@ -217,7 +217,7 @@ public final class BindingResolver {
     }
 
     /** A slot with its names looked up; empty if one of them is not known. */
-    Optional<Slot> slot(Slot written, Where at, List<Lookup> lookups) {
+    Optional<Slot> slot(Slot written, SourcePosition at, List<NameLookup> lookups) {
         int before = lookups.size();
         TypeRef contract = type(written.contract(), at, lookups);
         Optional<Key> key = written.key().map(one -> key(one, at, lookups));
@@ -227,12 +227,12 @@ public final class BindingResolver {
                 : Optional.empty();
     }
 
-    private TypeRef type(TypeRef written, Where at, List<Lookup> lookups) {
+    private TypeRef type(TypeRef written, SourcePosition at, List<NameLookup> lookups) {
         if (written instanceof ClassType type && Primitive.isName(type.name())) {
             return new Primitive(type.name());
         }
         if (written instanceof ClassType type) {
-            Lookup lookup = names.lookup(new Written(type.name(), at));
+            NameLookup lookup = names.lookup(new WrittenName(type.name(), at));
             lookups.add(lookup);
             List<TypeRef> arguments =
                     type.arguments().stream().map(argument -> type(argument, at, lookups)).toList();
@@ -248,23 +248,28 @@ public final class BindingResolver {
                 : written;
     }
 
-    private Key key(Key written, Where at, List<Lookup> lookups) {
+    private Key key(Key written, SourcePosition at, List<NameLookup> lookups) {
         if (written.isEither()) {
             return bareQualifier(written, at).orElseGet(() -> Key.named(written.text()));
         }
         if (written.qualifier().isEmpty()) {
             return written;
         }
-        Lookup lookup = names.lookup(new Written(written.qualifier(), at));
+        NameLookup lookup = names.lookup(new WrittenName(written.qualifier(), at));
         lookups.add(lookup);
-        return lookup.facts().map(it -> Qualifiers.written(written.text(), it)).orElse(written);
+        return lookup.facts()
+                .map(it -> QualifierReader.written(written.text(), it))
+                .orElse(written);
     }
 
     /** A name that is a qualifier's, of which no member need be said. */
-    private Optional<Key> bareQualifier(Key written, Where at) {
-        return names.lookup(new Written(written.text(), at))
+    private Optional<Key> bareQualifier(Key written, SourcePosition at) {
+        return names.lookup(new WrittenName(written.text(), at))
                 .facts()
-                .filter(it -> Qualifiers.isQualifier(it) && Qualifiers.hasDefaultsAlone(it))
-                .map(it -> Qualifiers.written("", it));
+                .filter(
+                        it ->
+                                QualifierReader.isQualifier(it)
+                                        && QualifierReader.hasDefaultsAlone(it))
+                .map(it -> QualifierReader.written("", it));
     }
 }

@@ -7,15 +7,15 @@ import dev.patientharbor.model.StatedConsumer;
 import dev.patientharbor.model.StatedConsumer.Handler;
 import dev.patientharbor.model.StatedConsumer.Statics;
 import dev.patientharbor.model.StatedConsumer.Thing;
-import dev.patientharbor.model.Written;
+import dev.patientharbor.model.WrittenName;
 import dev.patientharbor.names.ClassNames;
-import dev.patientharbor.names.Lookup;
+import dev.patientharbor.names.NameLookup;
 import dev.patientharbor.needs.Blueprint;
 import dev.patientharbor.needs.Need;
 import dev.patientharbor.needs.NeedReader;
 import dev.patientharbor.needs.SlotTable;
 import dev.patientharbor.plan.NeedPlace;
-import dev.patientharbor.plan.Passed;
+import dev.patientharbor.plan.PassedParameter;
 import java.lang.reflect.Modifier;
 import java.util.ArrayList;
 import java.util.List;
@@ -43,7 +43,7 @@ public final class ConsumerReader {
     }
 
     private ResolvedConsumer statics(Statics statics) {
-        Lookup lookup = names.lookup(statics.name());
+        NameLookup lookup = names.lookup(statics.name());
         Optional<Blueprint> blueprint =
                 lookup.facts()
                         .map(
@@ -59,7 +59,7 @@ public final class ConsumerReader {
     }
 
     private ResolvedConsumer thing(Thing thing) {
-        List<Lookup> lookups = new ArrayList<>();
+        List<NameLookup> lookups = new ArrayList<>();
         List<Need> all = new ArrayList<>();
         for (Map.Entry<String, Slot> need : thing.needs().entrySet()) {
             bindings.slot(need.getValue(), thing.name().at(), lookups)
@@ -81,7 +81,7 @@ public final class ConsumerReader {
     }
 
     private ResolvedConsumer handler(Handler handler) {
-        Lookup lookup = names.lookup(handler.holder());
+        NameLookup lookup = names.lookup(handler.holder());
         if (lookup.facts().isEmpty()) {
             return new ResolvedConsumer(
                     handler, List.of(lookup), Optional.empty(), false, List.of(), List.of());
@@ -97,12 +97,12 @@ public final class ConsumerReader {
                     handler, List.of(lookup), Optional.of(none), false, List.of(), List.of());
         }
         List<Need> asked = new ArrayList<>();
-        List<Passed> passed = new ArrayList<>();
-        List<Written> left = new ArrayList<>(handler.passed());
+        List<PassedParameter> passed = new ArrayList<>();
+        List<WrittenName> left = new ArrayList<>(handler.passed());
         for (Need parameter : needs.parameters(found.get(0))) {
             if (left.removeIf(name -> name.text().equals(parameter.name()))) {
                 passed.add(
-                        new Passed(
+                        new PassedParameter(
                                 holder.name(),
                                 parameter.place(),
                                 parameter.name(),

@@ -11,7 +11,7 @@ import java.util.function.BiFunction;
  */
 public record ProfileStatements(
         List<ResolvedBinding> bindings,
-        List<ResolvedDecoration> decorations,
+        List<ResolvedDecoratorStatement> decorations,
         List<ResolvedReach> reaches,
         List<ResolvedDemand> demands,
         List<ResolvedLoosening> loosenings,

@@ -2,9 +2,9 @@ package dev.patientharbor.declared;
 
 import dev.patientharbor.model.Binding;
 import dev.patientharbor.model.SupplyEffect;
-import dev.patientharbor.names.Lookup;
+import dev.patientharbor.names.NameLookup;
 import dev.patientharbor.needs.Blueprint;
-import dev.patientharbor.types.Fit;
+import dev.patientharbor.types.FitResult;
 import dev.patientharbor.values.AnswerFault;
 import java.util.List;
 import java.util.Optional;
@@ -15,11 +15,11 @@ public final class ResolvedBinding {
     private final Binding declared;
     private final int owner;
     private final int place;
-    private final List<Lookup> names;
+    private final List<NameLookup> names;
     private final Optional<Integer> slot;
     private final Optional<Integer> target;
-    private final Optional<Lookup> implementation;
-    private final Optional<Fit> fit;
+    private final Optional<NameLookup> implementation;
+    private final Optional<FitResult> fit;
     private final Optional<Blueprint> blueprint;
     private final List<Integer> members;
     private final List<ValueFault> valueFaults;
@@ -30,11 +30,11 @@ public final class ResolvedBinding {
             Binding declared,
             int owner,
             int place,
-            List<Lookup> names,
+            List<NameLookup> names,
             Optional<Integer> slot,
             Optional<Integer> target,
-            Optional<Lookup> implementation,
-            Optional<Fit> fit,
+            Optional<NameLookup> implementation,
+            Optional<FitResult> fit,
             Optional<Blueprint> blueprint,
             List<Integer> members,
             List<ValueFault> valueFaults,
@@ -77,7 +77,7 @@ public final class ResolvedBinding {
     }
 
     /** Every class name in it, looked up. */
-    public List<Lookup> names() {
+    public List<NameLookup> names() {
         return names;
     }
 
@@ -106,12 +106,12 @@ public final class ResolvedBinding {
     }
 
     /** The class that it names, looked up. */
-    public Optional<Lookup> implementation() {
+    public Optional<NameLookup> implementation() {
         return implementation;
     }
 
     /** Whether the class fits the contract; empty where one of them is not known. */
-    public Optional<Fit> fit() {
+    public Optional<FitResult> fit() {
         return fit;
     }
 

@@ -1,10 +1,10 @@
 package dev.patientharbor.declared;
 
 import dev.patientharbor.model.StatedConsumer;
-import dev.patientharbor.model.Written;
-import dev.patientharbor.names.Lookup;
+import dev.patientharbor.model.WrittenName;
+import dev.patientharbor.names.NameLookup;
 import dev.patientharbor.needs.Blueprint;
-import dev.patientharbor.plan.Passed;
+import dev.patientharbor.plan.PassedParameter;
 import java.util.List;
 import java.util.Optional;
 
@@ -20,11 +20,11 @@ import java.util.Optional;
  */
 public record ResolvedConsumer(
         StatedConsumer declared,
-        List<Lookup> names,
+        List<NameLookup> names,
         Optional<Blueprint> blueprint,
         boolean needsObject,
-        List<Passed> passed,
-        List<Written> unknown) {
+        List<PassedParameter> passed,
+        List<WrittenName> unknown) {
     public ResolvedConsumer {
         names = List.copyOf(names);
         passed = List.copyOf(passed);

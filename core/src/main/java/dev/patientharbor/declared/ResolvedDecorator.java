@@ -4,11 +4,11 @@ import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.model.BuiltIn;
 import dev.patientharbor.model.Decorator;
 import dev.patientharbor.model.Slot;
-import dev.patientharbor.names.Lookup;
+import dev.patientharbor.names.NameLookup;
 import dev.patientharbor.needs.Blueprint;
 import dev.patientharbor.needs.Need;
 import dev.patientharbor.plan.Answer.Around;
-import dev.patientharbor.types.Fit;
+import dev.patientharbor.types.FitResult;
 import java.util.List;
 import java.util.Optional;
 
@@ -28,8 +28,8 @@ import java.util.Optional;
 public record ResolvedDecorator(
         Slot slot,
         Decorator declared,
-        Lookup name,
-        Optional<Fit> fit,
+        NameLookup name,
+        Optional<FitResult> fit,
         Optional<Blueprint> blueprint,
         List<Need> inner,
         List<ValueFault> valueFaults,

@@ -1,7 +1,7 @@
 package dev.patientharbor.declared;
 
 import dev.patientharbor.model.Demand;
-import dev.patientharbor.names.Lookup;
+import dev.patientharbor.names.NameLookup;
 import java.util.List;
 import java.util.Optional;
 
@@ -12,7 +12,7 @@ import java.util.Optional;
  * @param names every class name in it, looked up
  * @param slot the number of the slot in the whole profile, if it is of one and its names are known
  */
-public record ResolvedDemand(Demand declared, List<Lookup> names, Optional<Integer> slot) {
+public record ResolvedDemand(Demand declared, List<NameLookup> names, Optional<Integer> slot) {
     public ResolvedDemand {
         names = List.copyOf(names);
     }

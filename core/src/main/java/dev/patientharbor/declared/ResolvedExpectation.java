@@ -1,7 +1,7 @@
 package dev.patientharbor.declared;
 
 import dev.patientharbor.model.Expectation;
-import dev.patientharbor.names.Lookup;
+import dev.patientharbor.names.NameLookup;
 import java.util.List;
 import java.util.Optional;
 
@@ -15,7 +15,7 @@ import java.util.Optional;
  */
 public record ResolvedExpectation(
         Expectation declared,
-        List<Lookup> names,
+        List<NameLookup> names,
         Optional<String> consumer,
         Optional<Integer> slot) {
     public ResolvedExpectation {

@@ -1,7 +1,7 @@
 package dev.patientharbor.declared;
 
 import dev.patientharbor.model.Loosening;
-import dev.patientharbor.names.Lookup;
+import dev.patientharbor.names.NameLookup;
 import java.util.List;
 import java.util.Optional;
 
@@ -12,7 +12,8 @@ import java.util.Optional;
  * @param names every class name in it, looked up
  * @param slot the number of the slot in the whole profile, if it is of one and its names are known
  */
-public record ResolvedLoosening(Loosening declared, List<Lookup> names, Optional<Integer> slot) {
+public record ResolvedLoosening(
+        Loosening declared, List<NameLookup> names, Optional<Integer> slot) {
     public ResolvedLoosening {
         names = List.copyOf(names);
     }

@@ -7,7 +7,7 @@ import dev.patientharbor.model.Key;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.Supply;
 import dev.patientharbor.model.SupplyForm;
-import dev.patientharbor.model.Written;
+import dev.patientharbor.model.WrittenName;
 import dev.patientharbor.names.ClassNames;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -23,7 +23,7 @@ public final class StatedKeys {
 
     private final CodeIndex code;
     private final ClassNames names;
-    private final List<Unstated> unstated = new ArrayList<>();
+    private final List<UnstatedKey> unstated = new ArrayList<>();
 
     /**
      * A class that states no key.
@@ -33,7 +33,7 @@ public final class StatedKeys {
      * @param name the class
      * @param method the method that should return a constant
      */
-    public record Unstated(int owner, Slot slot, Written name, String method) {}
+    public record UnstatedKey(int owner, Slot slot, WrittenName name, String method) {}
 
     public StatedKeys(CodeIndex code, ClassNames names) {
         this.code = code;
@@ -41,7 +41,7 @@ public final class StatedKeys {
     }
 
     /** The classes that state no key, of all bindings so far. */
-    public List<Unstated> unstated() {
+    public List<UnstatedKey> unstated() {
         return unstated;
     }
 
@@ -51,11 +51,11 @@ public final class StatedKeys {
         }
         Supply.ByStatedKey stated = (Supply.ByStatedKey) binding.supply();
         List<Binding> all = new ArrayList<>();
-        for (Written name : stated.names()) {
+        for (WrittenName name : stated.names()) {
             Optional<ClassFacts> facts = names.lookup(name).facts();
             Optional<String> key = facts.flatMap(one -> constant(one, stated.method()));
             if (facts.isPresent() && key.isEmpty()) {
-                unstated.add(new Unstated(owner, binding.slot(), name, stated.method()));
+                unstated.add(new UnstatedKey(owner, binding.slot(), name, stated.method()));
             } else {
                 all.add(one(binding, stated, name, key));
             }
@@ -64,7 +64,7 @@ public final class StatedKeys {
     }
 
     private static Binding one(
-            Binding binding, Supply.ByStatedKey stated, Written name, Optional<String> key) {
+            Binding binding, Supply.ByStatedKey stated, WrittenName name, Optional<String> key) {
         // An unknown class is told as such; what key it would have is not known.
         Key under = Key.named(key.orElse(name.text()));
         return new Binding(

@@ -1,6 +1,6 @@
 package dev.patientharbor.declared;
 
-import dev.patientharbor.names.Lookup;
+import dev.patientharbor.names.NameLookup;
 
 /**
  * A name under {@code within} that is no area and no class.
@@ -8,4 +8,4 @@ import dev.patientharbor.names.Lookup;
  * @param profile the number of the profile that names it
  * @param name the name, looked up as a class
  */
-public record UnknownPlace(int profile, Lookup name) {}
+public record UnknownPlace(int profile, NameLookup name) {}

@@ -1,8 +1,8 @@
 package dev.patientharbor.declared;
 
-import dev.patientharbor.model.Given;
+import dev.patientharbor.model.GivenValue;
 import dev.patientharbor.needs.Need;
-import dev.patientharbor.values.Conversion;
+import dev.patientharbor.values.ConversionCheck;
 import java.util.List;
 import java.util.Optional;
 
@@ -15,17 +15,20 @@ import java.util.Optional;
  * @param problem what is wrong
  */
 public record ValueFault(
-        Optional<Need> need, String unknown, List<String> parameters, Conversion.Problem problem) {
+        Optional<Need> need,
+        String unknown,
+        List<String> parameters,
+        ConversionCheck.Problem problem) {
 
-    static ValueFault of(Need need, Conversion.Problem problem) {
+    static ValueFault of(Need need, ConversionCheck.Problem problem) {
         return new ValueFault(Optional.of(need), "", List.of(), problem);
     }
 
-    static ValueFault unknown(String name, Given given, List<String> parameters) {
+    static ValueFault unknown(String name, GivenValue given, List<String> parameters) {
         return new ValueFault(
                 Optional.empty(),
                 name,
                 parameters,
-                new Conversion.Problem(given.at(), List.of(), given.says(), "a parameter"));
+                new ConversionCheck.Problem(given.at(), List.of(), given.says(), "a parameter"));
     }
 }

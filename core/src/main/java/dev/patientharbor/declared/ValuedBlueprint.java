@@ -1,15 +1,15 @@
 package dev.patientharbor.declared;
 
-import dev.patientharbor.model.Given;
+import dev.patientharbor.model.GivenArguments;
+import dev.patientharbor.model.GivenValue;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.TypeRef;
-import dev.patientharbor.model.With;
 import dev.patientharbor.needs.Blueprint;
 import dev.patientharbor.needs.Need;
 import dev.patientharbor.needs.SlotTable;
 import dev.patientharbor.plan.NeedPlace;
 import dev.patientharbor.types.ValueTypes;
-import dev.patientharbor.values.Conversion;
+import dev.patientharbor.values.ConversionCheck;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -28,8 +28,12 @@ record ValuedBlueprint(Blueprint blueprint, List<ValueFault> faults) {
 
     /** Gives values to the constructor or the factory of a blueprint. */
     static ValuedBlueprint of(
-            Blueprint plain, With with, SlotTable slots, ValueTypes types, Conversion conversion) {
-        Map<Integer, Given> byIndex = new HashMap<>();
+            Blueprint plain,
+            GivenArguments with,
+            SlotTable slots,
+            ValueTypes types,
+            ConversionCheck conversion) {
+        Map<Integer, GivenValue> byIndex = new HashMap<>();
         List<ValueFault> faults = new ArrayList<>();
         List<Need> parameters =
                 plain.needs().stream().filter(need -> isParameter(plain, need)).toList();
@@ -37,7 +41,7 @@ record ValuedBlueprint(Blueprint blueprint, List<ValueFault> faults) {
         int position = 0;
         for (Need need : parameters) {
             TypeRef type = slots.slot(need.slot()).contract();
-            Given given = with.named().get(need.name());
+            GivenValue given = with.named().get(need.name());
             if (given == null && position < with.positional().size() && types.isValue(type)) {
                 given = with.positional().get(position++);
             }
@@ -51,12 +55,13 @@ record ValuedBlueprint(Blueprint blueprint, List<ValueFault> faults) {
         }
         if (plain.fault().isEmpty()) {
             List<String> names = parameters.stream().map(Need::name).toList();
-            for (Map.Entry<String, Given> one : with.named().entrySet()) {
+            for (Map.Entry<String, GivenValue> one : with.named().entrySet()) {
                 if (left.contains(one.getKey())) {
                     faults.add(ValueFault.unknown(one.getKey(), one.getValue(), names));
                 }
             }
-            for (Given tooMany : with.positional().subList(position, with.positional().size())) {
+            for (GivenValue tooMany :
+                    with.positional().subList(position, with.positional().size())) {
                 faults.add(ValueFault.unknown("one more", tooMany, names));
             }
         }
@@ -78,7 +83,7 @@ record ValuedBlueprint(Blueprint blueprint, List<ValueFault> faults) {
     }
 
     /** A value for a contract of a value type. */
-    static List<ValueFault> ofContract(Given given, Slot slot, Conversion conversion) {
+    static List<ValueFault> ofContract(GivenValue given, Slot slot, ConversionCheck conversion) {
         return conversion.problems(given, slot.contract()).stream()
                 .map(one -> new ValueFault(Optional.empty(), "", List.of(), one))
                 .toList();

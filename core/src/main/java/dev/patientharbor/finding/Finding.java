@@ -22,11 +22,11 @@ import java.util.stream.Stream;
 public record Finding(
         FindingKind kind,
         Severity severity,
-        Where at,
+        SourcePosition at,
         String cause,
         List<String> subjects,
         String message,
-        List<Detail> details,
+        List<FindingDetail> details,
         List<String> consumers,
         List<String> entries) {
 
@@ -44,12 +44,13 @@ public record Finding(
     }
 
     /** A finding about one thing, that touches no consumer. */
-    public static Finding of(FindingKind kind, Where at, String cause, String message) {
+    public static Finding of(FindingKind kind, SourcePosition at, String cause, String message) {
         return of(kind, at, List.of(cause), message);
     }
 
     /** A finding about several things. */
-    public static Finding of(FindingKind kind, Where at, List<String> subjects, String message) {
+    public static Finding of(
+            FindingKind kind, SourcePosition at, List<String> subjects, String message) {
         return new Finding(
                 kind,
                 kind.severity(),
@@ -74,8 +75,8 @@ public record Finding(
 
     /** The same with one more fact of several lines. */
     public Finding with(String label, List<String> lines) {
-        List<Detail> more = new ArrayList<>(details);
-        more.add(new Detail(label, lines));
+        List<FindingDetail> more = new ArrayList<>(details);
+        more.add(new FindingDetail(label, lines));
         return new Finding(kind, severity, at, cause, subjects, message, more, consumers, entries);
     }
 

@@ -27,7 +27,7 @@ public final class FindingText {
                 .append("\n  ")
                 .append(VisibleText.of(finding.message()))
                 .append('\n');
-        for (Detail detail : finding.details()) {
+        for (FindingDetail detail : finding.details()) {
             String label = detail.label();
             for (String line : detail.lines()) {
                 text.append("  ")

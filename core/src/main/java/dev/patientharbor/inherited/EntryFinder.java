@@ -6,12 +6,12 @@ import dev.patientharbor.code.ClassPattern;
 import dev.patientharbor.code.CodeIndex;
 import dev.patientharbor.code.ExecutableFacts;
 import dev.patientharbor.model.EntryText;
-import dev.patientharbor.model.Written;
+import dev.patientharbor.model.WrittenName;
 import dev.patientharbor.names.ClassNames;
-import dev.patientharbor.names.Lookup;
-import dev.patientharbor.needs.Blueprints;
+import dev.patientharbor.names.NameLookup;
+import dev.patientharbor.needs.BlueprintMaker;
 import dev.patientharbor.needs.InheritedTrait;
-import dev.patientharbor.needs.Marks;
+import dev.patientharbor.needs.KnownMarks;
 import dev.patientharbor.needs.Need;
 import dev.patientharbor.needs.SlotTable;
 import dev.patientharbor.types.Carrier;
@@ -28,11 +28,11 @@ public final class EntryFinder {
 
     private final CodeIndex code;
     private final ClassNames names;
-    private final Marks marks;
-    private final Blueprints blueprints;
+    private final KnownMarks marks;
+    private final BlueprintMaker blueprints;
     private final SlotTable slots;
     private final ValueTypes values;
-    private final BoundAnywhere bound;
+    private final BindingsOfAllSides bound;
     private Set<String> asked;
 
     /** An exception is made where it is thrown, and receives nothing. */
@@ -41,10 +41,10 @@ public final class EntryFinder {
     public EntryFinder(
             CodeIndex code,
             ClassNames names,
-            Marks marks,
-            Blueprints blueprints,
+            KnownMarks marks,
+            BlueprintMaker blueprints,
             SlotTable slots,
-            BoundAnywhere bound) {
+            BindingsOfAllSides bound) {
         this.marks = marks;
         this.code = code;
         this.names = names;
@@ -56,10 +56,10 @@ public final class EntryFinder {
     }
 
     /** What each entry names, but for what others exclude; these have what they exclude. */
-    public List<ResolvedEntry> find(List<Written> entries) {
+    public List<ResolvedEntry> find(List<WrittenName> entries) {
         List<ResolvedEntry> found = new ArrayList<>();
         Set<String> byPattern = new HashSet<>();
-        for (Written entry : entries) {
+        for (WrittenName entry : entries) {
             EntryText text = EntryText.of(entry.text());
             ResolvedEntry one =
                     text.kind() == EntryText.Kind.EXCLUDED
@@ -94,15 +94,15 @@ public final class EntryFinder {
         return new ResolvedEntry(one.written(), left, one.ambiguous());
     }
 
-    private List<ClassFacts> named(Written entry, EntryText text) {
+    private List<ClassFacts> named(WrittenName entry, EntryText text) {
         return text.isPattern()
                 ? code.inPackage(ClassPattern.of(text.name()))
-                : names.lookup(new Written(text.name(), entry.at())).found();
+                : names.lookup(new WrittenName(text.name(), entry.at())).found();
     }
 
-    private ResolvedEntry find(Written entry, EntryText text) {
+    private ResolvedEntry find(WrittenName entry, EntryText text) {
         if (!text.isPattern()) {
-            Lookup lookup = names.lookup(entry);
+            NameLookup lookup = names.lookup(entry);
             return new ResolvedEntry(
                     entry, lookup.facts().map(List::of).orElse(List.of()), lookup.isAmbiguous());
         }

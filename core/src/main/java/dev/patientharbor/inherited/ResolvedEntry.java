@@ -2,7 +2,7 @@ package dev.patientharbor.inherited;
 
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.model.EntryText;
-import dev.patientharbor.model.Written;
+import dev.patientharbor.model.WrittenName;
 import java.util.List;
 
 /**
@@ -13,7 +13,7 @@ import java.util.List;
  *     answers to it
  * @param ambiguous whether it is a short name that fits several classes
  */
-public record ResolvedEntry(Written written, List<ClassFacts> classes, boolean ambiguous) {
+public record ResolvedEntry(WrittenName written, List<ClassFacts> classes, boolean ambiguous) {
 
     /** What it does, and the class or pattern in it. */
     public EntryText text() {

@@ -2,18 +2,18 @@ package dev.patientharbor.inherited;
 
 import dev.patientharbor.declared.ProfileStatements;
 import dev.patientharbor.declared.ResolvedBinding;
-import dev.patientharbor.declared.ResolvedDecoration;
 import dev.patientharbor.declared.ResolvedDecorator;
+import dev.patientharbor.declared.ResolvedDecoratorStatement;
 import dev.patientharbor.declared.ResolvedDemand;
 import dev.patientharbor.declared.ResolvedExpectation;
 import dev.patientharbor.declared.ResolvedLoosening;
 import dev.patientharbor.declared.ResolvedReach;
 import dev.patientharbor.declared.RuleSubject;
-import dev.patientharbor.finding.Where;
+import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.Profile;
-import dev.patientharbor.model.Written;
-import dev.patientharbor.needs.Levels;
+import dev.patientharbor.model.WrittenName;
+import dev.patientharbor.needs.LevelTable;
 import dev.patientharbor.needs.SlotTable;
 import java.util.ArrayList;
 import java.util.BitSet;
@@ -32,31 +32,35 @@ public final class ResolvedProfile {
 
     private final Profile declared;
     private final int number;
-    private final Hierarchy hierarchy;
+    private final ProfileHierarchy hierarchy;
     private final boolean lacksParents;
     private final List<ResolvedBinding> own;
-    private final List<ResolvedDecoration> ownDecorations;
+    private final List<ResolvedDecoratorStatement> ownDecorations;
     private final List<ResolvedReach> reaches = new ArrayList<>();
     private final List<ResolvedReach> ownReaches;
     private final BitSet speaksAt = new BitSet();
     private final boolean plain;
-    private final Bound bound;
-    private final Optional<Said<Lifetime>> lifetime;
-    private final Optional<Said<Boolean>> eager;
-    private final Layers layers;
+    private final InheritedBindings bindings;
+    private final Optional<InheritedStatement<Lifetime>> lifetime;
+    private final Optional<InheritedStatement<Boolean>> eager;
+    private final InheritedDecorators decorators;
     private final List<ResolvedDemand> demands = new ArrayList<>();
-    private final List<Loosened> loosened = new ArrayList<>();
+    private final List<LoosenedDemand> loosened = new ArrayList<>();
     private final List<ResolvedExpectation> expectations;
 
     /** A decorator that is dropped where it is not. */
-    public record DropsNothing(ResolvedDecoration decoration, ResolvedDecorator dropped) {}
+    public record NeedlessDrop(ResolvedDecoratorStatement decoration, ResolvedDecorator dropped) {}
 
     /** Parents that say different things of a slot, and no word since. */
-    public record Clash(int slot, int meet, List<Where> words) {
+    public record Clash(int slot, int meet, List<SourcePosition> words) {
 
         /** What clashes in what is said of a slot, if anything does. */
-        static <T> Optional<Clash> in(Said<T> said, int slot, Function<Said<T>, Where> place) {
-            return said.disagreement()
+        static <T> Optional<Clash> in(
+                InheritedStatement<T> statement,
+                int slot,
+                Function<InheritedStatement<T>, SourcePosition> place) {
+            return statement
+                    .disagreement()
                     .map(
                             one ->
                                     new Clash(
@@ -67,7 +71,7 @@ public final class ResolvedProfile {
     }
 
     /** A rule that is loosened, and the rule of a parent that it is, if one is inherited. */
-    public record Loosened(ResolvedLoosening loosening, Optional<ResolvedDemand> rule) {}
+    public record LoosenedDemand(ResolvedLoosening loosening, Optional<ResolvedDemand> rule) {}
 
     /**
      * A word that says what is inherited anyway.
@@ -77,50 +81,54 @@ public final class ResolvedProfile {
      * @param inherited where the word stands that says the same
      * @param binding the binding, if it is one; else it is a list of decorators
      */
-    public record Repeats(int slot, Where at, Where inherited, Optional<ResolvedBinding> binding) {}
+    public record RepeatedStatement(
+            int slot,
+            SourcePosition at,
+            SourcePosition inherited,
+            Optional<ResolvedBinding> binding) {}
 
     public ResolvedProfile(
             Profile declared,
             int number,
-            Hierarchy hierarchy,
+            ProfileHierarchy hierarchy,
             List<ResolvedProfile> parents,
-            ProfileStatements words,
+            ProfileStatements statements,
             SlotTable slots,
-            Levels levels) {
+            LevelTable levels) {
         this.declared = declared;
         this.number = number;
         this.hierarchy = hierarchy;
-        ownDecorations = List.copyOf(words.decorations());
+        ownDecorations = List.copyOf(statements.decorations());
         lacksParents =
                 !hierarchy.unknownParents(number).isEmpty()
                         || parents.stream().anyMatch(ResolvedProfile::lacksParents);
-        bound =
-                new Bound(
+        bindings =
+                new InheritedBindings(
                         number,
                         hierarchy,
-                        parents.stream().map(one -> one.bound).toList(),
-                        words.bindings(),
-                        words.again());
-        own = List.copyOf(bound.own());
-        layers =
-                new Layers(
+                        parents.stream().map(one -> one.bindings).toList(),
+                        statements.bindings(),
+                        statements.again());
+        own = List.copyOf(bindings.own());
+        decorators =
+                new InheritedDecorators(
                         number,
                         hierarchy,
-                        parents.stream().map(one -> one.layers).toList(),
+                        parents.stream().map(one -> one.decorators).toList(),
                         ownDecorations,
                         slots,
                         levels);
         lifetime = term(declared.terms().lifetime(), parents, one -> one.lifetime);
         eager = term(declared.terms().eager(), parents, one -> one.eager);
-        ownReaches = List.copyOf(words.reaches());
+        ownReaches = List.copyOf(statements.reaches());
         reaches.addAll(ownReaches);
-        expectations = words.expectations();
+        expectations = statements.expectations();
         Set<ResolvedDemand> seen = Collections.newSetFromMap(new IdentityHashMap<>());
         for (ResolvedProfile parent : parents) {
             parent.demands.stream().filter(seen::add).forEach(demands::add);
         }
-        loosen(words.loosenings());
-        demands.addAll(words.demands());
+        loosen(statements.loosenings());
+        demands.addAll(statements.demands());
         for (ResolvedProfile parent : parents) {
             reaches.addAll(parent.reaches);
             speaksAt.or(parent.speaksAt);
@@ -137,7 +145,7 @@ public final class ResolvedProfile {
         Map<RuleSubject, ResolvedDemand> first = new HashMap<>();
         demands.forEach(one -> first.putIfAbsent(one.subject(), one));
         for (ResolvedLoosening one : loosenings) {
-            loosened.add(new Loosened(one, Optional.ofNullable(first.get(one.subject()))));
+            loosened.add(new LoosenedDemand(one, Optional.ofNullable(first.get(one.subject()))));
         }
         Set<RuleSubject> out =
                 loosenings.stream().map(ResolvedLoosening::subject).collect(Collectors.toSet());
@@ -145,17 +153,20 @@ public final class ResolvedProfile {
     }
 
     /** What it says of itself, or else what its parents say. */
-    private <T> Optional<Said<T>> term(
+    private <T> Optional<InheritedStatement<T>> term(
             Optional<T> own,
             List<ResolvedProfile> parents,
-            Function<ResolvedProfile, Optional<Said<T>>> inherited) {
-        List<Said<T>> above =
+            Function<ResolvedProfile, Optional<InheritedStatement<T>>> inherited) {
+        List<InheritedStatement<T>> above =
                 parents.stream().flatMap(parent -> inherited.apply(parent).stream()).toList();
-        Optional<Said<T>> joined =
+        Optional<InheritedStatement<T>> joined =
                 above.isEmpty()
                         ? Optional.empty()
-                        : Optional.of(Said.join(number, above, hierarchy, Object::equals));
-        return own.isPresent() ? Optional.of(Said.by(number, own.get(), joined)) : joined;
+                        : Optional.of(
+                                InheritedStatement.join(number, above, hierarchy, Object::equals));
+        return own.isPresent()
+                ? Optional.of(InheritedStatement.by(number, own.get(), joined))
+                : joined;
     }
 
     /** The rules that hold in it, those of its parents first. */
@@ -164,7 +175,7 @@ public final class ResolvedProfile {
     }
 
     /** The rules that it loosens, in order. */
-    public List<Loosened> loosened() {
+    public List<LoosenedDemand> loosened() {
         return loosened;
     }
 
@@ -175,31 +186,31 @@ public final class ResolvedProfile {
 
     /** Its own bindings that change a part of an inherited one, each with that one. */
     public Map<ResolvedBinding, ResolvedBinding> basis() {
-        return bound.basis();
+        return bindings.basis();
     }
 
     /** The bindings that hold in it, whatever their level, in the order of their slots. */
     public List<ResolvedBinding> bindings() {
-        return bound.all();
+        return bindings.all();
     }
 
     /** The lifetime that holds in it where neither a binding nor a mark says otherwise. */
     public Optional<Lifetime> lifetime() {
-        return lifetime.map(Said::what);
+        return lifetime.map(InheritedStatement::what);
     }
 
     /** Whether everything is made at the start. */
     public boolean isEager() {
-        return eager.map(Said::what).orElse(false);
+        return eager.map(InheritedStatement::what).orElse(false);
     }
 
     /** The terms of which its parents, or theirs, say different things: the keys of the file. */
     public List<String> termsInDispute() {
         List<String> disputed = new ArrayList<>();
-        if (lifetime.flatMap(Said::disagreement).isPresent()) {
+        if (lifetime.flatMap(InheritedStatement::disagreement).isPresent()) {
             disputed.add("lifetime");
         }
-        if (eager.flatMap(Said::disagreement).isPresent()) {
+        if (eager.flatMap(InheritedStatement::disagreement).isPresent()) {
             disputed.add("eager");
         }
         return disputed;
@@ -233,7 +244,7 @@ public final class ResolvedProfile {
     }
 
     /** The parents that do not exist. */
-    public List<Written> unknownParents() {
+    public List<WrittenName> unknownParents() {
         return hierarchy.unknownParents(number);
     }
 
@@ -241,7 +252,7 @@ public final class ResolvedProfile {
         return own;
     }
 
-    public List<ResolvedDecoration> ownDecorations() {
+    public List<ResolvedDecoratorStatement> ownDecorations() {
         return ownDecorations;
     }
 
@@ -252,55 +263,55 @@ public final class ResolvedProfile {
 
     /** The binding that holds for a slot at its level, its own or inherited. */
     public Optional<ResolvedBinding> binding(int slot) {
-        return bound.find(slot);
+        return bindings.find(slot);
     }
 
     /** The inherited bindings of a slot that no longer hold here, nearest first. */
     public List<ResolvedBinding> hidden(int slot) {
-        return bound.hidden(slot);
+        return bindings.hidden(slot);
     }
 
     /** The decorators that hold for a slot at its level, outermost first. */
     public List<ResolvedDecorator> decorators(int slot) {
-        return layers.list(slot);
+        return decorators.list(slot);
     }
 
     /** The slots that have decorators, in the order in which they were said. */
     public Iterable<Integer> decoratedSlots() {
-        return layers.slots();
+        return decorators.slots();
     }
 
     /** Bindings of its own of one slot, two or more of them each. */
     public List<List<ResolvedBinding>> boundTwice() {
-        return bound.boundTwice();
+        return bindings.boundTwice();
     }
 
     /** Words of its own that remove or change what is not there. */
     public List<ResolvedBinding> changesNothing() {
-        return bound.changesNothing();
+        return bindings.changesNothing();
     }
 
     /** Words of its own that say what is inherited anyway. */
-    public List<Repeats> repeats() {
-        List<Repeats> repeats = new ArrayList<>(bound.repeats());
-        repeats.addAll(layers.repeats());
+    public List<RepeatedStatement> repeats() {
+        List<RepeatedStatement> repeats = new ArrayList<>(bindings.repeats());
+        repeats.addAll(decorators.repeats());
         return repeats;
     }
 
-    public List<DropsNothing> dropsNothing() {
-        return layers.dropsNothing();
+    public List<NeedlessDrop> dropsNothing() {
+        return decorators.dropsNothing();
     }
 
     /** Where its parents, or theirs, disagree, and nobody has settled it. */
     public List<Clash> clashes() {
-        List<Clash> clashes = new ArrayList<>(bound.clashes());
-        clashes.addAll(layers.clashes());
+        List<Clash> clashes = new ArrayList<>(bindings.clashes());
+        clashes.addAll(decorators.clashes());
         return clashes;
     }
 
     /** Whether two profiles have the very same word of a slot, or none. */
     public boolean saysTheSameAs(ResolvedProfile other, int slot) {
-        return bound.saysTheSameAs(other.bound, slot);
+        return bindings.saysTheSameAs(other.bindings, slot);
     }
 
     /** Whether nothing is said but for the profile as a whole. */
@@ -310,7 +321,7 @@ public final class ResolvedProfile {
 
     /** Whether no slot has decorators. */
     public boolean isUndecorated() {
-        return layers.isEmpty();
+        return decorators.isEmpty();
     }
 
     /** Whether anything is said at a level. */
@@ -320,7 +331,7 @@ public final class ResolvedProfile {
 
     /** Whether decorators of a slot are spoken of at its very level. */
     public boolean decoratesAt(int slot) {
-        return layers.speaksOf(slot);
+        return decorators.speaksOf(slot);
     }
 
     /** What limits how far needs may look, its own words before inherited ones. */
@@ -333,7 +344,7 @@ public final class ResolvedProfile {
      * replaced variant where the first one stood.
      */
     public long placeOf(int slot) {
-        ResolvedBinding first = bound.first(slot);
+        ResolvedBinding first = bindings.first(slot);
         return (long) hierarchy.placeInLine(number, first.owner()) << Integer.SIZE | first.place();
     }
 }

@@ -1,6 +1,6 @@
 package dev.patientharbor.model;
 
-import dev.patientharbor.finding.Where;
+import dev.patientharbor.finding.SourcePosition;
 import java.util.List;
 import java.util.Optional;
 
@@ -12,7 +12,8 @@ import java.util.Optional;
  * @param members class names, and patterns such as {@code port.*} and {@code port.**}
  * @param at where it stands
  */
-public record Area(String name, Optional<Written> inside, List<Written> members, Where at) {
+public record Area(
+        String name, Optional<WrittenName> inside, List<WrittenName> members, SourcePosition at) {
     public Area {
         members = List.copyOf(members);
     }

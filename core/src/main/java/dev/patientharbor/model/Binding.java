@@ -1,6 +1,6 @@
 package dev.patientharbor.model;
 
-import dev.patientharbor.finding.Where;
+import dev.patientharbor.finding.SourcePosition;
 import java.util.List;
 import java.util.Optional;
 
@@ -19,12 +19,12 @@ import java.util.Optional;
 public record Binding(
         Slot slot,
         Supply supply,
-        With with,
+        GivenArguments with,
         Optional<Lifetime> lifetime,
         boolean keepsValues,
         Optional<List<String>> constructor,
         Grounds grounds,
-        Where at) {
+        SourcePosition at) {
     public Binding {
         constructor = constructor.map(List::copyOf);
     }
@@ -34,7 +34,7 @@ public record Binding(
      */
     public Binding over(Binding inherited) {
         boolean part = supply.effect() == SupplyEffect.KEEPS;
-        With values = part || keepsValues ? inherited.with.changedBy(with) : with;
+        GivenArguments values = part || keepsValues ? inherited.with.changedBy(with) : with;
         return new Binding(
                 slot,
                 part ? inherited.supply : supply,

@@ -50,7 +50,7 @@ public sealed interface BuiltIn {
 
         @Override
         public String words() {
-            return "delay " + Durations.text(time);
+            return "delay " + DurationText.text(time);
         }
 
         @Override
@@ -66,7 +66,7 @@ public sealed interface BuiltIn {
      * @param with the exception
      * @param saying its message
      */
-    record Fail(When when, Written with, Optional<String> saying) implements BuiltIn {
+    record Fail(When when, WrittenName with, Optional<String> saying) implements BuiltIn {
 
         /** What fails with where nothing else is said. */
         public static final String USUAL = "java.lang.IllegalStateException";

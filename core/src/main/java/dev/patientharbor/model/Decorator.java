@@ -12,18 +12,21 @@ import java.util.Optional;
  * @param constructor the parameter types of the constructor to use, if that is said
  */
 public record Decorator(
-        Written name, Optional<BuiltIn> builtIn, With with, Optional<List<String>> constructor) {
+        WrittenName name,
+        Optional<BuiltIn> builtIn,
+        GivenArguments with,
+        Optional<List<String>> constructor) {
     public Decorator {
         constructor = constructor.map(List::copyOf);
     }
 
     /** A class. */
-    public static Decorator ofClass(Written name) {
-        return new Decorator(name, Optional.empty(), With.NOTHING, Optional.empty());
+    public static Decorator ofClass(WrittenName name) {
+        return new Decorator(name, Optional.empty(), GivenArguments.NOTHING, Optional.empty());
     }
 
     /** One that is built in. */
-    public static Decorator builtIn(Written name, BuiltIn one) {
-        return new Decorator(name, Optional.of(one), With.NOTHING, Optional.empty());
+    public static Decorator builtIn(WrittenName name, BuiltIn one) {
+        return new Decorator(name, Optional.of(one), GivenArguments.NOTHING, Optional.empty());
     }
 }

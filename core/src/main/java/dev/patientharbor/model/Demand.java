@@ -1,6 +1,6 @@
 package dev.patientharbor.model;
 
-import dev.patientharbor.finding.Where;
+import dev.patientharbor.finding.SourcePosition;
 import java.util.List;
 import java.util.Optional;
 
@@ -16,9 +16,9 @@ import java.util.Optional;
 public record Demand(
         Kind kind,
         Optional<Slot> slot,
-        List<Written> words,
+        List<WrittenName> words,
         Optional<Lifetime> lifetime,
-        Where at) {
+        SourcePosition at) {
     public Demand {
         words = List.copyOf(words);
     }

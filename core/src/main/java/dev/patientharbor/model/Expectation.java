@@ -1,6 +1,6 @@
 package dev.patientharbor.model;
 
-import dev.patientharbor.finding.Where;
+import dev.patientharbor.finding.SourcePosition;
 import java.util.List;
 
 /**
@@ -12,7 +12,8 @@ import java.util.List;
  *     the words {@code mock}, {@code absent} and {@code canned}
  * @param at where it stands
  */
-public record Expectation(Written consumer, Slot slot, List<Written> received, Where at) {
+public record Expectation(
+        WrittenName consumer, Slot slot, List<WrittenName> received, SourcePosition at) {
     public Expectation {
         received = List.copyOf(received);
     }

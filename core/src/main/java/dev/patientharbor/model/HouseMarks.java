@@ -13,10 +13,10 @@ import java.util.List;
  * @param scopes what scope marks stand for
  */
 public record HouseMarks(
-        List<Written> inject,
-        List<Written> key,
-        List<Written> absent,
-        List<Written> lookup,
+        List<WrittenName> inject,
+        List<WrittenName> key,
+        List<WrittenName> absent,
+        List<WrittenName> lookup,
         List<ScopeMark> scopes) {
 
     /** Only the open standard's. */
@@ -32,5 +32,5 @@ public record HouseMarks(
     }
 
     /** The lifetime for which a scope mark stands. */
-    public record ScopeMark(Written mark, Lifetime lifetime) {}
+    public record ScopeMark(WrittenName mark, Lifetime lifetime) {}
 }

@@ -1,6 +1,6 @@
 package dev.patientharbor.model;
 
-import dev.patientharbor.finding.Where;
+import dev.patientharbor.finding.SourcePosition;
 import java.util.Optional;
 
 /**
@@ -11,7 +11,7 @@ import java.util.Optional;
  * @param because why
  * @param at where it stands
  */
-public record Loosening(Demand.Kind kind, Optional<Slot> slot, String because, Where at) {
+public record Loosening(Demand.Kind kind, Optional<Slot> slot, String because, SourcePosition at) {
     public Loosening {
         if (because.isBlank()) {
             throw new IllegalArgumentException("a rule is loosened without a reason");

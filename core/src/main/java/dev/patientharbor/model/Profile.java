@@ -1,6 +1,6 @@
 package dev.patientharbor.model;
 
-import dev.patientharbor.finding.Where;
+import dev.patientharbor.finding.SourcePosition;
 import java.util.List;
 
 /**
@@ -17,11 +17,11 @@ import java.util.List;
 public record Profile(
         String name,
         boolean partial,
-        List<Written> parents,
-        Terms terms,
-        Words words,
-        List<Within> within,
-        Where at) {
+        List<WrittenName> parents,
+        ProfileTerms terms,
+        LevelStatements words,
+        List<PlaceStatements> within,
+        SourcePosition at) {
     public Profile {
         parents = List.copyOf(parents);
         within = List.copyOf(within);

@@ -9,7 +9,7 @@ import java.util.Optional;
  * @param range how far
  * @param upTo the outermost area that is looked at; only for {@link Range#UP_TO}
  */
-public record Reach(Written need, Range range, Optional<Written> upTo) {
+public record Reach(WrittenName need, Range range, Optional<WrittenName> upTo) {
 
     /** The ranges. */
     public enum Range {

@@ -13,7 +13,7 @@ public sealed interface StatedConsumer {
     <T> T match(
             Function<Thing, T> thing, Function<Handler, T> handler, Function<Statics, T> statics);
 
-    Written name();
+    WrittenName name();
 
     /**
      * What is no class, such as a page template or a script.
@@ -21,7 +21,7 @@ public sealed interface StatedConsumer {
      * @param name what people call it
      * @param needs what it asks for, by the name it uses, in order
      */
-    record Thing(Written name, Map<String, Slot> needs) implements StatedConsumer {
+    record Thing(WrittenName name, Map<String, Slot> needs) implements StatedConsumer {
         public Thing {
             needs = Collections.unmodifiableMap(new LinkedHashMap<>(needs));
         }
@@ -43,7 +43,7 @@ public sealed interface StatedConsumer {
      * @param method the name of the method
      * @param passed the names of the parameters that the caller passes
      */
-    record Handler(Written name, Written holder, String method, List<Written> passed)
+    record Handler(WrittenName name, WrittenName holder, String method, List<WrittenName> passed)
             implements StatedConsumer {
         public Handler {
             passed = List.copyOf(passed);
@@ -64,7 +64,7 @@ public sealed interface StatedConsumer {
      *
      * @param name the class as written
      */
-    record Statics(Written name) implements StatedConsumer {
+    record Statics(WrittenName name) implements StatedConsumer {
         @Override
         public <T> T match(
                 Function<Thing, T> thing,

@@ -23,7 +23,7 @@ public sealed interface Supply {
     Optional<ImplementationKind> kind();
 
     /** The class that it names: the one that is made, or that has the method of a factory. */
-    default Optional<Written> className() {
+    default Optional<WrittenName> className() {
         return switch (form()) {
             case CLASS -> Optional.of(((OfClass) this).name());
             case FACTORY -> Optional.of(((Factory) this).holder());
@@ -66,7 +66,7 @@ public sealed interface Supply {
     }
 
     /** The canned answers of which a stub is made. */
-    default Optional<List<Canned>> cannedAnswers() {
+    default Optional<List<CannedMethod>> cannedAnswers() {
         return form() == SupplyForm.ANSWERS
                 ? Optional.of(((OfAnswers) this).answers())
                 : Optional.empty();
@@ -88,7 +88,7 @@ public sealed interface Supply {
      * @param of what the class is for its contract
      * @param name the class
      */
-    record OfClass(ImplementationKind of, Written name) implements Supply {
+    record OfClass(ImplementationKind of, WrittenName name) implements Supply {
         public OfClass {
             if (of == ImplementationKind.MOCK) {
                 throw new IllegalArgumentException(
@@ -131,7 +131,7 @@ public sealed interface Supply {
     }
 
     /** A stub with canned answers, made from the contract and these. */
-    record OfAnswers(List<Canned> answers) implements Supply {
+    record OfAnswers(List<CannedMethod> answers) implements Supply {
         public OfAnswers {
             answers = List.copyOf(answers);
         }
@@ -153,7 +153,7 @@ public sealed interface Supply {
 
         @Override
         public String says() {
-            return "stub " + answers.stream().map(Canned::says).toList();
+            return "stub " + answers.stream().map(CannedMethod::says).toList();
         }
     }
 
@@ -162,7 +162,7 @@ public sealed interface Supply {
      *
      * @param of what it is for its contract
      */
-    record OfValue(ImplementationKind of, Given given) implements Supply {
+    record OfValue(ImplementationKind of, GivenValue given) implements Supply {
         @Override
         public SupplyForm form() {
             return SupplyForm.VALUE;
@@ -256,7 +256,7 @@ public sealed interface Supply {
      * @param method the name of the method
      * @param names the classes, in order
      */
-    record ByStatedKey(ImplementationKind of, String method, List<Written> names)
+    record ByStatedKey(ImplementationKind of, String method, List<WrittenName> names)
             implements Supply {
         public ByStatedKey {
             names = List.copyOf(names);
@@ -285,7 +285,7 @@ public sealed interface Supply {
      * @param holder the class whose method it is; for a method that is not static, the slot of it
      * @param method the name of the method
      */
-    record Factory(ImplementationKind of, Written holder, String method) implements Supply {
+    record Factory(ImplementationKind of, WrittenName holder, String method) implements Supply {
         @Override
         public SupplyForm form() {
             return SupplyForm.FACTORY;

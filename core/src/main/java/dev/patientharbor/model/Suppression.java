@@ -1,6 +1,6 @@
 package dev.patientharbor.model;
 
-import dev.patientharbor.finding.Where;
+import dev.patientharbor.finding.SourcePosition;
 
 /**
  * A kind of finding that is not to be told, of one place or of any.
@@ -11,7 +11,7 @@ import dev.patientharbor.finding.Where;
  * @param grounds why, who answers for it, until when; there is a reason
  * @param at where it stands
  */
-public record Suppression(String id, String of, Grounds grounds, Where at) {
+public record Suppression(String id, String of, Grounds grounds, SourcePosition at) {
     public Suppression {
         if (grounds.because().isEmpty()) {
             throw new IllegalArgumentException("a suppression of " + id + " without a reason");

@@ -3,12 +3,12 @@ package dev.patientharbor.names;
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.CodeIndex;
 import dev.patientharbor.finding.NameSearch;
-import dev.patientharbor.finding.Where;
+import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.model.BuiltIn;
-import dev.patientharbor.model.Declaration;
+import dev.patientharbor.model.SetDeclaration;
 import dev.patientharbor.model.SlotParser;
 import dev.patientharbor.model.StatedConsumer;
-import dev.patientharbor.model.Written;
+import dev.patientharbor.model.WrittenName;
 import dev.patientharbor.types.Carrier;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -38,14 +38,14 @@ public final class ClassNames {
     private NameSearch simpleNames;
 
     /** The names of a set: those of the classes that are seen, and of what it states itself. */
-    public ClassNames(CodeIndex code, Declaration set) {
+    public ClassNames(CodeIndex code, SetDeclaration set) {
         this.code = code;
-        packages = set.packages().stream().map(Written::text).toList();
+        packages = set.packages().stream().map(WrittenName::text).toList();
         for (StatedConsumer consumer : set.consumers()) {
             consumer.match(
                             thing -> Optional.of(thing.name()),
-                            handler -> Optional.<Written>empty(),
-                            statics -> Optional.<Written>empty())
+                            handler -> Optional.<WrittenName>empty(),
+                            statics -> Optional.<WrittenName>empty())
                     .ifPresent(name -> things.add(name.text()));
         }
     }
@@ -55,13 +55,16 @@ public final class ClassNames {
      * java.lang}, then among the types that wrap needs, such as {@code Optional}. Nested classes
      * may be written with {@code .} or {@code $}.
      */
-    public Lookup lookup(Written name) {
-        return new Lookup(name, known.computeIfAbsent(name.text(), this::find));
+    public NameLookup lookup(WrittenName name) {
+        return new NameLookup(name, known.computeIfAbsent(name.text(), this::find));
     }
 
     /** A class by its full name, if it is known; else as it was written. */
-    public Written full(Written name) {
-        return lookup(name).facts().map(facts -> new Written(facts.name(), name.at())).orElse(name);
+    public WrittenName full(WrittenName name) {
+        return lookup(name)
+                .facts()
+                .map(facts -> new WrittenName(facts.name(), name.at()))
+                .orElse(name);
     }
 
     private List<ClassFacts> find(String name) {
@@ -127,7 +130,7 @@ public final class ClassNames {
     /** The class as a file of this set may write it: short where that is enough to find it. */
     public String toWrite(String binaryName) {
         String simple = simpleName(binaryName);
-        return lookup(new Written(simple, Where.classNamed(binaryName)))
+        return lookup(new WrittenName(simple, SourcePosition.classNamed(binaryName)))
                 .facts()
                 .filter(facts -> facts.name().equals(binaryName))
                 .map(facts -> simple)

@@ -2,7 +2,7 @@ package dev.patientharbor.needs;
 
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.ExecutableFacts;
-import dev.patientharbor.model.Given;
+import dev.patientharbor.model.GivenValue;
 import dev.patientharbor.model.TypeRef.ClassType;
 import dev.patientharbor.needs.BuildFault.Reason;
 import java.util.List;
@@ -27,7 +27,7 @@ public record Blueprint(
         Optional<String> method,
         Optional<ClassType> makes,
         Optional<ExecutableFacts> executable,
-        Map<Integer, Given> values,
+        Map<Integer, GivenValue> values,
         List<Need> needs,
         Optional<BuildFault> fault) {
     public Blueprint {
@@ -84,7 +84,7 @@ public record Blueprint(
     }
 
     /** The same with some parameters given, and the needs that are left. */
-    public Blueprint given(Map<Integer, Given> byPlace, List<Need> left) {
+    public Blueprint given(Map<Integer, GivenValue> byPlace, List<Need> left) {
         return new Blueprint(facts, type, method, makes, executable, byPlace, left, fault);
     }
 

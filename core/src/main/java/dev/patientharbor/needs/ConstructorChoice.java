@@ -22,7 +22,7 @@ public record ConstructorChoice(Optional<ExecutableFacts> constructor, Optional<
      * @param wanted the parameter types that the binding names, erased
      */
     public static ConstructorChoice of(
-            ClassFacts facts, Optional<List<String>> wanted, Marks marks) {
+            ClassFacts facts, Optional<List<String>> wanted, KnownMarks marks) {
         if (facts.isInterface()) {
             return fault(Reason.INTERFACE, List.of());
         }

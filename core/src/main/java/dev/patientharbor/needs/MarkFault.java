@@ -1,6 +1,6 @@
 package dev.patientharbor.needs;
 
-import dev.patientharbor.finding.Where;
+import dev.patientharbor.finding.SourcePosition;
 
 /**
  * A mark of the open standard that cannot be meant so, or says nothing.
@@ -8,7 +8,7 @@ import dev.patientharbor.finding.Where;
  * @param reason what is wrong
  * @param at the member, or the class
  */
-public record MarkFault(Reason reason, Where at) {
+public record MarkFault(Reason reason, SourcePosition at) {
 
     /** What can be wrong. */
     public enum Reason {

@@ -3,7 +3,7 @@ package dev.patientharbor.needs;
 import dev.patientharbor.code.AnnotationFacts;
 import dev.patientharbor.code.ExecutableFacts;
 import dev.patientharbor.code.FieldFacts;
-import dev.patientharbor.finding.Where;
+import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.needs.MarkFault.Reason;
 import dev.patientharbor.plan.NeedPlace;
 import java.lang.reflect.Modifier;
@@ -17,10 +17,10 @@ import java.util.function.IntFunction;
  */
 final class MarkFaults {
 
-    private final Qualifiers qualifiers;
+    private final QualifierReader qualifiers;
     private final List<MarkFault> all = new ArrayList<>(0);
 
-    MarkFaults(Qualifiers qualifiers) {
+    MarkFaults(QualifierReader qualifiers) {
         this.qualifiers = qualifiers;
     }
 
@@ -30,7 +30,7 @@ final class MarkFaults {
 
     void ofField(String owner, FieldFacts field) {
         NeedPlace place = NeedPlace.field(field.name());
-        Where at = new Where.InClass(owner, place.words() + ' ' + field.name());
+        SourcePosition at = new SourcePosition.InClass(owner, place.words() + ' ' + field.name());
         if (Modifier.isFinal(field.access())) {
             all.add(new MarkFault(Reason.FINAL_FIELD, at));
         }
@@ -39,7 +39,7 @@ final class MarkFaults {
 
     void ofMethod(String owner, ExecutableFacts method) {
         if (!method.typeParameters().isEmpty()) {
-            Where at = new Where.InClass(owner, "method " + method.name());
+            SourcePosition at = new SourcePosition.InClass(owner, "method " + method.name());
             all.add(new MarkFault(Reason.TYPE_PARAMETERS, at));
         }
         String nameAndTypes = NeedReader.nameAndTypes(method);
@@ -50,12 +50,12 @@ final class MarkFaults {
         for (int i = 0; i < executable.parameterTypes().size(); i++) {
             List<AnnotationFacts> marks = executable.parameterAnnotations(i);
             if (!marks.isEmpty()) {
-                ofKeys(marks, new Where.InClass(owner, places.apply(i).words()));
+                ofKeys(marks, new SourcePosition.InClass(owner, places.apply(i).words()));
             }
         }
     }
 
-    private void ofKeys(List<AnnotationFacts> marks, Where at) {
+    private void ofKeys(List<AnnotationFacts> marks, SourcePosition at) {
         if (qualifiers.count(marks) > 1) {
             all.add(new MarkFault(Reason.TWO_KEYS, at));
         } else if (marks.stream().anyMatch(qualifiers::isBlank)) {

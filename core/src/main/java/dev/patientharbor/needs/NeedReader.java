@@ -10,10 +10,10 @@ import dev.patientharbor.model.Key;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.TypeRef.ClassType;
+import dev.patientharbor.plan.MarkedMember;
 import dev.patientharbor.plan.NeedPlace;
-import dev.patientharbor.plan.Site;
 import dev.patientharbor.types.Carrier;
-import dev.patientharbor.types.Generics;
+import dev.patientharbor.types.GenericTypes;
 import java.lang.reflect.Modifier;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -31,20 +31,20 @@ import java.util.Set;
 public final class NeedReader {
 
     private final CodeIndex code;
-    private final Generics generics;
-    private final Qualifiers qualifiers;
-    private final Marks marks;
+    private final GenericTypes generics;
+    private final QualifierReader qualifiers;
+    private final KnownMarks marks;
     private final SlotTable slots;
 
     /** Whether anything but a constructor asks, in a class or above it. */
     private final InheritedTrait asksByMembers;
 
-    public NeedReader(CodeIndex code, Generics generics, Marks marks, SlotTable slots) {
+    public NeedReader(CodeIndex code, GenericTypes generics, KnownMarks marks, SlotTable slots) {
         this.code = code;
         this.generics = generics;
         this.slots = slots;
         this.marks = marks;
-        qualifiers = new Qualifiers(code, marks);
+        qualifiers = new QualifierReader(code, marks);
         asksByMembers = new InheritedTrait(code, NeedReader::asksByMembers);
     }
 
@@ -111,22 +111,23 @@ public final class NeedReader {
     }
 
     /** A marked member, and how many needs it has. */
-    public record Marked(String owner, Site.Kind kind, String name, String descriptor, int needs) {}
+    public record MemberNeeds(
+            String owner, MarkedMember.Kind kind, String name, String descriptor, int needs) {}
 
     /** The marked fields and methods, in the order of their needs. */
-    List<Marked> marked(ClassFacts facts, ClassType type) {
-        List<Marked> marked = new ArrayList<>();
+    List<MemberNeeds> marked(ClassFacts facts, ClassType type) {
+        List<MemberNeeds> marked = new ArrayList<>();
         List<Member> chain = chain(facts, open(facts, type));
         for (int i = chain.size() - 1; i >= 0; i--) {
             String owner = chain.get(i).facts().name();
             for (FieldFacts field : markedFields(chain.get(i), false)) {
-                marked.add(new Marked(owner, Site.Kind.FIELD, field.name(), "", 1));
+                marked.add(new MemberNeeds(owner, MarkedMember.Kind.FIELD, field.name(), "", 1));
             }
             for (ExecutableFacts method : markedMethods(chain, i, false)) {
                 marked.add(
-                        new Marked(
+                        new MemberNeeds(
                                 owner,
-                                Site.Kind.METHOD,
+                                MarkedMember.Kind.METHOD,
                                 method.name(),
                                 method.descriptor(),
                                 method.parameterTypes().size()));
@@ -140,7 +141,7 @@ public final class NeedReader {
         if (!type.arguments().isEmpty() || facts.signature().isEmpty()) {
             return type;
         }
-        Map<String, TypeRef> unsaid = Unsaid.of(facts);
+        Map<String, TypeRef> unsaid = TypeParameterBounds.of(facts);
         return new ClassType(
                 type.name(), facts.typeParameters().stream().map(unsaid::get).toList());
     }
@@ -235,8 +236,8 @@ public final class NeedReader {
     }
 
     private Member member(ClassFacts facts, ClassType type) {
-        Map<String, TypeRef> variables = Unsaid.around(facts, code);
-        variables.putAll(Generics.variables(facts, type));
+        Map<String, TypeRef> variables = TypeParameterBounds.around(facts, code);
+        variables.putAll(GenericTypes.variables(facts, type));
         return new Member(facts, variables, new HashSet<>(0));
     }
 
@@ -285,7 +286,7 @@ public final class NeedReader {
             List<Need> needs,
             Places places) {
         List<TypeRef> types = executable.parameterTypes();
-        Map<String, TypeRef> own = Unsaid.of(executable);
+        Map<String, TypeRef> own = TypeParameterBounds.of(executable);
         for (int i = 0; i < types.size(); i++) {
             add(
                     needs,

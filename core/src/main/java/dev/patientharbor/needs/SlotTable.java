@@ -36,7 +36,7 @@ public final class SlotTable {
         if (known != null) {
             return known;
         }
-        int number = add(slot, slots.size(), Levels.WHOLE);
+        int number = add(slot, slots.size(), LevelTable.WHOLE);
         numbers.put(slot, number);
         many.set(number, Carrier.holdsMany(slot.contract()));
         wrapping.set(number, Carrier.of(slot.contract()).isPresent());
@@ -55,8 +55,8 @@ public final class SlotTable {
     /** The number of the same slot at a level. */
     public int at(int number, int wanted) {
         int whole = plain[number];
-        if (wanted == Levels.WHOLE || wanted == level[number]) {
-            return wanted == Levels.WHOLE ? whole : number;
+        if (wanted == LevelTable.WHOLE || wanted == level[number]) {
+            return wanted == LevelTable.WHOLE ? whole : number;
         }
         Long key = (long) whole << Integer.SIZE | wanted;
         Integer known = atLevels.get(key);

@@ -1,7 +1,7 @@
 package dev.patientharbor.plan;
 
-import dev.patientharbor.finding.Where;
-import dev.patientharbor.model.FillIn;
+import dev.patientharbor.finding.SourcePosition;
+import dev.patientharbor.model.FillInSource;
 import dev.patientharbor.model.Key;
 import dev.patientharbor.model.ShortName;
 import dev.patientharbor.model.Slot;
@@ -35,9 +35,9 @@ public record Answer(
         List<Around> around,
         Optional<LifetimeChoice> lifetime,
         Optional<String> instance,
-        Optional<Where> origin,
+        Optional<SourcePosition> origin,
         List<Hidden> hides,
-        Optional<FillIn> filledBy,
+        Optional<FillInSource> filledBy,
         List<String> leftOut,
         List<Element> elements,
         Optional<Behind> behind,
@@ -58,7 +58,7 @@ public record Answer(
      *     nothing
      * @param at where it was said
      */
-    public record Around(String name, String given, Where at) {}
+    public record Around(String name, String given, SourcePosition at) {}
 
     /** The decorators around it by their names, outermost first. */
     public List<String> decorators() {
@@ -79,7 +79,7 @@ public record Answer(
      * @param supply what it would have supplied, in a word
      * @param at where it stands; the class for one that would fill the slot by its mark
      */
-    public record Hidden(String supply, Where at) {}
+    public record Hidden(String supply, SourcePosition at) {}
 
     /**
      * A member of a collection.

@@ -13,7 +13,7 @@ import java.util.Optional;
 public final class Assembly {
 
     private final Roster roster;
-    private final List<Part> parts;
+    private final List<AssemblyPart> parts;
     private final Map<Slot, Integer> bySlot;
     private final List<Integer> entries;
     private final Settings settings;
@@ -29,7 +29,7 @@ public final class Assembly {
      */
     public Assembly(
             Roster roster,
-            List<Part> parts,
+            List<AssemblyPart> parts,
             Map<Slot, Integer> bySlot,
             List<Integer> entries,
             Settings settings) {
@@ -46,7 +46,7 @@ public final class Assembly {
     }
 
     /** The parts, by number from 0. */
-    public List<Part> parts() {
+    public List<AssemblyPart> parts() {
         return parts;
     }
 
@@ -60,7 +60,7 @@ public final class Assembly {
      * class around a nested one ({@code Shop.Clock}) or without it.
      */
     public List<Slot> meantBy(Slot written) {
-        List<Slot> known = parts.stream().map(Part::slot).distinct().toList();
+        List<Slot> known = parts.stream().map(AssemblyPart::slot).distinct().toList();
         if (known.contains(written)) {
             return List.of(written);
         }

@@ -20,10 +20,10 @@ final class Fingerprint {
 
     private Fingerprint() {}
 
-    static String of(List<Row> rows, boolean eager) {
+    static String of(List<RosterRow> rows, boolean eager) {
         MessageDigest digest = sha256();
         digest.update((byte) (eager ? 1 : 0));
-        for (Row row : rows) {
+        for (RosterRow row : rows) {
             Answer answer = row.answer();
             String decided =
                     String.join(

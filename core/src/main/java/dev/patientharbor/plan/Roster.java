@@ -14,7 +14,7 @@ import java.util.stream.Collectors;
  *
  * <pre>{@code
  * Roster live = ProfileFiles.read(Path.of("../examples/port.harbor.yaml")).roster("live");
- * Received rota = live.of(ArrivalDesk.class).need("rota");
+ * RosterNeed rota = live.of(ArrivalDesk.class).need("rota");
  * assertEquals("real SeasonPilotRota", rota.received());
  * assertTrue(rota.isSameAs(live.of(NightDesk.class).need("rota")));
  * }</pre>
@@ -22,18 +22,19 @@ import java.util.stream.Collectors;
 public final class Roster {
 
     private final String profile;
-    private final List<Row> rows;
-    private final List<Passed> passed;
+    private final List<RosterRow> rows;
+    private final List<PassedParameter> passed;
     private final boolean eager;
 
     /**
      * @param profile the name of the profile
      * @param rows one for each need that is reached from the entry consumers, in the order of
-     *     {@link Row#ORDER}
+     *     {@link RosterRow#ORDER}
      * @param passed the parameters of handlers that their callers pass
      * @param eager whether everything is made at the start, rather than when it is first needed
      */
-    public Roster(String profile, List<Row> rows, List<Passed> passed, boolean eager) {
+    public Roster(
+            String profile, List<RosterRow> rows, List<PassedParameter> passed, boolean eager) {
         this.profile = profile;
         this.rows = List.copyOf(rows);
         this.passed = List.copyOf(passed);
@@ -46,12 +47,12 @@ public final class Roster {
     }
 
     /** One for each need that is reached from the entry consumers, sorted. */
-    public List<Row> rows() {
+    public List<RosterRow> rows() {
         return rows;
     }
 
     /** The parameters of handlers that their callers pass. */
-    public List<Passed> passed() {
+    public List<PassedParameter> passed() {
         return passed;
     }
 
@@ -75,7 +76,7 @@ public final class Roster {
      *
      * @throws IllegalArgumentException if it is no consumer of this profile, or needs nothing
      */
-    public Receiver of(Class<?> consumer) {
+    public RosterConsumer of(Class<?> consumer) {
         return of(RequiredArgument.of(consumer, "a consumer").getName());
     }
 
@@ -85,7 +86,7 @@ public final class Roster {
      * @param consumer its binary name, or its short name if no other consumer has it
      * @throws IllegalArgumentException if it is no consumer of this profile, or needs nothing
      */
-    public Receiver of(String consumer) {
+    public RosterConsumer of(String consumer) {
         RequiredArgument.of(consumer, "a consumer");
         List<String> all = consumers();
         List<String> meant =
@@ -107,7 +108,7 @@ public final class Roster {
                             + profile
                             + (near.isEmpty() ? "" : "; near: " + String.join(", ", near)));
         }
-        return new Receiver(
+        return new RosterConsumer(
                 profile,
                 meant.get(0),
                 rows.stream().filter(row -> row.consumer().equals(meant.get(0))).toList());
@@ -119,8 +120,8 @@ public final class Roster {
         return lines(rows);
     }
 
-    static String lines(List<Row> rows) {
-        return rows.stream().map(Row::toString).collect(Collectors.joining("\n"));
+    static String lines(List<RosterRow> rows) {
+        return rows.stream().map(RosterRow::toString).collect(Collectors.joining("\n"));
     }
 
     static String shortName(String binaryName) {

@@ -1,9 +1,9 @@
 package dev.patientharbor.profiles;
 
-import dev.patientharbor.finding.Where;
-import dev.patientharbor.model.Canned;
-import dev.patientharbor.model.Given;
-import dev.patientharbor.model.Written;
+import dev.patientharbor.finding.SourcePosition;
+import dev.patientharbor.model.CannedMethod;
+import dev.patientharbor.model.GivenValue;
+import dev.patientharbor.model.WrittenName;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
@@ -16,7 +16,7 @@ import java.util.stream.Stream;
  * Says the canned answers of a stub. The first case of a method that fits a call answers it.
  *
  * <pre>{@code
- * Filling frozen =
+ * SupplyDefinition frozen =
  *         answers(
  *                 gauge -> {
  *                     gauge.call("levelNow").answers(2.40);
@@ -40,11 +40,11 @@ import java.util.stream.Stream;
  */
 public final class AnswersDefinition {
 
-    private final Names names;
-    private final Where at;
-    private final Map<String, ArrayList<Canned.Case>> cases = new LinkedHashMap<>();
+    private final NameCollector names;
+    private final SourcePosition at;
+    private final Map<String, ArrayList<CannedMethod.Case>> cases = new LinkedHashMap<>();
 
-    AnswersDefinition(Names names, Where at) {
+    AnswersDefinition(NameCollector names, SourcePosition at) {
         this.names = names;
         this.at = at;
     }
@@ -54,48 +54,49 @@ public final class AnswersDefinition {
         return new Call(method, Optional.empty());
     }
 
-    /** Calls of a method with these arguments, each as {@link Filling#with} takes it. */
+    /** Calls of a method with these arguments, each as {@link SupplyDefinition#with} takes it. */
     public Call call(String method, Object... arguments) {
         return new Call(
                 method,
-                Optional.of(Arrays.stream(arguments).map(one -> GivenValues.of(one, at)).toList()));
+                Optional.of(
+                        Arrays.stream(arguments).map(one -> GivenValueMaker.of(one, at)).toList()));
     }
 
     /** Calls that are to be answered. */
     public final class Call {
         private final String method;
-        private final Optional<List<Given>> given;
+        private final Optional<List<GivenValue>> given;
 
-        private Call(String method, Optional<List<Given>> given) {
+        private Call(String method, Optional<List<GivenValue>> given) {
             this.method = method;
             this.given = given;
         }
 
         /** The answer: one for ever, or several, one after the other, the last one from then on. */
         public void answers(Object first, Object... next) {
-            List<Given> all =
+            List<GivenValue> all =
                     Stream.concat(Stream.of(first), Arrays.stream(next))
-                            .map(one -> GivenValues.of(one, at))
+                            .map(one -> GivenValueMaker.of(one, at))
                             .toList();
-            add(new Canned.Response.Answers(all));
+            add(new CannedMethod.Response.Answers(all));
         }
 
         /** Fails with an exception of that message. */
         public void fails(Class<? extends Throwable> type, String saying) {
             add(
-                    new Canned.Response.Fails(
-                            names.written(type, at), Optional.of(new Written(saying, at))));
+                    new CannedMethod.Response.Fails(
+                            names.written(type, at), Optional.of(new WrittenName(saying, at))));
         }
 
-        private void add(Canned.Response response) {
+        private void add(CannedMethod.Response response) {
             cases.computeIfAbsent(method, name -> new ArrayList<>())
-                    .add(new Canned.Case(given, response, at));
+                    .add(new CannedMethod.Case(given, response, at));
         }
     }
 
-    List<Canned> canned() {
+    List<CannedMethod> canned() {
         return cases.entrySet().stream()
-                .map(one -> new Canned(new Written(one.getKey(), at), one.getValue()))
+                .map(one -> new CannedMethod(new WrittenName(one.getKey(), at), one.getValue()))
                 .toList();
     }
 }

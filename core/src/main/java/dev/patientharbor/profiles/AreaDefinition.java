@@ -1,8 +1,8 @@
 package dev.patientharbor.profiles;
 
-import dev.patientharbor.finding.Where;
+import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.model.Area;
-import dev.patientharbor.model.Written;
+import dev.patientharbor.model.WrittenName;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -11,12 +11,12 @@ import java.util.Optional;
 public final class AreaDefinition {
 
     private final String name;
-    private final Names names;
-    private final Where at;
-    private Optional<Written> inside = Optional.empty();
-    private final List<Written> members = new ArrayList<>();
+    private final NameCollector names;
+    private final SourcePosition at;
+    private Optional<WrittenName> inside = Optional.empty();
+    private final List<WrittenName> members = new ArrayList<>();
 
-    AreaDefinition(String name, Names names, Where at) {
+    AreaDefinition(String name, NameCollector names, SourcePosition at) {
         this.name = name;
         this.names = names;
         this.at = at;
@@ -24,19 +24,19 @@ public final class AreaDefinition {
 
     /** It lies inside another area. */
     public AreaDefinition inside(String area) {
-        inside = Optional.of(new Written(area, Positions.here()));
+        inside = Optional.of(new WrittenName(area, CallerPositions.here()));
         return this;
     }
 
     /** These classes belong to it. */
     public AreaDefinition members(Class<?>... consumers) {
-        members.addAll(names.written(consumers, Positions.here()));
+        members.addAll(names.written(consumers, CallerPositions.here()));
         return this;
     }
 
     /** These classes, or patterns such as {@code gullwing.quay.*}, belong to it. */
     public AreaDefinition members(String... consumers) {
-        members.addAll(Names.written(consumers, Positions.here()));
+        members.addAll(NameCollector.written(consumers, CallerPositions.here()));
         return this;
     }
 

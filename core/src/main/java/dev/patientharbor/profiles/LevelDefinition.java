@@ -1,12 +1,12 @@
 package dev.patientharbor.profiles;
 
 import dev.patientharbor.finding.RequiredArgument;
-import dev.patientharbor.finding.Where;
+import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.model.Binding;
+import dev.patientharbor.model.LevelStatements;
 import dev.patientharbor.model.Reach;
 import dev.patientharbor.model.Slot;
-import dev.patientharbor.model.Words;
-import dev.patientharbor.model.Written;
+import dev.patientharbor.model.WrittenName;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -17,27 +17,27 @@ import java.util.Optional;
  */
 public class LevelDefinition {
 
-    private final Names names;
+    private final NameCollector names;
     private final List<Binding> bindings = new ArrayList<>();
-    private final List<DecorationDefinition> decorations = new ArrayList<>();
+    private final List<DecoratorsDefinition> decorations = new ArrayList<>();
     private final List<Reach> reaches = new ArrayList<>();
 
-    LevelDefinition(Names names) {
+    LevelDefinition(NameCollector names) {
         this.names = names;
     }
 
-    Names names() {
+    NameCollector names() {
         return names;
     }
 
     /** Fills the plain slot of a contract. */
-    public void fill(Class<?> contract, Filling filling) {
-        fill(names.slot(contract), filling, Positions.here());
+    public void fill(Class<?> contract, SupplyDefinition supply) {
+        fill(names.slot(contract), supply, CallerPositions.here());
     }
 
     /** Fills a keyed slot of a contract. */
-    public void fill(Class<?> contract, String key, Filling filling) {
-        fill(names.slot(contract, key), filling, Positions.here());
+    public void fill(Class<?> contract, String key, SupplyDefinition supply) {
+        fill(names.slot(contract, key), supply, CallerPositions.here());
     }
 
     /**
@@ -45,54 +45,55 @@ public class LevelDefinition {
      *
      * @throws IllegalArgumentException if the text is no slot
      */
-    public void fill(String slot, Filling filling) {
-        fill(Names.slot(slot), filling, Positions.here());
+    public void fill(String slot, SupplyDefinition supply) {
+        fill(NameCollector.slot(slot), supply, CallerPositions.here());
     }
 
-    private void fill(Slot slot, Filling filling, Where at) {
-        RequiredArgument.of(filling, "what is to fill " + slot.text());
-        bindings.add(filling.binding(slot, names, at));
+    private void fill(Slot slot, SupplyDefinition supply, SourcePosition at) {
+        RequiredArgument.of(supply, "what is to fill " + slot.text());
+        bindings.add(supply.binding(slot, names, at));
     }
 
     /** Puts decorators around whatever fills a slot, outermost first: the whole list. */
     public void decorate(Class<?> contract, Class<?>... outermostFirst) {
         decorations.add(
-                new DecorationDefinition(names, names.slot(contract), Positions.here())
-                        .whole(Wrapping.of(outermostFirst)));
+                new DecoratorsDefinition(names, names.slot(contract), CallerPositions.here())
+                        .whole(DecoratorDefinition.of(outermostFirst)));
     }
 
     /** Puts decorators around whatever fills a slot, outermost first, built-in ones among them. */
-    public void decorate(Class<?> contract, Wrapping... outermostFirst) {
+    public void decorate(Class<?> contract, DecoratorDefinition... outermostFirst) {
         decorations.add(
-                new DecorationDefinition(names, names.slot(contract), Positions.here())
+                new DecoratorsDefinition(names, names.slot(contract), CallerPositions.here())
                         .whole(outermostFirst));
     }
 
     /** The same for a slot that is written as in a file. */
-    public void decorate(String slot, Wrapping... outermostFirst) {
+    public void decorate(String slot, DecoratorDefinition... outermostFirst) {
         decorations.add(
-                new DecorationDefinition(names, Names.slot(slot), Positions.here())
+                new DecoratorsDefinition(names, NameCollector.slot(slot), CallerPositions.here())
                         .whole(outermostFirst));
     }
 
     /** Puts decorators around a slot that is written as in a file, such as {@code Feed@*}. */
     public void decorate(String slot, Class<?>... outermostFirst) {
         decorations.add(
-                new DecorationDefinition(names, Names.slot(slot), Positions.here())
-                        .whole(Wrapping.of(outermostFirst)));
+                new DecoratorsDefinition(names, NameCollector.slot(slot), CallerPositions.here())
+                        .whole(DecoratorDefinition.of(outermostFirst)));
     }
 
     /** Changes the inherited decorators of a contract: the answer is asked what to change. */
-    public DecorationDefinition decorators(Class<?> contract) {
-        return added(new DecorationDefinition(names, names.slot(contract), Positions.here()));
+    public DecoratorsDefinition decorators(Class<?> contract) {
+        return added(new DecoratorsDefinition(names, names.slot(contract), CallerPositions.here()));
     }
 
     /** Changes the inherited decorators of a slot that is written as in a file. */
-    public DecorationDefinition decorators(String slot) {
-        return added(new DecorationDefinition(names, Names.slot(slot), Positions.here()));
+    public DecoratorsDefinition decorators(String slot) {
+        return added(
+                new DecoratorsDefinition(names, NameCollector.slot(slot), CallerPositions.here()));
     }
 
-    private DecorationDefinition added(DecorationDefinition decoration) {
+    private DecoratorsDefinition added(DecoratorsDefinition decoration) {
         decorations.add(decoration);
         return decoration;
     }
@@ -108,23 +109,24 @@ public class LevelDefinition {
         if (range == Reach.Range.UP_TO) {
             throw new IllegalArgumentException("up to which area? use reachUpTo(need, area)");
         }
-        reaches.add(new Reach(new Written(need, Positions.here()), range, Optional.empty()));
+        reaches.add(
+                new Reach(new WrittenName(need, CallerPositions.here()), range, Optional.empty()));
     }
 
     /** Lets a need look outward as far as an area. */
     public void reachUpTo(String need, String area) {
-        Where at = Positions.here();
+        SourcePosition at = CallerPositions.here();
         reaches.add(
                 new Reach(
-                        new Written(need, at),
+                        new WrittenName(need, at),
                         Reach.Range.UP_TO,
-                        Optional.of(new Written(area, at))));
+                        Optional.of(new WrittenName(area, at))));
     }
 
-    Words words() {
-        return new Words(
+    LevelStatements words() {
+        return new LevelStatements(
                 bindings,
-                decorations.stream().map(DecorationDefinition::decoration).toList(),
+                decorations.stream().map(DecoratorsDefinition::decoration).toList(),
                 reaches);
     }
 }

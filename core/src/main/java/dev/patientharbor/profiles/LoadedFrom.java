@@ -1,7 +1,7 @@
 package dev.patientharbor.profiles;
 
-import dev.patientharbor.finding.Where;
-import dev.patientharbor.model.Written;
+import dev.patientharbor.finding.SourcePosition;
+import dev.patientharbor.model.WrittenName;
 import java.net.URISyntaxException;
 import java.nio.file.FileSystemNotFoundException;
 import java.nio.file.Path;
@@ -15,7 +15,7 @@ final class LoadedFrom {
 
     private LoadedFrom() {}
 
-    static List<Written> places(Set<Class<?>> classes, Where at) {
+    static List<WrittenName> places(Set<Class<?>> classes, SourcePosition at) {
         Set<String> places = new LinkedHashSet<>();
         for (Class<?> type : classes) {
             CodeSource source = type.getProtectionDomain().getCodeSource();
@@ -30,6 +30,6 @@ final class LoadedFrom {
                 }
             }
         }
-        return places.stream().map(place -> new Written(place, at)).toList();
+        return places.stream().map(place -> new WrittenName(place, at)).toList();
     }
 }

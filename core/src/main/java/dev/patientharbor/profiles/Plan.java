@@ -3,7 +3,7 @@ package dev.patientharbor.profiles;
 import dev.patientharbor.check.IncompleteProfileException;
 import dev.patientharbor.check.Verdict;
 import dev.patientharbor.finding.RequiredArgument;
-import dev.patientharbor.finding.Where;
+import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.plan.Assembly;
 import dev.patientharbor.plan.Roster;
@@ -84,15 +84,15 @@ public final class Plan {
      * The same with whatever may fill a slot. A mock is one for the whole profile, unless an area
      * or a consumer has other decorators around it.
      */
-    public Plan swap(Class<?> contract, Filling filling) {
-        Names names = new Names();
-        return swap(names.slot(contract), filling, names, Positions.here());
+    public Plan swap(Class<?> contract, SupplyDefinition supply) {
+        NameCollector names = new NameCollector();
+        return swap(names.slot(contract), supply, names, CallerPositions.here());
     }
 
     /** The same with whatever may fill a keyed slot. */
-    public Plan swap(Class<?> contract, String key, Filling filling) {
-        Names names = new Names();
-        return swap(names.slot(contract, key), filling, names, Positions.here());
+    public Plan swap(Class<?> contract, String key, SupplyDefinition supply) {
+        NameCollector names = new NameCollector();
+        return swap(names.slot(contract, key), supply, names, CallerPositions.here());
     }
 
     /**
@@ -100,19 +100,19 @@ public final class Plan {
      *
      * @throws IllegalArgumentException if the text is no slot, or nothing asks for it
      */
-    public Plan swap(String slot, Filling filling) {
-        return swap(Names.slot(slot), filling, new Names(), Positions.here());
+    public Plan swap(String slot, SupplyDefinition supply) {
+        return swap(NameCollector.slot(slot), supply, new NameCollector(), CallerPositions.here());
     }
 
-    private Plan swap(Slot slot, Filling filling, Names names, Where at) {
+    private Plan swap(Slot slot, SupplyDefinition supply, NameCollector names, SourcePosition at) {
         Swap swap = Swap.of(this, slot);
-        RequiredArgument.of(filling, "what is to fill " + slot.text());
-        return swap.by(filling.binding(swap.slot(), names, at), names);
+        RequiredArgument.of(supply, "what is to fill " + slot.text());
+        return swap.by(supply.binding(swap.slot(), names, at), names);
     }
 
     /** One consumer alone: all that it needs is replaced by mocks, but for what is kept. */
     public Solo solo(Class<?> consumer) {
-        return new Solo(this, RequiredArgument.of(consumer, "a consumer"), Positions.here());
+        return new Solo(this, RequiredArgument.of(consumer, "a consumer"), CallerPositions.here());
     }
 
     /** The set of which it is a plan. */

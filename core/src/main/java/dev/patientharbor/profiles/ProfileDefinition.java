@@ -1,13 +1,13 @@
 package dev.patientharbor.profiles;
 
-import dev.patientharbor.finding.Where;
+import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.model.Expectation;
 import dev.patientharbor.model.Lifetime;
+import dev.patientharbor.model.PlaceStatements;
 import dev.patientharbor.model.Profile;
+import dev.patientharbor.model.ProfileTerms;
 import dev.patientharbor.model.Slot;
-import dev.patientharbor.model.Terms;
-import dev.patientharbor.model.Within;
-import dev.patientharbor.model.Written;
+import dev.patientharbor.model.WrittenName;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -59,17 +59,17 @@ import java.util.function.Consumer;
 public final class ProfileDefinition extends LevelDefinition {
 
     private final String name;
-    private final Where at;
+    private final SourcePosition at;
     private boolean partial;
-    private final List<Written> parents = new ArrayList<>();
-    private final List<Within> within = new ArrayList<>();
-    private final List<Written> code = new ArrayList<>();
+    private final List<WrittenName> parents = new ArrayList<>();
+    private final List<PlaceStatements> within = new ArrayList<>();
+    private final List<WrittenName> code = new ArrayList<>();
     private Optional<Lifetime> lifetime = Optional.empty();
     private Optional<Boolean> eager = Optional.empty();
     private final RulesDefinition rules;
     private final List<Expectation> expectations = new ArrayList<>();
 
-    ProfileDefinition(String name, Names names, Where at) {
+    ProfileDefinition(String name, NameCollector names, SourcePosition at) {
         super(names);
         this.name = name;
         this.at = at;
@@ -83,7 +83,7 @@ public final class ProfileDefinition extends LevelDefinition {
 
     /** It has all that these profiles say, and changes it. */
     public void extend(String... profiles) {
-        parents.addAll(Names.written(profiles, Positions.here()));
+        parents.addAll(NameCollector.written(profiles, CallerPositions.here()));
     }
 
     /** How long instances live in it where nothing else says it. */
@@ -98,24 +98,24 @@ public final class ProfileDefinition extends LevelDefinition {
 
     /** Compiled code beside the set's, for this profile alone: a side. */
     public void code(Path... places) {
-        Where here = Positions.here();
-        Arrays.stream(places).forEach(one -> code.add(new Written(one.toString(), here)));
+        SourcePosition here = CallerPositions.here();
+        Arrays.stream(places).forEach(one -> code.add(new WrittenName(one.toString(), here)));
     }
 
     /** Says what holds for an area, a consumer, or whatever else is named in the set. */
     public void within(String place, Consumer<LevelDefinition> words) {
-        within(new Written(place, Positions.here()), words);
+        within(new WrittenName(place, CallerPositions.here()), words);
     }
 
     /** Says what holds for one consumer. */
     public void within(Class<?> consumer, Consumer<LevelDefinition> words) {
-        within(names().written(consumer, Positions.here()), words);
+        within(names().written(consumer, CallerPositions.here()), words);
     }
 
-    private void within(Written place, Consumer<LevelDefinition> words) {
+    private void within(WrittenName place, Consumer<LevelDefinition> words) {
         LevelDefinition level = new LevelDefinition(names());
         words.accept(level);
-        within.add(new Within(place, level.words()));
+        within.add(new PlaceStatements(place, level.words()));
     }
 
     /** Says what must hold in it and in all that extend it. */
@@ -125,15 +125,15 @@ public final class ProfileDefinition extends LevelDefinition {
 
     /** A consumer is to receive this class, or these decorators and at the end this class. */
     public void expect(Class<?> consumer, Class<?> contract, Class<?>... received) {
-        expect(consumer, names().slot(contract), received, Positions.here());
+        expect(consumer, names().slot(contract), received, CallerPositions.here());
     }
 
     /** The same, of a slot that is written as in a file. */
     public void expect(Class<?> consumer, String slot, Class<?>... received) {
-        expect(consumer, Names.slot(slot), received, Positions.here());
+        expect(consumer, NameCollector.slot(slot), received, CallerPositions.here());
     }
 
-    private void expect(Class<?> consumer, Slot slot, Class<?>[] received, Where here) {
+    private void expect(Class<?> consumer, Slot slot, Class<?>[] received, SourcePosition here) {
         if (received.length == 0) {
             throw new IllegalArgumentException(
                     "it is not said what " + consumer.getName() + " is to receive");
@@ -147,8 +147,8 @@ public final class ProfileDefinition extends LevelDefinition {
     }
 
     Profile profile() {
-        Terms terms =
-                new Terms(
+        ProfileTerms terms =
+                new ProfileTerms(
                         code.isEmpty() ? Optional.empty() : Optional.of(code),
                         lifetime,
                         eager,

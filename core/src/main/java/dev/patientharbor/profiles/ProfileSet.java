@@ -9,13 +9,13 @@ import dev.patientharbor.code.CodeRoot;
 import dev.patientharbor.files.FileIdentity;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.RequiredArgument;
-import dev.patientharbor.inherited.Side;
-import dev.patientharbor.model.Circumstances;
-import dev.patientharbor.model.Declaration;
+import dev.patientharbor.inherited.CodeSide;
+import dev.patientharbor.model.CheckCircumstances;
 import dev.patientharbor.model.Profile;
+import dev.patientharbor.model.SetDeclaration;
 import dev.patientharbor.model.Settings;
 import dev.patientharbor.model.StatedConsumer;
-import dev.patientharbor.model.Written;
+import dev.patientharbor.model.WrittenName;
 import dev.patientharbor.plan.Roster;
 import java.nio.file.Path;
 import java.time.LocalDate;
@@ -58,7 +58,7 @@ import java.util.stream.Stream;
  */
 public final class ProfileSet {
 
-    private final Declaration declared;
+    private final SetDeclaration declared;
     private final List<CodeRoot> code;
     private final boolean sides;
     private final Settings settings;
@@ -66,13 +66,13 @@ public final class ProfileSet {
     private final List<Path> files;
     private Optional<CodePlaces> read = Optional.empty();
     private Optional<Answered> answered = Optional.empty();
-    private Map<String, List<Written>> seen;
+    private Map<String, List<WrittenName>> seen;
 
     /** What was found on a day, and the plans that were asked for since. */
     private record Answered(LocalDate day, Verdict verdict, Map<String, Plan> plans) {}
 
     private ProfileSet(
-            Declaration declared,
+            SetDeclaration declared,
             List<CodeRoot> code,
             boolean sides,
             Settings settings,
@@ -93,7 +93,7 @@ public final class ProfileSet {
      * @param words says it; the line of each call is the place that findings name
      */
     public static ProfileSet define(String title, Consumer<SetDefinition> words) {
-        SetDefinition definition = new SetDefinition(title, Positions.here());
+        SetDefinition definition = new SetDefinition(title, CallerPositions.here());
         words.accept(definition);
         return definition.set();
     }
@@ -110,7 +110,7 @@ public final class ProfileSet {
      *     Java
      */
     public static ProfileSet of(
-            Declaration declared,
+            SetDeclaration declared,
             List<CodeRoot> code,
             Map<String, String> settings,
             List<Finding> findings,
@@ -139,7 +139,8 @@ public final class ProfileSet {
                         .map(
                                 path ->
                                         new CodeRoot(
-                                                new Written(path.toString(), declared.at()), path))
+                                                new WrittenName(path.toString(), declared.at()),
+                                                path))
                         .toList();
         return new ProfileSet(declared, roots, false, settings, findings, files);
     }
@@ -157,15 +158,15 @@ public final class ProfileSet {
      */
     ProfileSet with(
             List<Profile> profiles,
-            List<Written> entries,
+            List<WrittenName> entries,
             List<StatedConsumer> stated,
-            Names names) {
-        List<Written> more = LoadedFrom.places(unknown(names.classes()), declared.at());
+            NameCollector names) {
+        List<WrittenName> more = LoadedFrom.places(unknown(names.classes()), declared.at());
         List<CodeRoot> roots = new ArrayList<>(code);
         more.forEach(one -> roots.add(new CodeRoot(one, Path.of(one.text()))));
-        Declaration other = declared.with(more, profiles, entries, stated);
+        SetDeclaration other = declared.with(more, profiles, entries, stated);
         ProfileSet changed = new ProfileSet(other, roots, sides, settings, findings, files);
-        if (more.isEmpty() && WhatToRead.of(declared).covers(WhatToRead.of(other))) {
+        if (more.isEmpty() && FactsRequestMaker.of(declared).covers(FactsRequestMaker.of(other))) {
             changed.read = read();
         }
         return changed;
@@ -206,7 +207,7 @@ public final class ProfileSet {
     }
 
     /** What was declared. */
-    public Declaration declared() {
+    public SetDeclaration declared() {
         return declared;
     }
 
@@ -234,7 +235,8 @@ public final class ProfileSet {
      * @throws IllegalArgumentException if there is no such profile
      */
     public List<Path> classPath(String profile) {
-        List<Written> places = seen().get(RequiredArgument.of(profile, "the name of a profile"));
+        List<WrittenName> places =
+                seen().get(RequiredArgument.of(profile, "the name of a profile"));
         if (places == null) {
             throw new IllegalArgumentException("there is no profile " + profile);
         }
@@ -242,10 +244,10 @@ public final class ProfileSet {
     }
 
     /** The places of code that each profile sees. */
-    private synchronized Map<String, List<Written>> seen() {
+    private synchronized Map<String, List<WrittenName>> seen() {
         if (seen == null) {
-            List<Written> all = code.stream().map(CodeRoot::written).toList();
-            List<List<Written>> ofEach = sides ? Side.seen(declared) : List.of();
+            List<WrittenName> all = code.stream().map(CodeRoot::written).toList();
+            List<List<WrittenName>> ofEach = sides ? CodeSide.seen(declared) : List.of();
             seen = new HashMap<>();
             for (int i = 0; i < declared.profiles().size(); i++) {
                 seen.put(declared.profiles().get(i).name(), sides ? ofEach.get(i) : all);
@@ -278,7 +280,7 @@ public final class ProfileSet {
 
     private synchronized Optional<CodePlaces> read() {
         if (read.isEmpty()) {
-            read = Optional.of(CodeReader.readPlaces(code, WhatToRead.of(declared)));
+            read = Optional.of(CodeReader.readPlaces(code, FactsRequestMaker.of(declared)));
         }
         return read;
     }
@@ -291,7 +293,7 @@ public final class ProfileSet {
     public synchronized Verdict check(LocalDate today) {
         if (answered.filter(one -> one.day().equals(today)).isEmpty()) {
             CodePlaces places = read().orElseThrow();
-            Circumstances circumstances = new Circumstances(settings, today, findings);
+            CheckCircumstances circumstances = new CheckCircumstances(settings, today, findings);
             Verdict verdict =
                     sides
                             ? Checker.check(declared, places, circumstances)

@@ -1,12 +1,12 @@
 package dev.patientharbor.profiles;
 
-import dev.patientharbor.finding.Where;
+import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.model.Demand;
 import dev.patientharbor.model.Demand.Kind;
 import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.Loosening;
 import dev.patientharbor.model.Slot;
-import dev.patientharbor.model.Written;
+import dev.patientharbor.model.WrittenName;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -46,67 +46,73 @@ import java.util.Optional;
  */
 public final class RulesDefinition {
 
-    private final Names names;
+    private final NameCollector names;
     private final List<Demand> demands = new ArrayList<>();
     private final List<Loosening> loosenings = new ArrayList<>();
 
-    RulesDefinition(Names names) {
+    RulesDefinition(NameCollector names) {
         this.names = names;
     }
 
     /** No fake, stub or mock anywhere. */
     public RulesDefinition standInsForbidden() {
-        add(Kind.NO_STAND_INS, Optional.empty(), List.of(), Optional.empty(), Positions.here());
+        add(
+                Kind.NO_STAND_INS,
+                Optional.empty(),
+                List.of(),
+                Optional.empty(),
+                CallerPositions.here());
         return this;
     }
 
     /** These slots are filled by the real thing, whatever the key and the level. */
     public RulesDefinition mustBeReal(Object... slots) {
-        each(Kind.MUST_BE_REAL, slots, Positions.here());
+        each(Kind.MUST_BE_REAL, slots, CallerPositions.here());
         return this;
     }
 
     /** These slots are never filled by the real thing, used or not. */
     public RulesDefinition neverReal(Object... slots) {
-        each(Kind.NEVER_REAL, slots, Positions.here());
+        each(Kind.NEVER_REAL, slots, CallerPositions.here());
         return this;
     }
 
     /** These keys of a contract are served. */
     public RulesDefinition keys(Object slot, String... keys) {
-        Where at = Positions.here();
-        add(Kind.KEYS, slot(slot), Names.written(keys, at), Optional.empty(), at);
+        SourcePosition at = CallerPositions.here();
+        add(Kind.KEYS, slot(slot), NameCollector.written(keys, at), Optional.empty(), at);
         return this;
     }
 
     /** This decorator is the outermost of a slot. */
     public RulesDefinition outermost(Object slot, Class<?> decorator) {
-        Where at = Positions.here();
-        List<Written> layer = List.of(names.written(decorator, at));
+        SourcePosition at = CallerPositions.here();
+        List<WrittenName> layer = List.of(names.written(decorator, at));
         add(Kind.OUTERMOST, slot(slot), layer, Optional.empty(), at);
         return this;
     }
 
     /** What fills a slot lives as long as that. */
     public RulesDefinition lifetime(Object slot, Lifetime lifetime) {
-        add(Kind.LIFETIME, slot(slot), List.of(), Optional.of(lifetime), Positions.here());
+        add(Kind.LIFETIME, slot(slot), List.of(), Optional.of(lifetime), CallerPositions.here());
         return this;
     }
 
     /** Need not keep a rule of a parent about a slot, and says why. */
     public RulesDefinition loosen(Kind rule, Object slot, String because) {
-        loosenings.add(new Loosening(rule, slot(slot), because, Positions.here()));
+        loosenings.add(new Loosening(rule, slot(slot), because, CallerPositions.here()));
         return this;
     }
 
     /** Need not keep the rule that forbids stand-ins, and says why. */
     public RulesDefinition loosenStandIns(String because) {
         loosenings.add(
-                new Loosening(Kind.NO_STAND_INS, Optional.empty(), because, Positions.here()));
+                new Loosening(
+                        Kind.NO_STAND_INS, Optional.empty(), because, CallerPositions.here()));
         return this;
     }
 
-    private void each(Kind kind, Object[] slots, Where at) {
+    private void each(Kind kind, Object[] slots, SourcePosition at) {
         for (Object one : slots) {
             add(kind, slot(one), List.of(), Optional.empty(), at);
         }
@@ -117,7 +123,7 @@ public final class RulesDefinition {
             return Optional.of(names.slot(contract));
         }
         if (slot instanceof String text) {
-            return Optional.of(Names.slot(text));
+            return Optional.of(NameCollector.slot(text));
         }
         throw new IllegalArgumentException("a slot is a class or a text, not " + slot);
     }
@@ -125,9 +131,9 @@ public final class RulesDefinition {
     private void add(
             Kind kind,
             Optional<Slot> slot,
-            List<Written> words,
+            List<WrittenName> words,
             Optional<Lifetime> lifetime,
-            Where at) {
+            SourcePosition at) {
         demands.add(new Demand(kind, slot, words, lifetime, at));
     }
 

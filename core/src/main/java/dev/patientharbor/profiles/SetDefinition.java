@@ -5,18 +5,18 @@ import dev.patientharbor.finding.FindingKind;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.NearNames;
 import dev.patientharbor.finding.Severity;
-import dev.patientharbor.finding.Where;
-import dev.patientharbor.model.Declaration;
-import dev.patientharbor.model.FillIn;
+import dev.patientharbor.finding.SourcePosition;
+import dev.patientharbor.model.FillInSource;
 import dev.patientharbor.model.Grounds;
 import dev.patientharbor.model.HouseMarks;
 import dev.patientharbor.model.HouseMarks.ScopeMark;
 import dev.patientharbor.model.Lifetime;
+import dev.patientharbor.model.SetDeclaration;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.StatedConsumer;
 import dev.patientharbor.model.Strictness;
 import dev.patientharbor.model.Suppression;
-import dev.patientharbor.model.Written;
+import dev.patientharbor.model.WrittenName;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -54,28 +54,28 @@ import java.util.function.Consumer;
 public final class SetDefinition {
 
     private final String title;
-    private final Where at;
-    private final Names names = new Names();
-    private final List<Written> code = new ArrayList<>();
+    private final SourcePosition at;
+    private final NameCollector names = new NameCollector();
+    private final List<WrittenName> code = new ArrayList<>();
     private final Map<String, String> settings = new HashMap<>();
-    private final List<Written> packages = new ArrayList<>();
-    private final List<Written> entry = new ArrayList<>();
-    private final List<Written> order = new ArrayList<>();
+    private final List<WrittenName> packages = new ArrayList<>();
+    private final List<WrittenName> entry = new ArrayList<>();
+    private final List<WrittenName> order = new ArrayList<>();
     private final List<StatedConsumer> consumers = new ArrayList<>();
     private Lifetime lifetime = Lifetime.SHARED;
-    private final List<Written> inject = new ArrayList<>();
-    private final List<Written> key = new ArrayList<>();
-    private final List<Written> absent = new ArrayList<>();
-    private final List<Written> lookup = new ArrayList<>();
+    private final List<WrittenName> inject = new ArrayList<>();
+    private final List<WrittenName> key = new ArrayList<>();
+    private final List<WrittenName> absent = new ArrayList<>();
+    private final List<WrittenName> lookup = new ArrayList<>();
     private final List<ScopeMark> scopes = new ArrayList<>();
-    private final List<Written> mayBeEmpty = new ArrayList<>();
-    private final List<FillIn> fillIn = new ArrayList<>();
+    private final List<WrittenName> mayBeEmpty = new ArrayList<>();
+    private final List<FillInSource> fillIn = new ArrayList<>();
     private final Map<String, Severity> severities = new HashMap<>();
     private final List<Suppression> suppressions = new ArrayList<>();
     private final List<AreaDefinition> areas = new ArrayList<>();
     private final Map<String, ProfileDefinition> profiles = new LinkedHashMap<>();
 
-    SetDefinition(String title, Where at) {
+    SetDefinition(String title, SourcePosition at) {
         this.title = title;
         this.at = at;
     }
@@ -85,8 +85,8 @@ public final class SetDefinition {
      * places from which the classes were loaded that are named here.
      */
     public void code(Path... places) {
-        Where here = Positions.here();
-        Arrays.stream(places).forEach(one -> code.add(new Written(one.toString(), here)));
+        SourcePosition here = CallerPositions.here();
+        Arrays.stream(places).forEach(one -> code.add(new WrittenName(one.toString(), here)));
     }
 
     /** The compiled code from which these classes were loaded, beside other places. */
@@ -96,7 +96,7 @@ public final class SetDefinition {
 
     /** Where short class names in texts are looked up, in order. */
     public void packages(String... names) {
-        packages.addAll(Names.written(names, Positions.here()));
+        packages.addAll(NameCollector.written(names, CallerPositions.here()));
     }
 
     /** A setting for {@code ${NAME}}; the system properties and the environment come first. */
@@ -106,17 +106,17 @@ public final class SetDefinition {
 
     /** Entry consumers: what they need is followed from here. */
     public void entry(Class<?>... types) {
-        entry.addAll(names.written(types, Positions.here()));
+        entry.addAll(names.written(types, CallerPositions.here()));
     }
 
     /** Entry consumers by name, or patterns such as {@code gullwing.quay.*}. */
     public void entry(String... patterns) {
-        entry.addAll(Names.written(patterns, Positions.here()));
+        entry.addAll(NameCollector.written(patterns, CallerPositions.here()));
     }
 
     /** The environments from the desk to the real thing. */
     public void order(String... profiles) {
-        order.addAll(Names.written(profiles, Positions.here()));
+        order.addAll(NameCollector.written(profiles, CallerPositions.here()));
     }
 
     /** How long instances live where neither a binding nor a mark nor a profile says it. */
@@ -125,28 +125,28 @@ public final class SetDefinition {
     }
 
     /** From where slots may be filled that nothing fills. */
-    public void fillIn(FillIn... ways) {
+    public void fillIn(FillInSource... ways) {
         fillIn.addAll(List.of(ways));
     }
 
     /** Slots, as text, of which a collection may have no member. */
     public void mayBeEmpty(String... slots) {
-        mayBeEmpty.addAll(Names.written(slots, Positions.here()));
+        mayBeEmpty.addAll(NameCollector.written(slots, CallerPositions.here()));
     }
 
     /** Annotations of the house that mean: inject here. */
     public void marksInject(String... annotations) {
-        inject.addAll(Names.written(annotations, Positions.here()));
+        inject.addAll(NameCollector.written(annotations, CallerPositions.here()));
     }
 
     /** Annotations of the house that give a key. */
     public void marksKey(String... annotations) {
-        key.addAll(Names.written(annotations, Positions.here()));
+        key.addAll(NameCollector.written(annotations, CallerPositions.here()));
     }
 
     /** Annotations of the house that mean: may be absent. */
     public void marksAbsent(String... annotations) {
-        absent.addAll(Names.written(annotations, Positions.here()));
+        absent.addAll(NameCollector.written(annotations, CallerPositions.here()));
     }
 
     /** Lookup methods, {@code CLASS#METHOD}: their calls with constants are needs. */
@@ -157,12 +157,12 @@ public final class SetDefinition {
                         method + " is not a method: write it as CLASS#METHOD");
             }
         }
-        lookup.addAll(Names.written(methods, Positions.here()));
+        lookup.addAll(NameCollector.written(methods, CallerPositions.here()));
     }
 
     /** The lifetime for which a scope mark stands. */
     public void marksScope(Class<?> mark, Lifetime stands) {
-        scopes.add(new ScopeMark(names.written(mark, Positions.here()), stands));
+        scopes.add(new ScopeMark(names.written(mark, CallerPositions.here()), stands));
     }
 
     /**
@@ -171,14 +171,14 @@ public final class SetDefinition {
      * @param passed the parameters that its caller passes; all others are needs
      */
     public void handler(Class<?> holder, String method, String... passed) {
-        Where here = Positions.here();
-        Written type = names.written(holder, here);
+        SourcePosition here = CallerPositions.here();
+        WrittenName type = names.written(holder, here);
         consumers.add(
                 new StatedConsumer.Handler(
-                        new Written(type.text() + '#' + method, here),
+                        new WrittenName(type.text() + '#' + method, here),
                         type,
                         method,
-                        Names.written(passed, here)));
+                        NameCollector.written(passed, here)));
     }
 
     /**
@@ -187,7 +187,7 @@ public final class SetDefinition {
      */
     public void statics(Class<?>... types) {
         for (Class<?> type : types) {
-            consumers.add(new StatedConsumer.Statics(names.written(type, Positions.here())));
+            consumers.add(new StatedConsumer.Statics(names.written(type, CallerPositions.here())));
         }
     }
 
@@ -198,8 +198,9 @@ public final class SetDefinition {
      */
     public void thing(String name, Map<String, String> needs) {
         Map<String, Slot> slots = new LinkedHashMap<>();
-        needs.forEach((need, slot) -> slots.put(need, Names.slot(slot)));
-        consumers.add(new StatedConsumer.Thing(new Written(name, Positions.here()), slots));
+        needs.forEach((need, slot) -> slots.put(need, NameCollector.slot(slot)));
+        consumers.add(
+                new StatedConsumer.Thing(new WrittenName(name, CallerPositions.here()), slots));
     }
 
     /**
@@ -218,7 +219,7 @@ public final class SetDefinition {
      * @throws IllegalArgumentException if there is no such id, or no reason
      */
     public void suppress(String id, String of, Grounds grounds) {
-        suppressions.add(new Suppression(known(id), of, grounds, Positions.here()));
+        suppressions.add(new Suppression(known(id), of, grounds, CallerPositions.here()));
     }
 
     /**
@@ -242,7 +243,7 @@ public final class SetDefinition {
 
     /** Declares an area: the answer is asked what belongs to it. */
     public AreaDefinition area(String name) {
-        AreaDefinition area = new AreaDefinition(name, names, Positions.here());
+        AreaDefinition area = new AreaDefinition(name, names, CallerPositions.here());
         areas.add(area);
         return area;
     }
@@ -253,7 +254,7 @@ public final class SetDefinition {
      * @throws IllegalArgumentException if there is one of that name
      */
     public void profile(String name, Consumer<ProfileDefinition> words) {
-        ProfileDefinition profile = new ProfileDefinition(name, names, Positions.here());
+        ProfileDefinition profile = new ProfileDefinition(name, names, CallerPositions.here());
         if (profiles.putIfAbsent(name, profile) != null) {
             throw new IllegalArgumentException("there is a profile " + name + " already");
         }
@@ -261,9 +262,9 @@ public final class SetDefinition {
     }
 
     ProfileSet set() {
-        List<Written> places = code.isEmpty() ? LoadedFrom.places(names.classes(), at) : code;
-        Declaration declared =
-                new Declaration(
+        List<WrittenName> places = code.isEmpty() ? LoadedFrom.places(names.classes(), at) : code;
+        SetDeclaration declared =
+                new SetDeclaration(
                         title,
                         places,
                         List.of(),

@@ -1,15 +1,15 @@
 package dev.patientharbor.profiles;
 
-import dev.patientharbor.finding.Where;
+import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.model.Binding;
+import dev.patientharbor.model.LevelStatements;
 import dev.patientharbor.model.ShortName;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.TypeRef.ClassType;
-import dev.patientharbor.model.Words;
-import dev.patientharbor.model.Written;
+import dev.patientharbor.model.WrittenName;
 import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.AnswerKind;
-import dev.patientharbor.plan.Row;
+import dev.patientharbor.plan.RosterRow;
 import java.util.Arrays;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -21,9 +21,9 @@ public final class Solo {
 
     private final Plan plan;
     private final Class<?> consumer;
-    private final Where at;
+    private final SourcePosition at;
 
-    Solo(Plan plan, Class<?> consumer, Where at) {
+    Solo(Plan plan, Class<?> consumer, SourcePosition at) {
         this.plan = plan;
         this.consumer = consumer;
         this.at = at;
@@ -43,13 +43,14 @@ public final class Solo {
      */
     public Plan keeping(Class<?>... contracts) {
         Set<String> kept = Arrays.stream(contracts).map(Class::getName).collect(Collectors.toSet());
-        Names names = new Names();
-        Written only = names.written(consumer, at);
-        Changed alone =
-                new Changed(plan, plan.profile() + ", " + consumer.getSimpleName() + " solo");
+        NameCollector names = new NameCollector();
+        WrittenName only = names.written(consumer, at);
+        ChangedProfile alone =
+                new ChangedProfile(
+                        plan, plan.profile() + ", " + consumer.getSimpleName() + " solo");
         alone.entry(only);
         Set<Slot> needed = new LinkedHashSet<>();
-        for (Row row : alone.set(names).check().roster(alone.name()).rows()) {
+        for (RosterRow row : alone.set(names).check().roster(alone.name()).rows()) {
             if (row.consumer().equals(consumer.getName())) {
                 needed.addAll(slots(row));
             }
@@ -71,11 +72,11 @@ public final class Solo {
                         .filter(slot -> !kept.contains(className(slot)))
                         .map(slot -> Supplies.mock().binding(slot, names, at))
                         .toList();
-        alone.within(only, new Words(mocks, List.of(), List.of()));
+        alone.within(only, new LevelStatements(mocks, List.of(), List.of()));
         return alone.set(names).plan(alone.name());
     }
 
-    private static List<Slot> slots(Row row) {
+    private static List<Slot> slots(RosterRow row) {
         if (row.answer().kind() == AnswerKind.COLLECTION) {
             return row.answer().elements().stream()
                     .map(Answer.Element::key)

@@ -4,7 +4,7 @@ import dev.patientharbor.finding.RequiredArgument;
 import dev.patientharbor.model.ImplementationKind;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.Supply;
-import dev.patientharbor.model.Written;
+import dev.patientharbor.model.WrittenName;
 import java.util.Arrays;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
@@ -38,32 +38,32 @@ public final class Supplies {
     private Supplies() {}
 
     /** The real implementation. */
-    public static Filling real(Class<?> type) {
+    public static SupplyDefinition real(Class<?> type) {
         return ofClass(ImplementationKind.REAL, type);
     }
 
     /** The real implementation, by short or full name. */
-    public static Filling real(String type) {
+    public static SupplyDefinition real(String type) {
         return ofClass(ImplementationKind.REAL, type);
     }
 
     /** A working light-weight one. */
-    public static Filling fake(Class<?> type) {
+    public static SupplyDefinition fake(Class<?> type) {
         return ofClass(ImplementationKind.FAKE, type);
     }
 
     /** A working light-weight one, by short or full name. */
-    public static Filling fake(String type) {
+    public static SupplyDefinition fake(String type) {
         return ofClass(ImplementationKind.FAKE, type);
     }
 
     /** A class with canned answers in it. */
-    public static Filling stub(Class<?> type) {
+    public static SupplyDefinition stub(Class<?> type) {
         return ofClass(ImplementationKind.STUB, type);
     }
 
     /** A class with canned answers in it, by short or full name. */
-    public static Filling stub(String type) {
+    public static SupplyDefinition stub(String type) {
         return ofClass(ImplementationKind.STUB, type);
     }
 
@@ -72,9 +72,9 @@ public final class Supplies {
      *
      * @param answers says them
      */
-    public static Filling answers(Consumer<AnswersDefinition> answers) {
+    public static SupplyDefinition answers(Consumer<AnswersDefinition> answers) {
         RequiredArgument.of(answers, "what says the answers");
-        return Filling.of(
+        return SupplyDefinition.of(
                 (names, at) -> {
                     AnswersDefinition definition = new AnswersDefinition(names, at);
                     answers.accept(definition);
@@ -83,94 +83,97 @@ public final class Supplies {
     }
 
     /** One that is made from the contract, records its calls and is asserted on. */
-    public static Filling mock() {
-        return Filling.of((names, at) -> new Supply.Mock());
+    public static SupplyDefinition mock() {
+        return SupplyDefinition.of((names, at) -> new Supply.Mock());
     }
 
-    /** A value, converted to the contract: as {@link Filling#with} takes it. */
-    public static Filling value(Object value) {
+    /** A value, converted to the contract: as {@link SupplyDefinition#with} takes it. */
+    public static SupplyDefinition value(Object value) {
         RequiredArgument.of(value, "a value");
-        return Filling.ofReal((names, at, as) -> new Supply.OfValue(as, GivenValues.of(value, at)));
+        return SupplyDefinition.ofReal(
+                (names, at, as) -> new Supply.OfValue(as, GivenValueMaker.of(value, at)));
     }
 
     /** What a static method returns, or a method of the object in the slot of that class. */
-    public static Filling factory(Class<?> holder, String method) {
+    public static SupplyDefinition factory(Class<?> holder, String method) {
         RequiredArgument.of(method, "the name of a method");
-        return Filling.ofReal(
+        return SupplyDefinition.ofReal(
                 (names, at, as) -> new Supply.Factory(as, names.written(holder, at), method));
     }
 
     /** An object of the caller's, as it is. */
-    public static Filling object(Object object) {
+    public static SupplyDefinition object(Object object) {
         RequiredArgument.of(object, "the object that is handed in");
-        return Filling.ofReal((names, at, as) -> new Supply.HandedIn(as, object));
+        return SupplyDefinition.ofReal((names, at, as) -> new Supply.HandedIn(as, object));
     }
 
     /** What a piece of code makes: it runs whenever an instance is wanted, never while checking. */
-    public static Filling madeBy(Supplier<?> maker) {
+    public static SupplyDefinition madeBy(Supplier<?> maker) {
         RequiredArgument.of(maker, "what makes an object");
-        return Filling.ofReal((names, at, as) -> new Supply.MadeBy(as, maker));
+        return SupplyDefinition.ofReal((names, at, as) -> new Supply.MadeBy(as, maker));
     }
 
     /** Whatever fills another slot: the same instance. */
-    public static Filling sameAs(Class<?> contract) {
-        return Filling.of((names, at) -> new Supply.SameAs(names.slot(contract)));
+    public static SupplyDefinition sameAs(Class<?> contract) {
+        return SupplyDefinition.of((names, at) -> new Supply.SameAs(names.slot(contract)));
     }
 
     /** Whatever fills a keyed slot: the same instance. */
-    public static Filling sameAs(Class<?> contract, String key) {
-        return Filling.of((names, at) -> new Supply.SameAs(names.slot(contract, key)));
+    public static SupplyDefinition sameAs(Class<?> contract, String key) {
+        return SupplyDefinition.of((names, at) -> new Supply.SameAs(names.slot(contract, key)));
     }
 
     /** Whatever fills another slot, written as text: the same instance. */
-    public static Filling sameAs(String slot) {
-        Slot target = Names.slot(slot);
-        return Filling.of((names, at) -> new Supply.SameAs(target));
+    public static SupplyDefinition sameAs(String slot) {
+        Slot target = NameCollector.slot(slot);
+        return SupplyDefinition.of((names, at) -> new Supply.SameAs(target));
     }
 
     /**
      * Several classes, each under the key that a method of it returns as a constant; for the slot
      * {@code CONTRACT@*}.
      */
-    public static Filling keyedBy(String method, Class<?>... types) {
+    public static SupplyDefinition keyedBy(String method, Class<?>... types) {
         RequiredArgument.of(method, "the name of a method");
-        return Filling.ofReal(
+        return SupplyDefinition.ofReal(
                 (names, at, as) -> new Supply.ByStatedKey(as, method, names.written(types, at)));
     }
 
     /** What is in a collection: slots as text, in order. */
-    public static Filling members(String... slots) {
-        return Filling.of(
-                (names, at) -> new Supply.Members(Arrays.stream(slots).map(Names::slot).toList()));
+    public static SupplyDefinition members(String... slots) {
+        return SupplyDefinition.of(
+                (names, at) ->
+                        new Supply.Members(Arrays.stream(slots).map(NameCollector::slot).toList()));
     }
 
     /** Nothing, on purpose. */
-    public static Filling none() {
-        return Filling.of((names, at) -> new Supply.None());
+    public static SupplyDefinition none() {
+        return SupplyDefinition.of((names, at) -> new Supply.None());
     }
 
     /** Takes an inherited binding away. */
-    public static Filling removed() {
-        return Filling.of((names, at) -> new Supply.Removed());
+    public static SupplyDefinition removed() {
+        return SupplyDefinition.of((names, at) -> new Supply.Removed());
     }
 
     /** Left to be filled by every child that is checked. */
-    public static Filling toFill() {
-        return Filling.of((names, at) -> new Supply.ToFill());
+    public static SupplyDefinition toFill() {
+        return SupplyDefinition.of((names, at) -> new Supply.ToFill());
     }
 
     /** The inherited supply, of which a part is changed: a value, the lifetime, the grounds. */
-    public static Filling asInherited() {
-        return Filling.of((names, at) -> new Supply.Inherited());
+    public static SupplyDefinition asInherited() {
+        return SupplyDefinition.of((names, at) -> new Supply.Inherited());
     }
 
-    private static Filling ofClass(ImplementationKind of, Class<?> type) {
+    private static SupplyDefinition ofClass(ImplementationKind of, Class<?> type) {
         RequiredArgument.of(type, "a class");
-        return Filling.of((names, at) -> new Supply.OfClass(of, names.written(type, at)));
+        return SupplyDefinition.of((names, at) -> new Supply.OfClass(of, names.written(type, at)));
     }
 
-    private static Filling ofClass(ImplementationKind of, String type) {
+    private static SupplyDefinition ofClass(ImplementationKind of, String type) {
         RequiredArgument.of(type, "a class");
-        return Filling.of((names, at) -> new Supply.OfClass(of, new Written(type, at)));
+        return SupplyDefinition.of(
+                (names, at) -> new Supply.OfClass(of, new WrittenName(type, at)));
     }
 }

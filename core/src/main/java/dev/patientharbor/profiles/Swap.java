@@ -2,14 +2,14 @@ package dev.patientharbor.profiles;
 
 import dev.patientharbor.finding.NearNames;
 import dev.patientharbor.model.Binding;
+import dev.patientharbor.model.LevelStatements;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.Supply;
 import dev.patientharbor.model.SupplyForm;
-import dev.patientharbor.model.Words;
-import dev.patientharbor.model.Written;
+import dev.patientharbor.model.WrittenName;
 import dev.patientharbor.plan.Answer.Seat;
-import dev.patientharbor.plan.Layer;
-import dev.patientharbor.plan.Part;
+import dev.patientharbor.plan.AssemblyPart;
+import dev.patientharbor.plan.DecoratorLayer;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
@@ -31,7 +31,8 @@ final class Swap {
      * @throws IllegalArgumentException if the plan has no such slot
      */
     static Swap of(Plan plan, Slot written) {
-        List<Slot> known = plan.assembly().parts().stream().map(Part::slot).distinct().toList();
+        List<Slot> known =
+                plan.assembly().parts().stream().map(AssemblyPart::slot).distinct().toList();
         List<Slot> meant = plan.assembly().meantBy(written);
         if (meant.size() != 1) {
             List<String> near =
@@ -45,7 +46,7 @@ final class Swap {
         }
         Swap swap = new Swap(plan, meant.get(0));
         plan.assembly().parts().stream()
-                .map(Part::seat)
+                .map(AssemblyPart::seat)
                 .filter(seat -> seat.slot().equals(swap.slot))
                 .map(Seat::within)
                 .flatMap(Optional::stream)
@@ -62,16 +63,19 @@ final class Swap {
         return slot.text().replaceAll("[\\w.]+[.$](?=\\w)", "");
     }
 
-    Plan by(Binding binding, Names names) {
-        Changed changed = new Changed(plan, plan.profile() + ", " + shortText(slot) + " swapped");
-        Words words = new Words(List.of(binding), List.of(), List.of());
-        changed.whole(words);
+    Plan by(Binding binding, NameCollector names) {
+        ChangedProfile changed =
+                new ChangedProfile(plan, plan.profile() + ", " + shortText(slot) + " swapped");
+        LevelStatements statements = new LevelStatements(List.of(binding), List.of(), List.of());
+        changed.whole(statements);
         boolean oneMock =
                 binding.supply().form() == SupplyForm.MOCK
                         && within.stream().allMatch(place -> layers(place).equals(layers("")));
-        Words narrower =
-                oneMock ? new Words(List.of(outwards(binding)), List.of(), List.of()) : words;
-        within.forEach(place -> changed.within(new Written(place, binding.at()), narrower));
+        LevelStatements narrower =
+                oneMock
+                        ? new LevelStatements(List.of(outwards(binding)), List.of(), List.of())
+                        : statements;
+        within.forEach(place -> changed.within(new WrittenName(place, binding.at()), narrower));
         return changed.set(names).plan(changed.name());
     }
 
@@ -89,7 +93,7 @@ final class Swap {
     }
 
     /** What is around the object at a level; blank for the whole profile. */
-    private List<Layer> layers(String place) {
+    private List<DecoratorLayer> layers(String place) {
         return plan.assembly().parts().stream()
                 .filter(part -> part.seat().slot().equals(slot))
                 .filter(part -> part.seat().within().orElse("").equals(place))

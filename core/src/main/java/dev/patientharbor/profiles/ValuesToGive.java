@@ -1,8 +1,8 @@
 package dev.patientharbor.profiles;
 
-import dev.patientharbor.finding.Where;
-import dev.patientharbor.model.Given;
-import dev.patientharbor.model.With;
+import dev.patientharbor.finding.SourcePosition;
+import dev.patientharbor.model.GivenArguments;
+import dev.patientharbor.model.GivenValue;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
@@ -50,12 +50,13 @@ record ValuesToGive(
         }
     }
 
-    With values(Names names, Where at) {
+    GivenArguments values(NameCollector names, SourcePosition at) {
         Stream.concat(named.values().stream(), positional.stream())
                 .filter(Enum.class::isInstance)
                 .forEach(one -> names.classes().add(((Enum<?>) one).getDeclaringClass()));
-        Map<String, Given> values = new LinkedHashMap<>();
-        named.forEach((name, value) -> values.put(name, GivenValues.of(value, at)));
-        return new With(values, positional.stream().map(one -> GivenValues.of(one, at)).toList());
+        Map<String, GivenValue> values = new LinkedHashMap<>();
+        named.forEach((name, value) -> values.put(name, GivenValueMaker.of(value, at)));
+        return new GivenArguments(
+                values, positional.stream().map(one -> GivenValueMaker.of(one, at)).toList());
     }
 }

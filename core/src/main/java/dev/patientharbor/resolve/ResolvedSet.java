@@ -2,37 +2,37 @@ package dev.patientharbor.resolve;
 
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.CodeIndex;
-import dev.patientharbor.declared.Areas;
+import dev.patientharbor.declared.AreaTable;
 import dev.patientharbor.declared.ResolvedBinding;
 import dev.patientharbor.declared.ResolvedConsumer;
-import dev.patientharbor.declared.ResolvedDecoration;
 import dev.patientharbor.declared.ResolvedDecorator;
+import dev.patientharbor.declared.ResolvedDecoratorStatement;
 import dev.patientharbor.declared.StatedKeys;
 import dev.patientharbor.declared.UnknownPlace;
-import dev.patientharbor.inherited.BoundAnywhere;
+import dev.patientharbor.inherited.BindingsOfAllSides;
+import dev.patientharbor.inherited.CodeSide;
 import dev.patientharbor.inherited.ResolvedEntry;
 import dev.patientharbor.inherited.ResolvedProfile;
-import dev.patientharbor.inherited.Side;
-import dev.patientharbor.model.Declaration;
 import dev.patientharbor.model.Key;
+import dev.patientharbor.model.SetDeclaration;
 import dev.patientharbor.model.Settings;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.TypeRef.ClassType;
 import dev.patientharbor.names.ClassNames;
-import dev.patientharbor.names.Lookup;
+import dev.patientharbor.names.NameLookup;
 import dev.patientharbor.needs.Blueprint;
-import dev.patientharbor.needs.Blueprints;
-import dev.patientharbor.needs.Levels;
+import dev.patientharbor.needs.BlueprintMaker;
+import dev.patientharbor.needs.LevelTable;
 import dev.patientharbor.needs.MarkFault;
 import dev.patientharbor.needs.Need;
 import dev.patientharbor.needs.SlotTable;
 import dev.patientharbor.types.Carrier;
-import dev.patientharbor.types.Fit;
-import dev.patientharbor.types.Fitting;
-import dev.patientharbor.types.Generics;
-import dev.patientharbor.wiring.FilledIn;
-import dev.patientharbor.wiring.Lifetimes;
+import dev.patientharbor.types.FitCheck;
+import dev.patientharbor.types.FitResult;
+import dev.patientharbor.types.GenericTypes;
+import dev.patientharbor.wiring.FillInFinder;
+import dev.patientharbor.wiring.LifetimeResolver;
 import dev.patientharbor.wiring.Wiring;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -71,22 +71,22 @@ import java.util.stream.Stream;
  * @param wirings those of the profiles that are checked on this side, by the numbers of these
  */
 public record ResolvedSet(
-        Declaration declared,
+        SetDeclaration declared,
         Settings settings,
-        Side side,
+        CodeSide side,
         ClassNames names,
         SlotTable slots,
-        Levels levels,
-        Areas areas,
-        FilledIn filledIn,
-        Lifetimes lifetimes,
-        Blueprints blueprints,
+        LevelTable levels,
+        AreaTable areas,
+        FillInFinder filledIn,
+        LifetimeResolver lifetimes,
+        BlueprintMaker blueprints,
         List<UnknownPlace> unknownPlaces,
-        List<Lookup> areasLikeClasses,
-        List<Lookup> otherNames,
-        List<StatedKeys.Unstated> unstatedKeys,
+        List<NameLookup> areasLikeClasses,
+        List<NameLookup> otherNames,
+        List<StatedKeys.UnstatedKey> unstatedKeys,
         SortedMap<Integer, ResolvedProfile> byNumber,
-        BoundAnywhere bound,
+        BindingsOfAllSides bound,
         Set<TypeRef> emptyAllowed,
         List<ResolvedEntry> entries,
         List<ResolvedConsumer> consumers,
@@ -123,14 +123,14 @@ public record ResolvedSet(
 
     /** Receives decorators, each with the line that names it. */
     public interface DecoratorVisitor {
-        void visit(ResolvedDecoration decoration, ResolvedDecorator decorator);
+        void visit(ResolvedDecoratorStatement statement, ResolvedDecorator decorator);
     }
 
     /** Hands over each decorator that these profiles name themselves, profile by profile. */
     public void eachDecorator(DecoratorVisitor visitor) {
         for (ResolvedProfile profile : profiles()) {
-            for (ResolvedDecoration decoration : profile.ownDecorations()) {
-                decoration.all().forEach(decorator -> visitor.visit(decoration, decorator));
+            for (ResolvedDecoratorStatement statement : profile.ownDecorations()) {
+                statement.all().forEach(decorator -> visitor.visit(statement, decorator));
             }
         }
     }
@@ -200,7 +200,7 @@ public record ResolvedSet(
         return names(filledIn.of(slots.slot(slot)).leftOut());
     }
 
-    private static List<String> names(List<FilledIn.Candidate> candidates) {
+    private static List<String> names(List<FillInFinder.Candidate> candidates) {
         return candidates.stream().map(one -> one.facts().name()).toList();
     }
 
@@ -214,8 +214,8 @@ public record ResolvedSet(
     }
 
     /** Whether a type fits a contract. */
-    public Fit fit(ClassType type, TypeRef contract) {
-        return new Fitting(new Generics(code())).fit(type, contract);
+    public FitResult fit(ClassType type, TypeRef contract) {
+        return new FitCheck(new GenericTypes(code())).fit(type, contract);
     }
 
     /**
@@ -295,7 +295,7 @@ public record ResolvedSet(
 
     /** A level in words: {@code the area crane}, {@code NightDesk}, {@code whole profile}. */
     public String levelText(int level) {
-        if (level == Levels.WHOLE) {
+        if (level == LevelTable.WHOLE) {
             return "whole profile";
         }
         String name = levels.name(level).orElseThrow();

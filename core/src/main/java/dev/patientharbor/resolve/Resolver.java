@@ -1,38 +1,38 @@
 package dev.patientharbor.resolve;
 
 import dev.patientharbor.code.CodeIndex;
-import dev.patientharbor.declared.Areas;
+import dev.patientharbor.declared.AreaTable;
 import dev.patientharbor.declared.BindingResolver;
 import dev.patientharbor.declared.ConsumerReader;
-import dev.patientharbor.declared.DecorationResolver;
+import dev.patientharbor.declared.DecoratorResolver;
 import dev.patientharbor.declared.ResolvedConsumer;
 import dev.patientharbor.declared.StatedKeys;
-import dev.patientharbor.declared.ValuedBlueprints;
-import dev.patientharbor.declared.WordsResolver;
-import dev.patientharbor.inherited.BoundAnywhere;
+import dev.patientharbor.declared.StatementsResolver;
+import dev.patientharbor.declared.ValuedBlueprintMaker;
+import dev.patientharbor.inherited.BindingsOfAllSides;
+import dev.patientharbor.inherited.CodeSide;
 import dev.patientharbor.inherited.EntryFinder;
 import dev.patientharbor.inherited.ResolvedEntry;
 import dev.patientharbor.inherited.ResolvedProfile;
-import dev.patientharbor.inherited.Side;
-import dev.patientharbor.model.Declaration;
 import dev.patientharbor.model.Profile;
+import dev.patientharbor.model.SetDeclaration;
 import dev.patientharbor.model.Settings;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.names.ClassNames;
-import dev.patientharbor.names.Lookup;
-import dev.patientharbor.needs.Blueprints;
+import dev.patientharbor.names.NameLookup;
+import dev.patientharbor.needs.BlueprintMaker;
 import dev.patientharbor.needs.FactoryReader;
-import dev.patientharbor.needs.Levels;
-import dev.patientharbor.needs.Marks;
+import dev.patientharbor.needs.KnownMarks;
+import dev.patientharbor.needs.LevelTable;
 import dev.patientharbor.needs.NeedReader;
 import dev.patientharbor.needs.SlotTable;
-import dev.patientharbor.types.Generics;
+import dev.patientharbor.types.GenericTypes;
 import dev.patientharbor.types.ValueTypes;
 import dev.patientharbor.values.AnswerCheck;
-import dev.patientharbor.values.Conversion;
-import dev.patientharbor.wiring.FilledIn;
-import dev.patientharbor.wiring.Lifetimes;
+import dev.patientharbor.values.ConversionCheck;
+import dev.patientharbor.wiring.FillInFinder;
+import dev.patientharbor.wiring.LifetimeResolver;
 import dev.patientharbor.wiring.SlotFiller;
 import dev.patientharbor.wiring.SlotFinder;
 import dev.patientharbor.wiring.Wiring;
@@ -51,46 +51,49 @@ import java.util.stream.Collectors;
 /** Resolves every profile of a set against the code. */
 public final class Resolver {
 
-    private final Declaration set;
-    private final Side side;
+    private final SetDeclaration set;
+    private final CodeSide side;
     private final CodeIndex code;
     private final ClassNames names;
     private final SlotTable slots = new SlotTable();
-    private final Levels levels = new Levels();
-    private final Areas areas;
-    private final Marks marks;
-    private final Lifetimes lifetimes;
-    private final Blueprints blueprints;
+    private final LevelTable levels = new LevelTable();
+    private final AreaTable areas;
+    private final KnownMarks marks;
+    private final LifetimeResolver lifetimes;
+    private final BlueprintMaker blueprints;
     private final SlotFiller filler;
-    private final FilledIn filledIn;
-    private final List<Lookup> otherNames = new ArrayList<>();
+    private final FillInFinder fillIn;
+    private final List<NameLookup> otherNames = new ArrayList<>();
     private final StatedKeys statedKeys;
     private final Settings settings;
-    private final WordsResolver words;
+    private final StatementsResolver statements;
     private final ConsumerReader consumers;
     private final SortedMap<Integer, ResolvedProfile> profiles = new TreeMap<>();
 
-    private Resolver(Declaration set, Side side, Settings settings) {
+    private Resolver(SetDeclaration set, CodeSide side, Settings settings) {
         this.set = set;
         this.settings = settings;
         this.side = side;
         code = side.code();
         names = new ClassNames(code, set);
-        Generics generics = new Generics(code);
-        marks = new Marks(set.marks(), names);
-        lifetimes = new Lifetimes(code, marks, set.defaultLifetime());
+        GenericTypes generics = new GenericTypes(code);
+        marks = new KnownMarks(set.marks(), names);
+        lifetimes = new LifetimeResolver(code, marks, set.defaultLifetime());
         NeedReader needs = new NeedReader(code, generics, marks, slots);
-        blueprints = new Blueprints(needs, marks);
+        blueprints = new BlueprintMaker(needs, marks);
         FactoryReader factories = new FactoryReader(needs, slots);
-        areas = new Areas(set.areas(), names, code, levels);
+        areas = new AreaTable(set.areas(), names, code, levels);
         SlotFinder finder = new SlotFinder(slots, levels, areas, generics);
-        filledIn = new FilledIn(code, generics, marks, Set.copyOf(set.fillIn()), blueprints, slots);
+        fillIn =
+                new FillInFinder(
+                        code, generics, marks, Set.copyOf(set.fillIn()), blueprints, slots);
         filler =
                 new SlotFiller(
-                        code, slots, levels, finder, blueprints, factories, filledIn, lifetimes);
-        Conversion conversion = new Conversion(code, settings);
-        ValuedBlueprints valued =
-                new ValuedBlueprints(blueprints, names, slots, new ValueTypes(code), conversion);
+                        code, slots, levels, finder, blueprints, factories, fillIn, lifetimes);
+        ConversionCheck conversion = new ConversionCheck(code, settings);
+        ValuedBlueprintMaker valued =
+                new ValuedBlueprintMaker(
+                        blueprints, names, slots, new ValueTypes(code), conversion);
         BindingResolver bindings =
                 new BindingResolver(
                         names,
@@ -101,10 +104,10 @@ public final class Resolver {
                         conversion,
                         new AnswerCheck(code, names, generics, conversion));
         statedKeys = new StatedKeys(code, names);
-        words =
-                new WordsResolver(
+        statements =
+                new StatementsResolver(
                         bindings,
-                        new DecorationResolver(bindings, names, slots, generics, valued),
+                        new DecoratorResolver(bindings, names, slots, generics, valued),
                         names,
                         statedKeys,
                         levels,
@@ -125,9 +128,10 @@ public final class Resolver {
      * Decides what every slot of every profile receives, side by side. Loads no class of the user's
      * and runs none.
      */
-    public static List<ResolvedSet> resolve(Declaration set, List<Side> sides, Settings settings) {
+    public static List<ResolvedSet> resolve(
+            SetDeclaration set, List<CodeSide> sides, Settings settings) {
         List<Resolver> all = sides.stream().map(side -> new Resolver(set, side, settings)).toList();
-        BoundAnywhere bound = new BoundAnywhere();
+        BindingsOfAllSides bound = new BindingsOfAllSides();
         SortedMap<Integer, List<Resolver>> byProfile = new TreeMap<>();
         for (Resolver one : all) {
             for (int number : one.profiles.keySet()) {
@@ -141,7 +145,7 @@ public final class Resolver {
         return all.stream().map(one -> one.resolve(bound)).toList();
     }
 
-    private ResolvedSet resolve(BoundAnywhere bound) {
+    private ResolvedSet resolve(BindingsOfAllSides bound) {
         EntryFinder finder = new EntryFinder(code, names, marks, blueprints, slots, bound);
         List<ResolvedEntry> entries = finder.find(set.entry());
         List<ResolvedConsumer> stated = set.consumers().stream().map(consumers::read).toList();
@@ -164,11 +168,11 @@ public final class Resolver {
                 slots,
                 levels,
                 areas,
-                filledIn,
+                fillIn,
                 lifetimes,
                 blueprints,
-                words.unknownPlaces(),
-                words.areasLikeClasses(),
+                statements.unknownPlaces(),
+                statements.areasLikeClasses(),
                 otherNames,
                 statedKeys.unstated().stream()
                         .filter(one -> profiles.containsKey(one.owner()))
@@ -188,14 +192,14 @@ public final class Resolver {
                 number,
                 side.hierarchy(),
                 side.hierarchy().parents(number).stream().map(known::get).toList(),
-                words.resolve(declared, number),
+                statements.resolve(declared, number),
                 slots,
                 levels);
     }
 
     private Set<TypeRef> emptyAllowed() {
         return set.mayBeEmpty().stream()
-                .flatMap(text -> words.slot(text, otherNames).stream())
+                .flatMap(text -> statements.slot(text, otherNames).stream())
                 .map(slot -> slots.slot(slot).contract())
                 .collect(Collectors.toSet());
     }

@@ -3,30 +3,30 @@ package dev.patientharbor.rosters;
 import dev.patientharbor.code.ExecutableFacts;
 import dev.patientharbor.declared.ResolvedBinding;
 import dev.patientharbor.declared.ResolvedDecorator;
-import dev.patientharbor.finding.Where;
-import dev.patientharbor.model.Canned;
+import dev.patientharbor.finding.SourcePosition;
+import dev.patientharbor.model.CannedMethod;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.Supply;
 import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.TypeRef.ClassType;
 import dev.patientharbor.needs.Blueprint;
-import dev.patientharbor.needs.Levels;
+import dev.patientharbor.needs.LevelTable;
 import dev.patientharbor.needs.Need;
 import dev.patientharbor.needs.NeedReader;
 import dev.patientharbor.needs.SlotTable;
 import dev.patientharbor.plan.Answer.Seat;
-import dev.patientharbor.plan.Argument;
 import dev.patientharbor.plan.Assembly;
-import dev.patientharbor.plan.Layer;
+import dev.patientharbor.plan.AssemblyArgument;
+import dev.patientharbor.plan.AssemblyPart;
+import dev.patientharbor.plan.DecoratorLayer;
 import dev.patientharbor.plan.LifetimeChoice;
-import dev.patientharbor.plan.Making;
+import dev.patientharbor.plan.MarkedMember;
 import dev.patientharbor.plan.NeedPlace;
-import dev.patientharbor.plan.Part;
+import dev.patientharbor.plan.ObjectMaking;
 import dev.patientharbor.plan.Roster;
-import dev.patientharbor.plan.Site;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.types.Carrier;
-import dev.patientharbor.wiring.Outcome;
+import dev.patientharbor.wiring.SlotOutcome;
 import dev.patientharbor.wiring.Wiring;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -83,17 +83,18 @@ public final class AssemblyMaker {
     }
 
     private Assembly assembly(List<Integer> entries, Roster roster) {
-        List<Part> parts = new ArrayList<>();
+        List<AssemblyPart> parts = new ArrayList<>();
         Map<Slot, Integer> bySlot = new HashMap<>();
         Set<Integer> broken = broken();
         for (int i = 0; i < wiring.reachedSize(); i++) {
             int seat = wiring.reached(i);
             parts.add(
                     broken.contains(seat)
-                            ? new Part.Missing(
-                                    place(seat), wiring.outcome(seat).kind() == Outcome.Kind.NONE)
+                            ? new AssemblyPart.Missing(
+                                    place(seat),
+                                    wiring.outcome(seat).kind() == SlotOutcome.Kind.NONE)
                             : part(seat));
-            if (set.slots().level(seat) == Levels.WHOLE) {
+            if (set.slots().level(seat) == LevelTable.WHOLE) {
                 bySlot.put(set.slots().slot(seat), i);
             }
         }
@@ -113,7 +114,7 @@ public final class AssemblyMaker {
         Set<Integer> broken = new HashSet<>();
         Deque<Integer> open = new ArrayDeque<>();
         for (int seat : wiring.unsound()) {
-            if (wiring.outcome(seat).kind() != Outcome.Kind.COLLECTION) {
+            if (wiring.outcome(seat).kind() != SlotOutcome.Kind.COLLECTION) {
                 open.add(seat);
             }
         }
@@ -131,60 +132,63 @@ public final class AssemblyMaker {
         return broken;
     }
 
-    private Part part(int seat) {
-        Outcome outcome = wiring.outcome(seat);
+    private AssemblyPart part(int seat) {
+        SlotOutcome outcome = wiring.outcome(seat);
         Seat place = place(seat);
         return switch (outcome.kind()) {
-            case ALIAS -> new Part.Alias(place, number(outcome.next().orElseThrow()));
+            case ALIAS -> new AssemblyPart.Alias(place, number(outcome.next().orElseThrow()));
             case OPTIONAL, ABSENT ->
-                    new Part.Maybe(
+                    new AssemblyPart.Maybe(
                             place,
                             outcome.next().map(this::number),
                             carrier(seat).word().isEmpty());
             case DEFERRED ->
-                    new Part.Later(
+                    new AssemblyPart.Later(
                             place,
                             SlotTable.className(place.slot().contract()),
                             number(outcome.next().orElseThrow()));
             case COLLECTION ->
-                    new Part.Several(
+                    new AssemblyPart.Several(
                             place,
                             place.slot().contract(),
                             outcome.candidates().stream()
                                     .map(
                                             one ->
-                                                    new Part.Member(
+                                                    new AssemblyPart.Member(
                                                             set.slots().slot(one).key(),
                                                             number(one)))
                                     .toList());
             case OBJECT, MOCK, VALUE -> made(seat, outcome, place);
-            case NONE -> new Part.Missing(place, true);
-            case BROKEN, UNMET, VALUE_MISSING, SEVERAL -> new Part.Missing(place, false);
+            case NONE -> new AssemblyPart.Missing(place, true);
+            case BROKEN, UNMET, VALUE_MISSING, SEVERAL -> new AssemblyPart.Missing(place, false);
         };
     }
 
-    private Part made(int seat, Outcome outcome, Seat place) {
+    private AssemblyPart made(int seat, SlotOutcome outcome, Seat place) {
         LifetimeChoice lifetime = set.lifetimes().of(outcome, wiring.profile());
-        Optional<Where> origin =
+        Optional<SourcePosition> origin =
                 outcome.binding()
                         .map(one -> one.declared().at())
                         .or(
                                 () ->
                                         outcome.blueprint()
-                                                .map(one -> Where.classNamed(one.className())));
+                                                .map(
+                                                        one ->
+                                                                SourcePosition.classNamed(
+                                                                        one.className())));
         Arguments asked = new Arguments(seat);
-        List<Layer> layers = new ArrayList<>();
+        List<DecoratorLayer> layers = new ArrayList<>();
         for (ResolvedDecorator decorator : outcome.decorators()) {
             layers.add(
                     decorator.builtIn().isPresent()
-                            ? new Layer.OfOurs(decorator.builtIn().get())
-                            : new Layer.OfClass(
+                            ? new DecoratorLayer.OfBuiltIn(decorator.builtIn().get())
+                            : new DecoratorLayer.OfClass(
                                     constructed(
                                             decorator.blueprint().orElseThrow(),
                                             asked,
                                             Optional.of(decorator.inner().get(0)))));
         }
-        return new Part.Made(
+        return new AssemblyPart.Made(
                 place,
                 making(outcome, place, asked),
                 layers,
@@ -194,9 +198,9 @@ public final class AssemblyMaker {
                 origin);
     }
 
-    private Making making(Outcome outcome, Seat place, Arguments asked) {
+    private ObjectMaking making(SlotOutcome outcome, Seat place, Arguments asked) {
         if (outcome.core().isPresent()) {
-            return new Making.SameCore(number(outcome.core().get()));
+            return new ObjectMaking.SameCore(number(outcome.core().get()));
         }
         TypeRef contract = place.slot().contract();
         if (outcome.blueprint().isPresent()) {
@@ -206,16 +210,16 @@ public final class AssemblyMaker {
         }
         Supply supply = outcome.binding().orElseThrow().declared().supply();
         return switch (supply.form()) {
-            case MOCK -> new Making.Mocked(contract);
+            case MOCK -> new ObjectMaking.Mocked(contract);
             case ANSWERS ->
-                    new Making.Answering(
+                    new ObjectMaking.Answering(
                             contract,
                             supply.cannedAnswers().orElseThrow().stream()
                                     .map(this::withFullNames)
                                     .toList());
-            case VALUE -> new Making.Converted(contract, ((Supply.OfValue) supply).given());
-            case OBJECT -> new Making.HandedIn(((Supply.HandedIn) supply).object());
-            case CALL -> new Making.MadeBy(((Supply.MadeBy) supply).maker());
+            case VALUE -> new ObjectMaking.Converted(contract, ((Supply.OfValue) supply).given());
+            case OBJECT -> new ObjectMaking.HandedIn(((Supply.HandedIn) supply).object());
+            case CALL -> new ObjectMaking.MadeBy(((Supply.MadeBy) supply).maker());
             case CLASS, FACTORY, STATED_KEYS -> throw noObject(supply);
             case MEMBERS, SAME_AS, NONE, INHERITED, REMOVED, TO_FILL -> throw noObject(supply);
         };
@@ -226,13 +230,13 @@ public final class AssemblyMaker {
     }
 
     /** Answers whose failures have full names. */
-    private Canned withFullNames(Canned answers) {
-        return new Canned(
+    private CannedMethod withFullNames(CannedMethod answers) {
+        return new CannedMethod(
                 answers.method(),
                 answers.cases().stream()
                         .map(
                                 one ->
-                                        new Canned.Case(
+                                        new CannedMethod.Case(
                                                 one.given(),
                                                 one.answer()
                                                         .match(plain -> plain, this::withFullName),
@@ -240,27 +244,27 @@ public final class AssemblyMaker {
                         .toList());
     }
 
-    private Canned.Response withFullName(Canned.Response.Fails fails) {
-        return new Canned.Response.Fails(set.names().full(fails.type()), fails.saying());
+    private CannedMethod.Response withFullName(CannedMethod.Response.Fails fails) {
+        return new CannedMethod.Response.Fails(set.names().full(fails.type()), fails.saying());
     }
 
-    private Making called(Blueprint blueprint, Arguments asked) {
+    private ObjectMaking called(Blueprint blueprint, Arguments asked) {
         Optional<Integer> on = Optional.empty();
-        List<Argument> arguments = values(blueprint);
-        List<Argument> fromParts = new ArrayList<>();
+        List<AssemblyArgument> arguments = values(blueprint);
+        List<AssemblyArgument> fromParts = new ArrayList<>();
         for (Need need : blueprint.needs()) {
             int part = asked.part(blueprint, need);
             if (need.place().kind() == NeedPlace.Kind.DECLARED) {
                 on = Optional.of(part);
             } else {
-                Argument argument = new Argument.FromPart(part, need.name());
+                AssemblyArgument argument = new AssemblyArgument.FromPart(part, need.name());
                 fromParts.add(argument);
                 arguments.set(need.place().index(), argument);
             }
         }
         return isHandler(blueprint)
-                ? new Making.NoObject(fromParts)
-                : new Making.Called(
+                ? new ObjectMaking.NoObject(fromParts)
+                : new ObjectMaking.Called(
                         blueprint.className(),
                         blueprint.method().orElseThrow(),
                         descriptor(blueprint),
@@ -273,28 +277,29 @@ public final class AssemblyMaker {
                 .anyMatch(one -> one.blueprint().filter(its -> its == blueprint).isPresent());
     }
 
-    private Making constructed(Blueprint blueprint, Arguments asked) {
+    private ObjectMaking constructed(Blueprint blueprint, Arguments asked) {
         if (blueprint.executable().isEmpty()) {
-            return new Making.NoObject(
+            return new ObjectMaking.NoObject(
                     blueprint.needs().stream()
-                            .<Argument>map(
+                            .<AssemblyArgument>map(
                                     need ->
-                                            new Argument.FromPart(
+                                            new AssemblyArgument.FromPart(
                                                     asked.part(blueprint, need), need.name()))
                             .toList());
         }
         return constructed(blueprint, asked, Optional.empty());
     }
 
-    private Making.Constructed constructed(
+    private ObjectMaking.Constructed constructed(
             Blueprint blueprint, Arguments asked, Optional<Need> inner) {
-        List<Argument> arguments = values(blueprint);
-        List<Argument> ofMembers = new ArrayList<>();
+        List<AssemblyArgument> arguments = values(blueprint);
+        List<AssemblyArgument> ofMembers = new ArrayList<>();
         for (Need need : blueprint.needs()) {
-            Argument argument =
+            AssemblyArgument argument =
                     inner.filter(one -> one == need).isPresent()
                             ? wrapped(need)
-                            : new Argument.FromPart(asked.part(blueprint, need), need.name());
+                            : new AssemblyArgument.FromPart(
+                                    asked.part(blueprint, need), need.name());
             Runnable hand =
                     switch (need.place().kind()) {
                         case CONSTRUCTOR -> () -> arguments.set(need.place().index(), argument);
@@ -304,20 +309,21 @@ public final class AssemblyMaker {
                     };
             hand.run();
         }
-        List<Site> sites = new ArrayList<>();
+        List<MarkedMember> sites = new ArrayList<>();
         int next = 0;
-        for (NeedReader.Marked one : wiring.marked(blueprint)) {
-            List<Argument> some = ofMembers.subList(next, next + one.needs());
-            sites.add(new Site(one.owner(), one.kind(), one.name(), one.descriptor(), some));
+        for (NeedReader.MemberNeeds one : wiring.marked(blueprint)) {
+            List<AssemblyArgument> some = ofMembers.subList(next, next + one.needs());
+            sites.add(
+                    new MarkedMember(one.owner(), one.kind(), one.name(), one.descriptor(), some));
             next += one.needs();
         }
-        return new Making.Constructed(
+        return new ObjectMaking.Constructed(
                 blueprint.className(), descriptor(blueprint), arguments, sites);
     }
 
     /** The arguments of what makes an object that are values; those between are still blank. */
-    private static List<Argument> values(Blueprint blueprint) {
-        List<Argument> arguments = new ArrayList<>();
+    private static List<AssemblyArgument> values(Blueprint blueprint) {
+        List<AssemblyArgument> arguments = new ArrayList<>();
         blueprint
                 .executable()
                 .ifPresent(
@@ -325,20 +331,20 @@ public final class AssemblyMaker {
                             for (int i = 0; i < one.parameterTypes().size(); i++) {
                                 arguments.add(
                                         blueprint.values().containsKey(i)
-                                                ? new Argument.OfValue(
+                                                ? new AssemblyArgument.OfValue(
                                                         one.parameterName(i),
                                                         blueprint.values().get(i))
-                                                : new Argument.Wrapped(""));
+                                                : new AssemblyArgument.Wrapped(""));
                             }
                         });
         return arguments;
     }
 
-    private Argument wrapped(Need need) {
+    private AssemblyArgument wrapped(Need need) {
         TypeRef asked = set.slots().slot(need.slot()).contract();
         boolean later =
                 Carrier.of(asked).filter(one -> one.kind() == Carrier.Kind.DEFERRED).isPresent();
-        return new Argument.Wrapped(later ? ((ClassType) asked).name() : "");
+        return new AssemblyArgument.Wrapped(later ? ((ClassType) asked).name() : "");
     }
 
     private static String descriptor(Blueprint blueprint) {

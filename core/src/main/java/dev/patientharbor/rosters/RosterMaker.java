@@ -2,7 +2,7 @@ package dev.patientharbor.rosters;
 
 import dev.patientharbor.declared.ResolvedBinding;
 import dev.patientharbor.declared.ResolvedDecorator;
-import dev.patientharbor.finding.Where;
+import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.model.Binding;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.Supply;
@@ -19,11 +19,11 @@ import dev.patientharbor.plan.AnswerKind;
 import dev.patientharbor.plan.LifetimeChoice;
 import dev.patientharbor.plan.LifetimeChoice.By;
 import dev.patientharbor.plan.Roster;
-import dev.patientharbor.plan.Row;
+import dev.patientharbor.plan.RosterRow;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.types.Carrier;
-import dev.patientharbor.wiring.Outcome;
-import dev.patientharbor.wiring.Outcome.Kind;
+import dev.patientharbor.wiring.SlotOutcome;
+import dev.patientharbor.wiring.SlotOutcome.Kind;
 import dev.patientharbor.wiring.Wiring;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -64,7 +64,7 @@ public final class RosterMaker {
     }
 
     private Roster roster() {
-        List<Row> drafts = new ArrayList<>();
+        List<RosterRow> drafts = new ArrayList<>();
         for (int i = 0; i < wiring.reachedSize(); i++) {
             int seat = wiring.reached(i);
             Optional<Slot> as =
@@ -74,10 +74,10 @@ public final class RosterMaker {
                     seat,
                     (consumer, need, asked) -> drafts.add(row(consumer, need, asked, as, within)));
         }
-        drafts.sort(Row.ORDER);
+        drafts.sort(RosterRow.ORDER);
         // What is shared is known by a name of its own until here; people read numbers.
-        Set<Row> rows = new LinkedHashSet<>(drafts.size() * 2);
-        for (Row draft : drafts) {
+        Set<RosterRow> rows = new LinkedHashSet<>(drafts.size() * 2);
+        for (RosterRow draft : drafts) {
             rows.add(draft.with(numbered(draft.answer())));
         }
         return new Roster(
@@ -87,14 +87,14 @@ public final class RosterMaker {
                 wiring.profile().isEager());
     }
 
-    private Row row(
+    private RosterRow row(
             Blueprint consumer, Need need, int asked, Optional<Slot> as, Optional<String> within) {
         Slot slot = set.slots().slot(need.slot());
         int end = wiring.settled(asked).orElse(asked);
         // A wrapping that is itself bound is what is asked for.
         boolean wrapped = wiring.outcome(end).isWrapping();
         Slot inside = wrapped ? new Slot(Carrier.innermost(slot.contract()), slot.key()) : slot;
-        return new Row(
+        return new RosterRow(
                 consumer.className(),
                 need.name(),
                 need.place(),
@@ -125,7 +125,8 @@ public final class RosterMaker {
 
     private Answer newAnswer(int asked) {
         Optional<Integer> end = wiring.received(asked);
-        Outcome outcome = end.map(wiring::outcome).orElseGet(() -> Outcome.nothing(Kind.BROKEN));
+        SlotOutcome outcome =
+                end.map(wiring::outcome).orElseGet(() -> SlotOutcome.nothing(Kind.BROKEN));
         Optional<LifetimeChoice> lifetime =
                 outcome.isMet()
                         ? Optional.of(set.lifetimes().of(outcome, wiring.profile()))
@@ -139,7 +140,7 @@ public final class RosterMaker {
                 lifetime.map(choice -> identity(choice, end.orElseThrow(), outcome)),
                 origin(asked, outcome),
                 end.map(this::hidden).orElse(List.of()),
-                filled.map(wiring::outcome).flatMap(Outcome::filledBy),
+                filled.map(wiring::outcome).flatMap(SlotOutcome::filledBy),
                 filled.map(set::leftOut).orElse(List.of()),
                 outcome.kind() == Kind.COLLECTION ? elements(outcome) : List.of(),
                 end.filter(seat -> outcome.isMet()).flatMap(this::behind),
@@ -147,7 +148,7 @@ public final class RosterMaker {
                 end.filter(seat -> outcome.isMet()).map(this::seat));
     }
 
-    private List<Element> elements(Outcome collection) {
+    private List<Element> elements(SlotOutcome collection) {
         List<Element> elements = new ArrayList<>();
         for (int member : collection.candidates()) {
             Slot slot = set.slots().slot(member);
@@ -157,14 +158,14 @@ public final class RosterMaker {
     }
 
     /** The class of an object that was handed in, unless it was made at run time. */
-    private static Optional<String> handedIn(Outcome outcome) {
+    private static Optional<String> handedIn(SlotOutcome outcome) {
         return outcome.binding()
                 .flatMap(one -> one.declared().supply().handedIn())
                 .flatMap(Supply.HandedIn::madeFor);
     }
 
     /** What is given with a binding, as it is written: settings are named, not told. */
-    private static String given(Outcome outcome) {
+    private static String given(SlotOutcome outcome) {
         return outcome.binding().map(ResolvedBinding::declared).map(RosterMaker::given).orElse("");
     }
 
@@ -181,7 +182,7 @@ public final class RosterMaker {
 
     /** What a factory says it makes, or the end of a line of those that pass on to another. */
     private Optional<Behind> behind(int seat) {
-        Outcome first = wiring.outcome(seat);
+        SlotOutcome first = wiring.outcome(seat);
         String contract = SlotTable.className(set.slots().slot(seat).contract());
         Optional<String> makes = first.blueprint().flatMap(Blueprint::makes).map(ClassType::name);
         if (makes.isPresent()) {
@@ -198,13 +199,13 @@ public final class RosterMaker {
         if (at == seat) {
             return Optional.empty();
         }
-        Outcome end = wiring.outcome(at);
+        SlotOutcome end = wiring.outcome(at);
         return Optional.of(new Behind(end.answer(), end.blueprint().map(Blueprint::maker)));
     }
 
     /** The seat to which an object passes on: it asks for one other object of its contract. */
     private Optional<Integer> passedOnTo(int seat) {
-        Outcome outcome = wiring.outcome(seat);
+        SlotOutcome outcome = wiring.outcome(seat);
         int core = outcome.core().orElse(seat);
         if (!wiring.isReached(core) || outcome.blueprint().isEmpty()) {
             return Optional.empty();
@@ -231,7 +232,7 @@ public final class RosterMaker {
      * What equal instances have in common: the class if its mark says so and nothing is around it,
      * else the seat; nothing for a fresh one, whose name is empty.
      */
-    private static String identity(LifetimeChoice choice, int seat, Outcome outcome) {
+    private static String identity(LifetimeChoice choice, int seat, SlotOutcome outcome) {
         if (!choice.lifetime().isKept()) {
             return "";
         }
@@ -240,11 +241,11 @@ public final class RosterMaker {
                 : Integer.toString(seat);
     }
 
-    private Optional<Where> origin(int asked, Outcome end) {
+    private Optional<SourcePosition> origin(int asked, SlotOutcome end) {
         Optional<ResolvedBinding> first = wiring.outcome(asked).binding();
         return first.or(end::binding)
                 .map(binding -> binding.declared().at())
-                .or(() -> end.blueprint().map(own -> Where.classNamed(own.className())));
+                .or(() -> end.blueprint().map(own -> SourcePosition.classNamed(own.className())));
     }
 
     /** What the profiles that this one extends say of a seat, and no longer holds. */
@@ -269,7 +270,7 @@ public final class RosterMaker {
                                     all.add(
                                             new Answer.Hidden(
                                                     set.names().shortName(name),
-                                                    Where.classNamed(name))));
+                                                    SourcePosition.classNamed(name))));
         }
         return all;
     }

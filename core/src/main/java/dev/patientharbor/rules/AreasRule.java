@@ -1,13 +1,13 @@
 package dev.patientharbor.rules;
 
-import dev.patientharbor.declared.Areas;
+import dev.patientharbor.declared.AreaTable;
 import dev.patientharbor.declared.UnknownPlace;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.NameList;
 import dev.patientharbor.finding.NameSearch;
 import dev.patientharbor.model.Area;
-import dev.patientharbor.names.Lookup;
+import dev.patientharbor.names.NameLookup;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
@@ -19,13 +19,13 @@ final class AreasRule implements Rule {
 
     @Override
     public void check(RuleContext context) {
-        for (Areas.UnknownArea one : context.set().areas().unknown()) {
+        for (AreaTable.UnknownArea one : context.set().areas().unknown()) {
             context.reporter().reportOf(one.profile(), unknown(context.set(), one));
         }
-        for (Lookup member : context.set().areas().unknownMembers()) {
+        for (NameLookup member : context.set().areas().unknownMembers()) {
             context.reporter().report(NamesRule.finding(context.set(), member));
         }
-        for (Lookup place : context.set().areasLikeClasses()) {
+        for (NameLookup place : context.set().areasLikeClasses()) {
             String text = place.written().text();
             context.reporter()
                     .report(
@@ -42,7 +42,7 @@ final class AreasRule implements Rule {
         }
         NameSearch search = new NameSearch(names(context.set()));
         for (UnknownPlace unknown : context.set().unknownPlaces()) {
-            Lookup place = unknown.name();
+            NameLookup place = unknown.name();
             List<String> near = search.near(place.written().text());
             context.reporter()
                     .reportOf(
@@ -64,7 +64,7 @@ final class AreasRule implements Rule {
                                                             .near(place.written().text()))
                                             .with("areas", list(context.set())));
         }
-        for (Areas.Overlap overlap : context.set().areas().overlaps()) {
+        for (AreaTable.Overlap overlap : context.set().areas().overlaps()) {
             String name = context.set().names().shortName(overlap.className());
             context.reporter()
                     .report(
@@ -85,7 +85,7 @@ final class AreasRule implements Rule {
         }
     }
 
-    private static Finding unknown(ResolvedSet set, Areas.UnknownArea one) {
+    private static Finding unknown(ResolvedSet set, AreaTable.UnknownArea one) {
         String name = one.written().text();
         Finding finding =
                 Finding.of(

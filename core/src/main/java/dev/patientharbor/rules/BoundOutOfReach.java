@@ -14,9 +14,9 @@ final class BoundOutOfReach {
     private final ResolvedSet set;
 
     /** By the slot in the whole profile, in the order of the profiles. */
-    private final Map<Integer, List<Bound>> bySlot = new HashMap<>();
+    private final Map<Integer, List<BindingOutOfReach>> bySlot = new HashMap<>();
 
-    private record Bound(ResolvedProfile profile, int slot, ResolvedBinding binding) {}
+    private record BindingOutOfReach(ResolvedProfile profile, int slot, ResolvedBinding binding) {}
 
     BoundOutOfReach(ResolvedSet set) {
         this.set = set;
@@ -28,7 +28,9 @@ final class BoundOutOfReach {
                                         bySlot.computeIfAbsent(
                                                         set.slots().plain(slot),
                                                         one -> new ArrayList<>(1))
-                                                .add(new Bound(profile, slot, binding)));
+                                                .add(
+                                                        new BindingOutOfReach(
+                                                                profile, slot, binding)));
             }
         }
     }

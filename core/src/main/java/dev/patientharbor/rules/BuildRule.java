@@ -7,12 +7,12 @@ import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKind;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.NearNames;
-import dev.patientharbor.finding.Where;
+import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.needs.Blueprint;
 import dev.patientharbor.needs.BuildFault;
 import dev.patientharbor.needs.BuildFault.Reason;
 import dev.patientharbor.resolve.ResolvedSet;
-import dev.patientharbor.ruling.Impact;
+import dev.patientharbor.ruling.FailureImpact;
 import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.wiring.Wiring;
@@ -42,15 +42,14 @@ final class BuildRule implements Rule {
                                                                 .report(binding, finding)));
         context.set()
                 .eachDecorator(
-                        (decoration, decorator) ->
+                        (statement, decorator) ->
                                 faulty(decorator.blueprint())
                                         .map(made -> ofDecorator(context, decorator, made))
                                         .ifPresent(
                                                 finding ->
                                                         context.reporter()
                                                                 .report(
-                                                                        decoration,
-                                                                        decorator,
+                                                                        statement, decorator,
                                                                         finding)));
         for (Wiring wiring : context.set().checked()) {
             for (int slot : wiring.unsound()) {
@@ -89,14 +88,15 @@ final class BuildRule implements Rule {
 
     private static void reportOwnSupply(
             RuleContext context, Wiring wiring, int slot, Blueprint blueprint) {
-        Impact.Touched touched = context.reporter().impact(wiring).of(List.of(slot));
+        FailureImpact.TouchedConsumers touched =
+                context.reporter().impact(wiring).of(List.of(slot));
         context.reporter()
                 .report(
                         wiring.profile(),
                         finding(
                                         context,
                                         blueprint,
-                                        Where.classNamed(blueprint.className()),
+                                        SourcePosition.classNamed(blueprint.className()),
                                         Optional.of(
                                                         context.wording()
                                                                         .toWrite(
@@ -134,7 +134,7 @@ final class BuildRule implements Rule {
     private static Finding finding(
             RuleContext context,
             Blueprint blueprint,
-            Where at,
+            SourcePosition at,
             Optional<String> line,
             String place) {
         BuildFault fault = blueprint.fault().orElseThrow();

@@ -8,9 +8,9 @@ import dev.patientharbor.needs.Need;
 import dev.patientharbor.needs.SlotTable;
 import dev.patientharbor.plan.NeedPlace.Kind;
 import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.ruling.FindingWording;
 import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
-import dev.patientharbor.ruling.Wording;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.List;
@@ -117,9 +117,11 @@ public final class CannotSwapRule implements Rule {
                                 count
                                         + (count == 1 ? " consumer asks" : " consumers ask")
                                         + " for classes rather than contracts: "
-                                        + Wording.some(said)
+                                        + FindingWording.some(said)
                                         + ".")
-                        .with("classes", Wording.some(classes.stream().map(shortName).toList()))
+                        .with(
+                                "classes",
+                                FindingWording.some(classes.stream().map(shortName).toList()))
                         .with("so", "only these classes, or subclasses of them, can be passed")
                         .with("do", "let those who ask for them ask for interfaces of them")
                         .touching(List.copyOf(asks.keySet()), List.of()));

@@ -6,11 +6,11 @@ import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.inherited.ResolvedProfile;
 import dev.patientharbor.model.SupplyEffect;
 import dev.patientharbor.resolve.ResolvedSet;
-import dev.patientharbor.ruling.Impact;
-import dev.patientharbor.ruling.Inheritance;
+import dev.patientharbor.ruling.FailureImpact;
+import dev.patientharbor.ruling.FindingWording;
+import dev.patientharbor.ruling.InheritanceCheck;
 import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
-import dev.patientharbor.ruling.Wording;
 import dev.patientharbor.wiring.Wiring;
 import java.util.List;
 import java.util.Optional;
@@ -62,9 +62,9 @@ final class ChangeRule implements Rule {
 
     private static void tellUnfilled(RuleContext context, ResolvedBinding binding) {
         String slot = context.set().text(binding.slot().orElseThrow());
-        Wording wording = context.wording();
+        FindingWording wording = context.wording();
         for (Wiring wiring : context.set().checked()) {
-            if (Inheritance.holdsFor(binding, wiring.profile())) {
+            if (InheritanceCheck.holdsFor(binding, wiring.profile())) {
                 String name = wiring.profile().declared().name();
                 List<String> implementations =
                         wording.implementations(
@@ -72,7 +72,7 @@ final class ChangeRule implements Rule {
                                         .slots()
                                         .slot(binding.slot().orElseThrow())
                                         .contract());
-                Impact.Touched touched =
+                FailureImpact.TouchedConsumers touched =
                         context.reporter().impact(wiring).of(List.of(binding.slot().orElseThrow()));
                 context.reporter()
                         .report(

@@ -5,12 +5,12 @@ import dev.patientharbor.declared.ResolvedConsumer;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.NearNames;
-import dev.patientharbor.model.Written;
-import dev.patientharbor.names.Lookup;
+import dev.patientharbor.model.WrittenName;
+import dev.patientharbor.names.NameLookup;
 import dev.patientharbor.needs.Blueprint;
 import dev.patientharbor.needs.BuildFault;
 import dev.patientharbor.needs.Need;
-import dev.patientharbor.plan.Passed;
+import dev.patientharbor.plan.PassedParameter;
 import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
 import java.util.ArrayList;
@@ -22,7 +22,7 @@ final class ConsumerRule implements Rule {
     @Override
     public void check(RuleContext context) {
         for (ResolvedConsumer consumer : context.set().consumers()) {
-            for (Lookup name : consumer.names()) {
+            for (NameLookup name : consumer.names()) {
                 if (name.facts().isEmpty()) {
                     context.reporter().report(NamesRule.finding(context.set(), name));
                 }
@@ -38,13 +38,13 @@ final class ConsumerRule implements Rule {
             if (lacksStatics) {
                 context.reporter().report(noStatics(consumer.declared().name()));
             }
-            for (Written parameter : consumer.unknown()) {
+            for (WrittenName parameter : consumer.unknown()) {
                 context.reporter().report(noParameter(consumer, parameter));
             }
         }
     }
 
-    private static Finding noStatics(Written name) {
+    private static Finding noStatics(WrittenName name) {
         return Finding.of(
                         FindingKinds.HANDLER_UNFIT,
                         name.at(),
@@ -54,7 +54,7 @@ final class ConsumerRule implements Rule {
     }
 
     private static Finding noMethod(ResolvedConsumer consumer, BuildFault fault) {
-        Written name = consumer.declared().name();
+        WrittenName name = consumer.declared().name();
         int found = fault.constructors().size();
         return Finding.of(
                         FindingKinds.HANDLER_UNFIT,
@@ -83,14 +83,14 @@ final class ConsumerRule implements Rule {
         return name.substring(name.indexOf('#') + 1);
     }
 
-    private static Finding noParameter(ResolvedConsumer consumer, Written parameter) {
-        Written name = consumer.declared().name();
+    private static Finding noParameter(ResolvedConsumer consumer, WrittenName parameter) {
+        WrittenName name = consumer.declared().name();
         List<String> known = new ArrayList<>();
         consumer.blueprint().stream()
                 .flatMap(one -> one.needs().stream())
                 .map(Need::name)
                 .forEach(known::add);
-        consumer.passed().stream().map(Passed::name).forEach(known::add);
+        consumer.passed().stream().map(PassedParameter::name).forEach(known::add);
         return Finding.of(
                         FindingKinds.HANDLER_UNFIT,
                         parameter.at(),

@@ -2,15 +2,15 @@ package dev.patientharbor.rules;
 
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
-import dev.patientharbor.finding.Where;
+import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.needs.Blueprint;
 import dev.patientharbor.needs.Need;
 import dev.patientharbor.resolve.ResolvedSet;
-import dev.patientharbor.ruling.Impact;
+import dev.patientharbor.ruling.FailureImpact;
+import dev.patientharbor.ruling.FindingWording;
 import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
-import dev.patientharbor.ruling.Wording;
-import dev.patientharbor.wiring.Outcome;
+import dev.patientharbor.wiring.SlotOutcome;
 import dev.patientharbor.wiring.Wiring;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -45,9 +45,9 @@ final class CycleRule implements Rule {
 
     @Override
     public void check(RuleContext context) {
-        Knots knots = new Knots(context.set().checked());
+        StrongComponents components = new StrongComponents(context.set().checked());
         for (Wiring wiring : context.set().checked()) {
-            for (List<Integer> knot : knots.of(wiring)) {
+            for (List<Integer> knot : components.of(wiring)) {
                 report(context, wiring, knot);
             }
         }
@@ -62,7 +62,7 @@ final class CycleRule implements Rule {
                         .toList();
         List<Step> path = shortest(wiring, byName);
         int first = path.get(0).from();
-        Where at =
+        SourcePosition at =
                 path.stream()
                         .map(step -> wiring.outcome(step.from()))
                         .flatMap(outcome -> outcome.binding().stream())
@@ -70,7 +70,7 @@ final class CycleRule implements Rule {
                         .findFirst()
                         .orElseGet(
                                 () ->
-                                        Where.classNamed(
+                                        SourcePosition.classNamed(
                                                 context.set()
                                                         .slots()
                                                         .slot(first)
@@ -87,7 +87,7 @@ final class CycleRule implements Rule {
                         }
                     });
         }
-        Impact.Touched touched = context.reporter().impact(wiring).of(knot);
+        FailureImpact.TouchedConsumers touched = context.reporter().impact(wiring).of(knot);
         if (consumers.isEmpty()) {
             // Slots that are the same as each other: those who ask for them are touched.
             consumers.addAll(touched.consumers());
@@ -117,7 +117,7 @@ final class CycleRule implements Rule {
     /** A class that wraps its own contract is a decorator, bound as if it were what is wrapped. */
     private static String remedy(ResolvedSet set, Wiring wiring, List<Step> path) {
         Step only = path.get(0);
-        Outcome outcome = wiring.outcome(only.from());
+        SlotOutcome outcome = wiring.outcome(only.from());
         boolean wraps =
                 path.size() == 1
                         && only.consumer().isPresent()
@@ -144,7 +144,7 @@ final class CycleRule implements Rule {
     }
 
     private static List<String> lines(RuleContext context, Wiring wiring, List<Step> path) {
-        Wording wording = context.wording();
+        FindingWording wording = context.wording();
         List<String> lines = new ArrayList<>();
         for (Step step : path.subList(0, Math.min(SHOWN, path.size()))) {
             String to = context.set().text(step.to());
@@ -169,11 +169,11 @@ final class CycleRule implements Rule {
     }
 
     private static String link(Wiring wiring, Step step) {
-        Outcome outcome = wiring.outcome(step.from());
+        SlotOutcome outcome = wiring.outcome(step.from());
         if (outcome.filledBy().isPresent()) {
             return " is filled by ";
         }
-        return outcome.kind() == Outcome.Kind.ALIAS ? " is the same as " : " holds ";
+        return outcome.kind() == SlotOutcome.Kind.ALIAS ? " is the same as " : " holds ";
     }
 
     private static List<Step> shortest(Wiring wiring, List<Integer> knot) {

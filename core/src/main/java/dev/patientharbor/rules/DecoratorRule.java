@@ -3,7 +3,7 @@ package dev.patientharbor.rules;
 import dev.patientharbor.declared.ResolvedDecorator;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
-import dev.patientharbor.finding.Where;
+import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.inherited.ResolvedProfile;
 import dev.patientharbor.model.BuiltIn;
 import dev.patientharbor.model.Key;
@@ -11,7 +11,7 @@ import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
-import dev.patientharbor.wiring.Outcome;
+import dev.patientharbor.wiring.SlotOutcome;
 import dev.patientharbor.wiring.Wiring;
 import java.util.List;
 import java.util.Optional;
@@ -26,17 +26,16 @@ final class DecoratorRule implements Rule {
     public void check(RuleContext context) {
         context.set()
                 .eachDecorator(
-                        (decoration, decorator) ->
+                        (statement, decorator) ->
                                 fault(context, decorator)
                                         .ifPresent(
                                                 fault ->
                                                         context.reporter()
                                                                 .report(
-                                                                        decoration,
-                                                                        decorator,
+                                                                        statement, decorator,
                                                                         fault)));
         for (ResolvedProfile owner : context.set().profiles()) {
-            for (ResolvedProfile.DropsNothing one : owner.dropsNothing()) {
+            for (ResolvedProfile.NeedlessDrop one : owner.dropsNothing()) {
                 context.reporter().report(owner, List.of(), dropsNothing(context, one.dropped()));
             }
         }
@@ -164,16 +163,16 @@ final class DecoratorRule implements Rule {
     }
 
     private static void checkWrapped(RuleContext context, Wiring wiring, int slot) {
-        Outcome outcome = wiring.outcome(slot);
-        boolean alias = outcome.kind() == Outcome.Kind.ALIAS && outcome.binding().isPresent();
+        SlotOutcome outcome = wiring.outcome(slot);
+        boolean alias = outcome.kind() == SlotOutcome.Kind.ALIAS && outcome.binding().isPresent();
         boolean nothing =
-                outcome.kind() == Outcome.Kind.UNMET
-                        || outcome.kind() == Outcome.Kind.NONE
-                        || outcome.kind() == Outcome.Kind.VALUE_MISSING;
+                outcome.kind() == SlotOutcome.Kind.UNMET
+                        || outcome.kind() == SlotOutcome.Kind.NONE
+                        || outcome.kind() == SlotOutcome.Kind.VALUE_MISSING;
         if (!alias && !nothing) {
             return;
         }
-        Where at = wiring.profile().decorators(slot).get(0).name().written().at();
+        SourcePosition at = wiring.profile().decorators(slot).get(0).name().written().at();
         String text = context.set().text(slot);
         Finding finding =
                 Finding.of(

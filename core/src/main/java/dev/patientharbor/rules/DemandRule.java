@@ -4,18 +4,18 @@ import dev.patientharbor.declared.ResolvedDecorator;
 import dev.patientharbor.declared.ResolvedDemand;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
-import dev.patientharbor.finding.Where;
+import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.inherited.ResolvedProfile;
 import dev.patientharbor.model.Demand;
 import dev.patientharbor.model.Key;
 import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.Slot;
-import dev.patientharbor.model.Written;
-import dev.patientharbor.names.Lookup;
+import dev.patientharbor.model.WrittenName;
+import dev.patientharbor.names.NameLookup;
 import dev.patientharbor.plan.AnswerKind;
 import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
-import dev.patientharbor.wiring.Outcome;
+import dev.patientharbor.wiring.SlotOutcome;
 import dev.patientharbor.wiring.Wiring;
 import java.util.Collections;
 import java.util.IdentityHashMap;
@@ -34,7 +34,7 @@ final class DemandRule implements Rule {
             Set<Demand> own = Collections.newSetFromMap(new IdentityHashMap<>());
             own.addAll(owner.declared().terms().demands());
             for (ResolvedDemand demand : owner.demands()) {
-                for (Lookup name : demand.names()) {
+                for (NameLookup name : demand.names()) {
                     if (own.contains(demand.declared()) && name.facts().isEmpty()) {
                         context.reporter()
                                 .report(owner, List.of(), NamesRule.finding(context.set(), name));
@@ -49,14 +49,14 @@ final class DemandRule implements Rule {
             SuppliesByContract supplies = new SuppliesByContract(context.set(), wiring);
             for (ResolvedDemand demand : wiring.profile().demands()) {
                 if (demand.names().stream().allMatch(name -> name.facts().isPresent())) {
-                    new One(context, wiring, demand, supplies).check();
+                    new DemandInProfile(context, wiring, demand, supplies).check();
                 }
             }
         }
     }
 
     /** One rule in one profile. */
-    private record One(
+    private record DemandInProfile(
             RuleContext context,
             Wiring wiring,
             ResolvedDemand demand,
@@ -87,7 +87,7 @@ final class DemandRule implements Rule {
             everySupply(ofContract(), this::isOfContract, isWrong, what);
         }
 
-        private List<SuppliesByContract.One> ofContract() {
+        private List<SuppliesByContract.SlotSupply> ofContract() {
             return supplies.of(context.set().slots().slot(demand.slot().orElseThrow()).contract());
         }
 
@@ -101,12 +101,12 @@ final class DemandRule implements Rule {
 
         /** Each binding, used or not, and what else fills a slot, each once. */
         private void everySupply(
-                List<SuppliesByContract.One> candidates,
+                List<SuppliesByContract.SlotSupply> candidates,
                 Predicate<Integer> slots,
                 Predicate<AnswerKind> breaks,
                 String what) {
-            TreeMap<Integer, Outcome> outcomes = new TreeMap<>();
-            for (SuppliesByContract.One one : candidates) {
+            TreeMap<Integer, SlotOutcome> outcomes = new TreeMap<>();
+            for (SuppliesByContract.SlotSupply one : candidates) {
                 int slot = one.slot();
                 // What stands in for a slot that is held to the rule itself is told there alone.
                 boolean toldThere =
@@ -127,8 +127,8 @@ final class DemandRule implements Rule {
                     });
         }
 
-        private void tell(int slot, Outcome outcome, String what, String is) {
-            Where at =
+        private void tell(int slot, SlotOutcome outcome, String what, String is) {
+            SourcePosition at =
                     wiring.outcome(slot)
                             .binding()
                             .or(outcome::binding)
@@ -136,7 +136,10 @@ final class DemandRule implements Rule {
                             .or(
                                     () ->
                                             outcome.blueprint()
-                                                    .map(one -> Where.classNamed(one.className())))
+                                                    .map(
+                                                            one ->
+                                                                    SourcePosition.classNamed(
+                                                                            one.className())))
                             .orElse(demand.declared().at());
             String message =
                     context.set().text(slot)
@@ -154,13 +157,13 @@ final class DemandRule implements Rule {
             return wiring.profile().declared().name();
         }
 
-        private void key(Written key) {
+        private void key(WrittenName key) {
             Slot contract = context.set().slots().slot(demand.slot().orElseThrow());
             Slot wanted = new Slot(contract.contract(), Optional.of(Key.named(key.text())));
             boolean served =
                     ofContract().stream()
-                            .filter(SuppliesByContract.One::isBound)
-                            .map(SuppliesByContract.One::slot)
+                            .filter(SuppliesByContract.SlotSupply::isBound)
+                            .map(SuppliesByContract.SlotSupply::slot)
                             .anyMatch(
                                     slot ->
                                             context.set().slots().slot(slot).equals(wanted)
@@ -181,12 +184,12 @@ final class DemandRule implements Rule {
         }
 
         private boolean isServed(int slot) {
-            return wiring.settled(slot).map(wiring::outcome).filter(Outcome::isMet).isPresent();
+            return wiring.settled(slot).map(wiring::outcome).filter(SlotOutcome::isMet).isPresent();
         }
 
         private void outermost() {
             int slot = demand.slot().orElseThrow();
-            Lookup wanted = demand.names().get(demand.names().size() - 1);
+            NameLookup wanted = demand.names().get(demand.names().size() - 1);
             List<ResolvedDecorator> layers = wiring.profile().decorators(slot);
             boolean holds =
                     !layers.isEmpty() && layers.get(0).name().facts().equals(wanted.facts());
@@ -211,7 +214,7 @@ final class DemandRule implements Rule {
         private void lifetime() {
             int slot = demand.slot().orElseThrow();
             Lifetime wanted = demand.declared().lifetime().orElseThrow();
-            Outcome outcome = wiring.outcome(slot);
+            SlotOutcome outcome = wiring.outcome(slot);
             if (outcome.isMet()) {
                 Lifetime is = context.set().lifetimes().of(outcome, wiring.profile()).lifetime();
                 if (is != wanted) {
@@ -220,7 +223,7 @@ final class DemandRule implements Rule {
             }
         }
 
-        private void report(int slot, Where at, String message) {
+        private void report(int slot, SourcePosition at, String message) {
             Demand declared = demand.declared();
             Finding finding =
                     Finding.of(

@@ -9,11 +9,11 @@ import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.needs.SlotTable;
 import dev.patientharbor.resolve.ResolvedSet;
-import dev.patientharbor.ruling.Impact;
+import dev.patientharbor.ruling.FailureImpact;
+import dev.patientharbor.ruling.FindingWording;
 import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
-import dev.patientharbor.ruling.Wording;
-import dev.patientharbor.wiring.Outcome;
+import dev.patientharbor.wiring.SlotOutcome;
 import dev.patientharbor.wiring.Wiring;
 import java.util.ArrayList;
 import java.util.List;
@@ -33,7 +33,7 @@ final class EmptyCollectionRule implements Rule {
         for (Wiring wiring : context.set().checked()) {
             for (int seat : wiring.unsound()) {
                 boolean isEmpty =
-                        wiring.outcome(seat).kind() == Outcome.Kind.COLLECTION
+                        wiring.outcome(seat).kind() == SlotOutcome.Kind.COLLECTION
                                 && !mayBeEmpty.contains(context.set().content(seat));
                 if (isEmpty
                         && !wiring.profile().lacksParents()
@@ -48,7 +48,7 @@ final class EmptyCollectionRule implements Rule {
     }
 
     private static void report(RuleContext context, int slot, List<Wiring> wirings) {
-        Wording wording = context.wording();
+        FindingWording wording = context.wording();
         ResolvedProfile common = wording.common(wirings.stream().map(Wiring::profile).toList());
         TypeRef content = context.set().content(slot);
         String contract = content.text(wording::shortName);
@@ -56,7 +56,8 @@ final class EmptyCollectionRule implements Rule {
         List<String> implementations = wording.implementations(content);
         boolean isAbsent = context.set().code().find(SlotTable.className(content)).isEmpty();
         for (Wiring wiring : wirings) {
-            Impact.Touched touched = context.reporter().impact(wiring).of(List.of(slot));
+            FailureImpact.TouchedConsumers touched =
+                    context.reporter().impact(wiring).of(List.of(slot));
             context.reporter()
                     .report(
                             wiring.profile(),
@@ -98,7 +99,7 @@ final class EmptyCollectionRule implements Rule {
     /** A collection with a key of its own is bound by its members; another one has all variants. */
     private static Optional<String> line(
             RuleContext context, int slot, TypeRef content, ResolvedProfile profile) {
-        Wording wording = context.wording();
+        FindingWording wording = context.wording();
         if (context.set().slots().slot(slot).key().isPresent()) {
             return Optional.of(
                     wording.toWrite(context.set().slots().slot(slot)) + ": { members: [SLOT, …] }");

@@ -1,13 +1,13 @@
 package dev.patientharbor.rules;
 
-import dev.patientharbor.finding.Detail;
 import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingDetail;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.NameSearch;
 import dev.patientharbor.inherited.ResolvedEntry;
 import dev.patientharbor.inherited.ResolvedProfile;
 import dev.patientharbor.model.EntryText;
-import dev.patientharbor.names.Lookup;
+import dev.patientharbor.names.NameLookup;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
@@ -153,14 +153,14 @@ final class EntryRule implements Rule {
                                             + " this file; no tests and no inner classes")
                     .with("do", "correct the package, or name the consumers");
         }
-        Finding unknown = NamesRule.finding(set, new Lookup(entry.written(), List.of()));
+        Finding unknown = NamesRule.finding(set, new NameLookup(entry.written(), List.of()));
         Finding finding =
                 Finding.of(
                         FindingKinds.UNKNOWN_ENTRY,
                         unknown.at(),
                         unknown.cause(),
                         "The entry consumer " + text + " is not on the code path.");
-        for (Detail detail : unknown.details()) {
+        for (FindingDetail detail : unknown.details()) {
             finding = finding.with(detail.label(), detail.text());
         }
         return finding;

@@ -4,15 +4,15 @@ import dev.patientharbor.declared.ResolvedDecorator;
 import dev.patientharbor.declared.ResolvedExpectation;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
-import dev.patientharbor.finding.Where;
+import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.inherited.ResolvedProfile;
-import dev.patientharbor.model.Written;
-import dev.patientharbor.names.Lookup;
+import dev.patientharbor.model.WrittenName;
+import dev.patientharbor.names.NameLookup;
 import dev.patientharbor.plan.AnswerKind;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
-import dev.patientharbor.wiring.Outcome;
+import dev.patientharbor.wiring.SlotOutcome;
 import dev.patientharbor.wiring.Wiring;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -31,7 +31,7 @@ final class ExpectationRule implements Rule {
                     context.set().wiring(profile).filter(one -> !profile.expectations().isEmpty());
             Map<String, List<Ask>> asks = wiring.map(ExpectationRule::asks).orElse(Map.of());
             for (ResolvedExpectation one : profile.expectations()) {
-                List<Lookup> unknown =
+                List<NameLookup> unknown =
                         one.names().stream().filter(name -> name.facts().isEmpty()).toList();
                 unknown.forEach(
                         name ->
@@ -120,7 +120,7 @@ final class ExpectationRule implements Rule {
                         && set.slots().slot(slot).key().equals(set.slots().slot(wanted).key());
     }
 
-    private static String shortName(ResolvedSet set, Written word) {
+    private static String shortName(ResolvedSet set, WrittenName word) {
         return set.names()
                 .lookup(word)
                 .facts()
@@ -129,7 +129,7 @@ final class ExpectationRule implements Rule {
     }
 
     private static String text(ResolvedSet set, Wiring wiring, int asked) {
-        Optional<Outcome> end = wiring.received(asked).map(wiring::outcome);
+        Optional<SlotOutcome> end = wiring.received(asked).map(wiring::outcome);
         if (end.isEmpty()) {
             return AnswerKind.UNMET.word();
         }
@@ -146,7 +146,7 @@ final class ExpectationRule implements Rule {
         return wiring.received(asked)
                 .flatMap(seat -> wiring.outcome(seat).binding())
                 .map(binding -> binding.declared().at())
-                .map(Where::text)
+                .map(SourcePosition::text)
                 .map(at -> " (" + at + ")")
                 .orElse("");
     }

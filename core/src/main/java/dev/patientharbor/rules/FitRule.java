@@ -5,21 +5,21 @@ import dev.patientharbor.declared.ResolvedBinding;
 import dev.patientharbor.declared.ResolvedDecorator;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
-import dev.patientharbor.finding.Where;
+import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.Supply;
 import dev.patientharbor.model.SupplyForm;
 import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.TypeRef.ClassType;
-import dev.patientharbor.names.Lookup;
+import dev.patientharbor.names.NameLookup;
 import dev.patientharbor.needs.Blueprint;
 import dev.patientharbor.resolve.ResolvedSet;
-import dev.patientharbor.ruling.Impact;
+import dev.patientharbor.ruling.FailureImpact;
+import dev.patientharbor.ruling.FindingWording;
 import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
-import dev.patientharbor.ruling.Wording;
-import dev.patientharbor.types.Fit;
-import dev.patientharbor.wiring.Outcome;
+import dev.patientharbor.types.FitResult;
+import dev.patientharbor.wiring.SlotOutcome;
 import dev.patientharbor.wiring.Wiring;
 import java.util.List;
 import java.util.Optional;
@@ -36,11 +36,11 @@ final class FitRule implements Rule {
                         binding -> context.reporter().report(binding, ofBinding(context, binding)));
         context.set()
                 .eachDecorator(
-                        (decoration, decorator) -> {
+                        (statement, decorator) -> {
                             if (decorator.fit().filter(fit -> !fit.fits()).isPresent()) {
                                 context.reporter()
                                         .report(
-                                                decoration,
+                                                statement,
                                                 decorator,
                                                 ofDecorator(context, decorator));
                             }
@@ -59,7 +59,8 @@ final class FitRule implements Rule {
     private static void checkAlias(RuleContext context, Wiring wiring, int slot) {
         Optional<ResolvedBinding> binding =
                 wiring.outcome(slot).binding().filter(one -> one.target().isPresent());
-        Optional<Outcome> end = binding.flatMap(one -> wiring.answer(slot)).filter(Outcome::isMet);
+        Optional<SlotOutcome> end =
+                binding.flatMap(one -> wiring.answer(slot)).filter(SlotOutcome::isMet);
         if (end.isEmpty()) {
             return;
         }
@@ -72,9 +73,10 @@ final class FitRule implements Rule {
                         .flatMap(Blueprint::handsOut)
                         .or(() -> asClass(target.contract()));
         Slot wanted = context.set().slots().slot(slot);
-        Optional<Fit> fit = outermost.map(type -> context.set().fit(type, wanted.contract()));
+        Optional<FitResult> fit = outermost.map(type -> context.set().fit(type, wanted.contract()));
         if (fit.filter(one -> !one.fits()).isPresent()) {
-            Impact.Touched touched = context.reporter().impact(wiring).of(List.of(slot));
+            FailureImpact.TouchedConsumers touched =
+                    context.reporter().impact(wiring).of(List.of(slot));
             context.reporter()
                     .report(
                             wiring.profile(),
@@ -110,7 +112,7 @@ final class FitRule implements Rule {
                 context.set().text(slot),
                 context.set().slots().slot(slot),
                 binding.implementation()
-                        .flatMap(Lookup::facts)
+                        .flatMap(NameLookup::facts)
                         .map(ClassFacts::name)
                         .orElseGet(() -> ofObject(binding.declared().supply())),
                 binding.fit().orElseThrow(),
@@ -153,7 +155,12 @@ final class FitRule implements Rule {
     }
 
     private static Finding finding(
-            Wording wording, String slotText, Slot slot, String className, Fit fit, Where at) {
+            FindingWording wording,
+            String slotText,
+            Slot slot,
+            String className,
+            FitResult fit,
+            SourcePosition at) {
         String name = wording.shortName(className);
         String contract = slot.contract().text(wording::shortName);
         Finding finding =

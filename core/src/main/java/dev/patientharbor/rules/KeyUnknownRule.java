@@ -6,10 +6,10 @@ import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.NearNames;
 import dev.patientharbor.inherited.ResolvedProfile;
 import dev.patientharbor.resolve.ResolvedSet;
-import dev.patientharbor.ruling.Inheritance;
+import dev.patientharbor.ruling.InheritanceCheck;
 import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
-import dev.patientharbor.wiring.Outcome;
+import dev.patientharbor.wiring.SlotOutcome;
 import dev.patientharbor.wiring.Wiring;
 import java.util.List;
 import java.util.Set;
@@ -35,7 +35,7 @@ final class KeyUnknownRule implements Rule {
         int target = binding.target().orElseThrow();
         Predicate<ResolvedProfile> lacks =
                 profile ->
-                        Inheritance.holdsFor(binding, profile)
+                        InheritanceCheck.holdsFor(binding, profile)
                                 && !profile.lacksParents()
                                 && context.set()
                                         .wiring(profile)
@@ -86,8 +86,8 @@ final class KeyUnknownRule implements Rule {
     }
 
     private static boolean isNothing(Wiring wiring, int slot) {
-        Outcome.Kind kind = wiring.outcome(slot).kind();
-        return kind == Outcome.Kind.UNMET || kind == Outcome.Kind.VALUE_MISSING;
+        SlotOutcome.Kind kind = wiring.outcome(slot).kind();
+        return kind == SlotOutcome.Kind.UNMET || kind == SlotOutcome.Kind.VALUE_MISSING;
     }
 
     /**
@@ -97,7 +97,7 @@ final class KeyUnknownRule implements Rule {
     private static boolean leadsNowhere(ResolvedSet set, Wiring wiring, ResolvedBinding binding) {
         boolean isAsked = false;
         for (int alias : wiring.aliases()) {
-            Outcome outcome = wiring.outcome(alias);
+            SlotOutcome outcome = wiring.outcome(alias);
             if (outcome.binding().filter(one -> one == binding).isPresent()) {
                 isAsked = true;
                 if (isNothing(wiring, outcome.next().orElseThrow())) {

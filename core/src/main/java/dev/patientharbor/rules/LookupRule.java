@@ -2,7 +2,7 @@ package dev.patientharbor.rules;
 
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
-import dev.patientharbor.model.Written;
+import dev.patientharbor.model.WrittenName;
 import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
 
@@ -11,7 +11,7 @@ final class LookupRule implements Rule {
 
     @Override
     public void check(RuleContext context) {
-        for (Written method : context.set().declared().marks().lookup()) {
+        for (WrittenName method : context.set().declared().marks().lookup()) {
             if (!context.set().code().callsLookup(method.text())) {
                 context.reporter()
                         .report(

@@ -4,9 +4,9 @@ import dev.patientharbor.declared.ResolvedLoosening;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.inherited.ResolvedProfile;
-import dev.patientharbor.inherited.ResolvedProfile.Loosened;
+import dev.patientharbor.inherited.ResolvedProfile.LoosenedDemand;
 import dev.patientharbor.model.Loosening;
-import dev.patientharbor.names.Lookup;
+import dev.patientharbor.names.NameLookup;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
@@ -18,7 +18,7 @@ final class LooseningRule implements Rule {
     @Override
     public void check(RuleContext context) {
         for (ResolvedProfile owner : context.set().profiles()) {
-            for (Loosened one : owner.loosened()) {
+            for (LoosenedDemand one : owner.loosened()) {
                 for (Finding finding : findings(context.set(), owner, one)) {
                     context.reporter().report(owner, List.of(), finding);
                 }
@@ -27,9 +27,9 @@ final class LooseningRule implements Rule {
     }
 
     private static List<Finding> findings(
-            ResolvedSet set, ResolvedProfile owner, Loosened loosened) {
+            ResolvedSet set, ResolvedProfile owner, LoosenedDemand loosened) {
         ResolvedLoosening loosening = loosened.loosening();
-        List<Lookup> unknown =
+        List<NameLookup> unknown =
                 loosening.names().stream().filter(one -> one.facts().isEmpty()).toList();
         if (!unknown.isEmpty()) {
             return unknown.stream().map(one -> NamesRule.finding(set, one)).toList();

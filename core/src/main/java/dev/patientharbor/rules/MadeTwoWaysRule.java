@@ -2,11 +2,11 @@ package dev.patientharbor.rules;
 
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
-import dev.patientharbor.finding.Where;
+import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
-import dev.patientharbor.wiring.Outcome;
+import dev.patientharbor.wiring.SlotOutcome;
 import dev.patientharbor.wiring.Wiring;
 import java.util.List;
 import java.util.Optional;
@@ -22,7 +22,7 @@ final class MadeTwoWaysRule implements Rule {
         for (Wiring wiring : context.set().checked()) {
             for (int i = 0; i < wiring.reachedSize(); i++) {
                 int seat = wiring.reached(i);
-                Outcome outcome = wiring.outcome(seat);
+                SlotOutcome outcome = wiring.outcome(seat);
                 Optional<Integer> core = outcome.core();
                 if (core.isPresent()
                         && wiring.isReached(core.get())
@@ -38,12 +38,12 @@ final class MadeTwoWaysRule implements Rule {
     }
 
     private static Finding finding(ResolvedSet set, Wiring wiring, int seat, int first) {
-        Outcome outcome = wiring.outcome(seat);
+        SlotOutcome outcome = wiring.outcome(seat);
         String name = outcome.blueprint().orElseThrow().className();
-        Where at =
+        SourcePosition at =
                 outcome.binding()
                         .map(one -> one.declared().at())
-                        .orElseGet(() -> Where.classNamed(name));
+                        .orElseGet(() -> SourcePosition.classNamed(name));
         return Finding.of(
                         FindingKinds.MADE_TWO_WAYS,
                         at,

@@ -8,10 +8,10 @@ import dev.patientharbor.inherited.ResolvedProfile;
 import dev.patientharbor.model.Key;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.ruling.FindingWording;
 import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
-import dev.patientharbor.ruling.Wording;
-import dev.patientharbor.wiring.Outcome;
+import dev.patientharbor.wiring.SlotOutcome;
 import dev.patientharbor.wiring.Wiring;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -34,9 +34,9 @@ final class MapKeyRule implements Rule {
         for (Wiring wiring : context.set().checked()) {
             for (int i = 0; i < wiring.reachedSize(); i++) {
                 int seat = wiring.reached(i);
-                Outcome outcome = wiring.outcome(seat);
+                SlotOutcome outcome = wiring.outcome(seat);
                 Optional<List<String>> keys =
-                        outcome.kind() == Outcome.Kind.COLLECTION
+                        outcome.kind() == SlotOutcome.Kind.COLLECTION
                                 ? context.set().mapKeys(seat)
                                 : Optional.empty();
                 if (keys.isPresent() && outcome.binding().isEmpty()) {
@@ -53,7 +53,7 @@ final class MapKeyRule implements Rule {
     }
 
     /** The constants without a member; none for a map that has none at all, which is told apart. */
-    private static List<String> lacking(ResolvedSet set, Outcome outcome, List<String> keys) {
+    private static List<String> lacking(ResolvedSet set, SlotOutcome outcome, List<String> keys) {
         if (outcome.candidates().isEmpty()) {
             return List.of();
         }
@@ -65,7 +65,7 @@ final class MapKeyRule implements Rule {
     }
 
     private static void report(RuleContext context, Lack lack, List<Wiring> wirings) {
-        Wording wording = context.wording();
+        FindingWording wording = context.wording();
         ResolvedProfile common = wording.common(wirings.stream().map(Wiring::profile).toList());
         int map = lack.map();
         Slot first =

@@ -7,7 +7,7 @@ import dev.patientharbor.needs.MarkFault;
 import dev.patientharbor.needs.MarkFault.Reason;
 import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
-import dev.patientharbor.wiring.Outcome;
+import dev.patientharbor.wiring.SlotOutcome;
 import java.util.Collections;
 import java.util.IdentityHashMap;
 import java.util.List;
@@ -22,7 +22,7 @@ final class MarkRule implements Rule {
         context.set()
                 .eachDistinctSeat(
                         (wiring, seat) -> {
-                            Outcome outcome = wiring.outcome(seat);
+                            SlotOutcome outcome = wiring.outcome(seat);
                             outcome.blueprint().ifPresent(one -> check(context, one, seen));
                             outcome.decorators().stream()
                                     .flatMap(one -> one.blueprint().stream())

@@ -5,16 +5,16 @@ import dev.patientharbor.code.MethodFacts;
 import dev.patientharbor.declared.ResolvedBinding;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
-import dev.patientharbor.finding.Where;
+import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.needs.Blueprint;
 import dev.patientharbor.needs.SlotTable;
-import dev.patientharbor.ruling.Inheritance;
+import dev.patientharbor.ruling.FindingWording;
+import dev.patientharbor.ruling.InheritanceCheck;
 import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
-import dev.patientharbor.ruling.Wording;
 import dev.patientharbor.types.MissingMethods;
-import dev.patientharbor.wiring.Outcome;
+import dev.patientharbor.wiring.SlotOutcome;
 import dev.patientharbor.wiring.Wiring;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -27,7 +27,8 @@ final class MissingMethodRule implements Rule {
 
     @Override
     public void check(RuleContext context) {
-        Known known = new Known(new MissingMethods(context.set().code()), new HashMap<>());
+        KnownMethods known =
+                new KnownMethods(new MissingMethods(context.set().code()), new HashMap<>());
         context.set()
                 .bindings()
                 .filter(binding -> binding.slot().isPresent() && !binding.isBroken())
@@ -40,7 +41,7 @@ final class MissingMethodRule implements Rule {
                                                                 .report(binding, finding)));
         context.set()
                 .eachDecorator(
-                        (decoration, decorator) ->
+                        (statement, decorator) ->
                                 missing(
                                                 context,
                                                 known,
@@ -53,12 +54,12 @@ final class MissingMethodRule implements Rule {
                                                                 .report(
                                                                         context.set()
                                                                                 .profile(
-                                                                                        decoration
+                                                                                        statement
                                                                                                 .owner()),
                                                                         heir ->
-                                                                                Inheritance
+                                                                                InheritanceCheck
                                                                                         .holdsFor(
-                                                                                                decoration,
+                                                                                                statement,
                                                                                                 decorator,
                                                                                                 heir),
                                                                         List.of(),
@@ -67,7 +68,7 @@ final class MissingMethodRule implements Rule {
     }
 
     private static Optional<Finding> missing(
-            RuleContext context, Known known, ResolvedBinding binding) {
+            RuleContext context, KnownMethods known, ResolvedBinding binding) {
         return missing(
                 context,
                 known,
@@ -77,11 +78,11 @@ final class MissingMethodRule implements Rule {
     }
 
     /** What classes fill by themselves. */
-    private static void filledIn(RuleContext context, Known known) {
+    private static void filledIn(RuleContext context, KnownMethods known) {
         context.set()
                 .eachDistinctSeat(
                         (wiring, seat) -> {
-                            Outcome outcome = wiring.outcome(seat);
+                            SlotOutcome outcome = wiring.outcome(seat);
                             if (outcome.binding().isEmpty() && outcome.blueprint().isPresent()) {
                                 Blueprint made = outcome.blueprint().get();
                                 missing(
@@ -89,13 +90,13 @@ final class MissingMethodRule implements Rule {
                                                 known,
                                                 context.set().slots().slot(seat),
                                                 outcome.blueprint(),
-                                                Where.classNamed(made.className()))
+                                                SourcePosition.classNamed(made.className()))
                                         .ifPresent(one -> tell(context, seat, outcome, one));
                             }
                         });
     }
 
-    private static void tell(RuleContext context, int seat, Outcome outcome, Finding finding) {
+    private static void tell(RuleContext context, int seat, SlotOutcome outcome, Finding finding) {
         for (Wiring wiring : context.set().checked()) {
             if (wiring.isReached(seat)
                     && wiring.outcome(seat).blueprint().equals(outcome.blueprint())) {
@@ -108,7 +109,7 @@ final class MissingMethodRule implements Rule {
     }
 
     /** What is missing, worked out once for each class and contract. */
-    private record Known(MissingMethods methods, Map<String, List<String>> byPair) {
+    private record KnownMethods(MissingMethods methods, Map<String, List<String>> byPair) {
         List<String> of(ClassFacts facts, String contract) {
             String pair = facts.name() + ' ' + contract;
             List<String> missing = byPair.get(pair);
@@ -121,7 +122,11 @@ final class MissingMethodRule implements Rule {
     }
 
     private static Optional<Finding> missing(
-            RuleContext context, Known known, Slot slot, Optional<Blueprint> made, Where at) {
+            RuleContext context,
+            KnownMethods known,
+            Slot slot,
+            Optional<Blueprint> made,
+            SourcePosition at) {
         if (made.isEmpty() || made.get().method().isPresent() || made.get().facts().isAbstract()) {
             return Optional.empty();
         }
@@ -131,7 +136,7 @@ final class MissingMethodRule implements Rule {
         if (missing.isEmpty()) {
             return Optional.empty();
         }
-        Wording wording = context.wording();
+        FindingWording wording = context.wording();
         List<String> methods = new ArrayList<>();
         missing.forEach(one -> methods.add(wording.method(MethodFacts.of(contract, one))));
         String name = wording.shortName(facts.name());

@@ -8,9 +8,9 @@ import dev.patientharbor.model.Supply;
 import dev.patientharbor.model.SupplyForm;
 import dev.patientharbor.needs.SlotTable;
 import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.ruling.FindingWording;
 import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
-import dev.patientharbor.ruling.Wording;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -87,7 +87,7 @@ final class MockRule implements Rule {
     }
 
     private static Finding ofClasses(RuleContext context, List<String> classes) {
-        Wording wording = context.wording();
+        FindingWording wording = context.wording();
         String names = wording.list(wording.shortNames(classes));
         return Finding.of(
                         FindingKinds.MOCK_OF_CLASS,

@@ -1,11 +1,11 @@
 package dev.patientharbor.rules;
 
-import dev.patientharbor.declared.ResolvedDecoration;
+import dev.patientharbor.declared.ResolvedDecoratorStatement;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.NameList;
 import dev.patientharbor.inherited.ResolvedProfile;
-import dev.patientharbor.names.Lookup;
+import dev.patientharbor.names.NameLookup;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
@@ -17,7 +17,7 @@ final class NamesRule implements Rule {
 
     @Override
     public void check(RuleContext context) {
-        for (Lookup name : context.set().otherNames()) {
+        for (NameLookup name : context.set().otherNames()) {
             if (name.facts().isEmpty()) {
                 context.reporter().report(finding(context.set(), name));
             }
@@ -37,8 +37,8 @@ final class NamesRule implements Rule {
                                                                                 context.set(),
                                                                                 name))));
         for (ResolvedProfile owner : context.set().profiles()) {
-            for (ResolvedDecoration decoration : owner.ownDecorations()) {
-                decoration.names().stream()
+            for (ResolvedDecoratorStatement statement : owner.ownDecorations()) {
+                statement.names().stream()
                         .filter(name -> name.facts().isEmpty())
                         .forEach(
                                 name ->
@@ -51,11 +51,11 @@ final class NamesRule implements Rule {
         }
         context.set()
                 .eachDecorator(
-                        (decoration, decorator) -> {
+                        (statement, decorator) -> {
                             if (decorator.isUnknown()) {
                                 context.reporter()
                                         .report(
-                                                decoration,
+                                                statement,
                                                 decorator,
                                                 finding(context.set(), decorator.name()));
                             }
@@ -81,7 +81,7 @@ final class NamesRule implements Rule {
                 : List.of();
     }
 
-    static Finding finding(ResolvedSet set, Lookup name) {
+    static Finding finding(ResolvedSet set, NameLookup name) {
         String text = name.written().text();
         if (name.isAmbiguous()) {
             List<String> classes = name.found().stream().map(facts -> facts.name()).toList();

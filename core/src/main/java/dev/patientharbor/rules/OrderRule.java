@@ -4,7 +4,7 @@ import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.NameSearch;
 import dev.patientharbor.model.Profile;
-import dev.patientharbor.model.Written;
+import dev.patientharbor.model.WrittenName;
 import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
 import java.util.List;
@@ -25,7 +25,7 @@ final class OrderRule implements Rule {
                         .toList();
         NameSearch search = new NameSearch(known);
         Set<String> names = Set.copyOf(known);
-        for (Written name : context.set().declared().order()) {
+        for (WrittenName name : context.set().declared().order()) {
             if (!names.contains(name.text())) {
                 context.reporter()
                         .report(

@@ -2,15 +2,15 @@ package dev.patientharbor.rules;
 
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
-import dev.patientharbor.finding.Where;
+import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.needs.Blueprint;
 import dev.patientharbor.needs.Need;
 import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.ruling.FindingWording;
 import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
-import dev.patientharbor.ruling.Wording;
-import dev.patientharbor.wiring.Outcome;
+import dev.patientharbor.wiring.SlotOutcome;
 import dev.patientharbor.wiring.Wiring;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -91,16 +91,16 @@ final class OutlivesRule implements Rule {
         Set<Integer> seen = new HashSet<>(open);
         for (int i = 0; i < open.size(); i++) {
             int seat = open.get(i);
-            Outcome outcome = wiring.outcome(seat);
+            SlotOutcome outcome = wiring.outcome(seat);
             if (outcome.isMet()) {
                 if (!lifetime(set, wiring, seat).isOfRig()) {
                     holders.computeIfAbsent(seat, one -> new TreeMap<>())
                             .computeIfAbsent(consumer.className(), one -> new TreeSet<>())
                             .add(need.name());
                 }
-            } else if (outcome.kind() != Outcome.Kind.DEFERRED) {
+            } else if (outcome.kind() != SlotOutcome.Kind.DEFERRED) {
                 outcome.next().filter(seen::add).ifPresent(open::add);
-                if (outcome.kind() == Outcome.Kind.COLLECTION) {
+                if (outcome.kind() == SlotOutcome.Kind.COLLECTION) {
                     outcome.candidates().stream().filter(seen::add).forEach(open::add);
                 }
             }
@@ -108,26 +108,29 @@ final class OutlivesRule implements Rule {
     }
 
     private static Lifetime lifetime(ResolvedSet set, Wiring wiring, int seat) {
-        Outcome outcome = wiring.outcome(seat);
+        SlotOutcome outcome = wiring.outcome(seat);
         return outcome.isMet()
                 ? set.lifetimes().of(outcome, wiring.profile()).lifetime()
                 : Lifetime.FRESH;
     }
 
-    private static Where at(Wiring wiring, int held) {
-        Outcome outcome = wiring.outcome(held);
+    private static SourcePosition at(Wiring wiring, int held) {
+        SlotOutcome outcome = wiring.outcome(held);
         return outcome.binding()
                 .map(one -> one.declared().at())
-                .or(() -> outcome.blueprint().map(one -> Where.classNamed(one.className())))
+                .or(
+                        () ->
+                                outcome.blueprint()
+                                        .map(one -> SourcePosition.classNamed(one.className())))
                 .orElseThrow();
     }
 
     private static Finding finding(
             RuleContext context, Wiring wiring, int held, Map<String, TreeSet<String>> holders) {
-        Wording wording = context.wording();
-        Outcome outcome = wiring.outcome(held);
+        FindingWording wording = context.wording();
+        SlotOutcome outcome = wiring.outcome(held);
         Lifetime lifetime = lifetime(context.set(), wiring, held);
-        Where at = at(wiring, held);
+        SourcePosition at = at(wiring, held);
         String text = context.set().text(held);
         String what = outcome.blueprint().map(context.set()::maker).orElse(text);
         Finding finding =

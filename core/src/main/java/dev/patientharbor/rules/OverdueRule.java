@@ -3,10 +3,10 @@ package dev.patientharbor.rules;
 import dev.patientharbor.declared.ResolvedBinding;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
-import dev.patientharbor.finding.Where;
+import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.inherited.ResolvedProfile;
 import dev.patientharbor.model.Grounds;
-import dev.patientharbor.ruling.Inheritance;
+import dev.patientharbor.ruling.InheritanceCheck;
 import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
 import java.time.LocalDate;
@@ -37,7 +37,7 @@ public final class OverdueRule implements Rule {
                     context.reporter()
                             .report(
                                     owner,
-                                    profile -> Inheritance.holdsFor(binding, profile),
+                                    profile -> InheritanceCheck.holdsFor(binding, profile),
                                     List.of(),
                                     finding(what, text, grounds, binding.declared().at()));
                 }
@@ -57,7 +57,7 @@ public final class OverdueRule implements Rule {
                 .isPresent();
     }
 
-    public static Finding finding(String what, String cause, Grounds grounds, Where at) {
+    public static Finding finding(String what, String cause, Grounds grounds, SourcePosition at) {
         return Finding.of(
                         FindingKinds.OVERDUE,
                         at,

@@ -3,10 +3,10 @@ package dev.patientharbor.rules;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.NameList;
-import dev.patientharbor.finding.Where;
+import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.inherited.ResolvedProfile;
-import dev.patientharbor.model.Written;
-import dev.patientharbor.ruling.Impact;
+import dev.patientharbor.model.WrittenName;
+import dev.patientharbor.ruling.FailureImpact;
 import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
 import java.util.ArrayList;
@@ -19,7 +19,7 @@ final class ParentsRule implements Rule {
     public void check(RuleContext context) {
         List<String> names = context.set().side().profileNames();
         for (ResolvedProfile owner : context.set().profiles()) {
-            for (Written parent : owner.unknownParents()) {
+            for (WrittenName parent : owner.unknownParents()) {
                 context.reporter()
                         .report(
                                 owner,
@@ -78,7 +78,7 @@ final class ParentsRule implements Rule {
                 .with("write", term + ": …     under " + name + "; until then the first one holds");
     }
 
-    private static Finding cycleFinding(List<String> cycle, Where at) {
+    private static Finding cycleFinding(List<String> cycle, SourcePosition at) {
         List<String> path = new ArrayList<>(cycle);
         path.add(cycle.get(0));
         return Finding.of(
@@ -94,7 +94,7 @@ final class ParentsRule implements Rule {
             RuleContext context, ResolvedProfile profile, ResolvedProfile.Clash clash) {
         ResolvedProfile meet = context.set().profile(clash.meet());
         String slot = context.set().text(clash.slot());
-        Impact.Touched touched =
+        FailureImpact.TouchedConsumers touched =
                 context.reporter()
                         .impact(context.set().wiring(profile).orElseThrow())
                         .of(List.of(clash.slot()));
@@ -107,7 +107,7 @@ final class ParentsRule implements Rule {
                                 + " say different things of "
                                 + slot
                                 + ".")
-                .with("said at", clash.words().stream().map(Where::text).toList())
+                .with("said at", clash.words().stream().map(SourcePosition::text).toList())
                 .with(
                         "do",
                         "say in "

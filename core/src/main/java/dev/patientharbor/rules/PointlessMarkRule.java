@@ -2,7 +2,7 @@ package dev.patientharbor.rules;
 
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
-import dev.patientharbor.finding.Where;
+import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
 
@@ -16,7 +16,7 @@ final class PointlessMarkRule implements Rule {
                     .report(
                             Finding.of(
                                             FindingKinds.POINTLESS_MARK,
-                                            Where.classNamed(name),
+                                            SourcePosition.classNamed(name),
                                             name,
                                             context.set().names().shortName(name)
                                                     + " is an interface and carries a name, a"

@@ -5,7 +5,7 @@ import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.NearNames;
 import dev.patientharbor.inherited.ResolvedProfile;
-import dev.patientharbor.model.Written;
+import dev.patientharbor.model.WrittenName;
 import dev.patientharbor.needs.Need;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.ruling.Rule;
@@ -48,7 +48,7 @@ final class ReachRule implements Rule {
     }
 
     private static Finding ofArea(ResolvedSet set, ResolvedReach reach) {
-        Written word = reach.declared().need();
+        WrittenName word = reach.declared().need();
         return Finding.of(
                         FindingKinds.LIMITS_NOTHING,
                         word.at(),
@@ -62,7 +62,7 @@ final class ReachRule implements Rule {
     }
 
     private static Finding ofNothing(RuleContext context, ResolvedReach reach, List<Need> needs) {
-        Written word = reach.declared().need();
+        WrittenName word = reach.declared().need();
         List<String> known = new ArrayList<>();
         for (Need need : needs) {
             known.add(need.name());
@@ -86,7 +86,7 @@ final class ReachRule implements Rule {
     }
 
     private static Finding notEnclosing(ResolvedSet set, ResolvedReach reach) {
-        Written area = reach.declared().upTo().orElseThrow();
+        WrittenName area = reach.declared().upTo().orElseThrow();
         return Finding.of(
                         FindingKinds.UNKNOWN_AREA,
                         area.at(),

@@ -3,7 +3,7 @@ package dev.patientharbor.rules;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.inherited.ResolvedProfile;
-import dev.patientharbor.inherited.ResolvedProfile.Repeats;
+import dev.patientharbor.inherited.ResolvedProfile.RepeatedStatement;
 import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
 import java.util.List;
@@ -14,7 +14,7 @@ final class RepeatsRule implements Rule {
     @Override
     public void check(RuleContext context) {
         for (ResolvedProfile owner : context.set().profiles()) {
-            for (Repeats repeats : owner.repeats()) {
+            for (RepeatedStatement repeats : owner.repeats()) {
                 context.reporter()
                         .report(
                                 owner,
@@ -25,7 +25,8 @@ final class RepeatsRule implements Rule {
         }
     }
 
-    private static Finding finding(RuleContext context, ResolvedProfile owner, Repeats repeats) {
+    private static Finding finding(
+            RuleContext context, ResolvedProfile owner, RepeatedStatement repeats) {
         String slot = context.set().text(repeats.slot());
         String what =
                 repeats.binding()

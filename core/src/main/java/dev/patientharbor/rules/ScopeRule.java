@@ -3,11 +3,11 @@ package dev.patientharbor.rules;
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
-import dev.patientharbor.finding.Where;
+import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
-import dev.patientharbor.wiring.Outcome;
+import dev.patientharbor.wiring.SlotOutcome;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -22,7 +22,7 @@ final class ScopeRule implements Rule {
         context.set()
                 .eachDistinctSeat(
                         (wiring, seat) -> {
-                            Outcome outcome = wiring.outcome(seat);
+                            SlotOutcome outcome = wiring.outcome(seat);
                             boolean said =
                                     outcome.binding()
                                             .flatMap(binding -> binding.declared().lifetime())
@@ -51,7 +51,7 @@ final class ScopeRule implements Rule {
         String name = set.names().shortName(mark);
         return Finding.of(
                         FindingKinds.SCOPE_UNMAPPED,
-                        Where.classNamed(mark),
+                        SourcePosition.classNamed(mark),
                         mark,
                         "Nothing says what the scope mark " + name + " means.")
                 .with(

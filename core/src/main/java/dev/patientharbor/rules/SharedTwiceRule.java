@@ -2,13 +2,13 @@ package dev.patientharbor.rules;
 
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
-import dev.patientharbor.finding.Where;
+import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.plan.LifetimeChoice;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
-import dev.patientharbor.wiring.Outcome;
+import dev.patientharbor.wiring.SlotOutcome;
 import dev.patientharbor.wiring.Wiring;
 import java.util.HashMap;
 import java.util.Map;
@@ -64,8 +64,8 @@ final class SharedTwiceRule implements Rule {
                 : "";
     }
 
-    private static boolean isSharedByItsSlot(ResolvedSet set, Wiring wiring, Outcome outcome) {
-        if (outcome.kind() != Outcome.Kind.OBJECT
+    private static boolean isSharedByItsSlot(ResolvedSet set, Wiring wiring, SlotOutcome outcome) {
+        if (outcome.kind() != SlotOutcome.Kind.OBJECT
                 || outcome.core().isPresent()
                 || outcome.blueprint().orElseThrow().method().isPresent()) {
             return false;
@@ -78,13 +78,13 @@ final class SharedTwiceRule implements Rule {
             ResolvedSet set, Wiring wiring, String name, TreeSet<Integer> slots) {
         String shortName = set.names().shortName(name);
         TreeSet<String> texts = new TreeSet<>(slots.stream().map(set::text).toList());
-        Where at =
+        SourcePosition at =
                 slots.stream()
                         .flatMap(slot -> wiring.outcome(slot).binding().stream())
                         .map(one -> one.declared().at())
                         .sorted()
                         .reduce((one, other) -> other)
-                        .orElse(Where.classNamed(name));
+                        .orElse(SourcePosition.classNamed(name));
         return Finding.of(
                         FindingKinds.SHARED_TWICE,
                         at,

@@ -1,6 +1,6 @@
 package dev.patientharbor.rules;
 
-import dev.patientharbor.declared.StatedKeys.Unstated;
+import dev.patientharbor.declared.StatedKeys.UnstatedKey;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.ruling.Rule;
@@ -12,7 +12,7 @@ final class StatedKeyRule implements Rule {
 
     @Override
     public void check(RuleContext context) {
-        for (Unstated one : context.set().unstatedKeys()) {
+        for (UnstatedKey one : context.set().unstatedKeys()) {
             context.reporter()
                     .report(
                             context.set().profile(one.owner()),

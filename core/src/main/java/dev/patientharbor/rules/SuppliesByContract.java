@@ -19,25 +19,25 @@ final class SuppliesByContract {
      *
      * @param isAlias whether a binding has another slot stand in for it
      */
-    record One(int slot, boolean isBound, boolean isAlias) {}
+    record SlotSupply(int slot, boolean isBound, boolean isAlias) {}
 
-    private final List<One> all = new ArrayList<>();
-    private final Map<TypeRef, List<One>> byContract = new HashMap<>();
+    private final List<SlotSupply> all = new ArrayList<>();
+    private final Map<TypeRef, List<SlotSupply>> byContract = new HashMap<>();
 
     SuppliesByContract(ResolvedSet set, Wiring wiring) {
         for (ResolvedBinding binding : wiring.profile().bindings()) {
             boolean isAlias = binding.target().isPresent();
-            add(set, new One(binding.slot().orElseThrow(), true, isAlias));
+            add(set, new SlotSupply(binding.slot().orElseThrow(), true, isAlias));
         }
         for (int i = 0; i < wiring.reachedSize(); i++) {
             int seat = wiring.reached(i);
             if (wiring.outcome(seat).binding().isEmpty()) {
-                add(set, new One(seat, false, false));
+                add(set, new SlotSupply(seat, false, false));
             }
         }
     }
 
-    private void add(ResolvedSet set, One one) {
+    private void add(ResolvedSet set, SlotSupply one) {
         all.add(one);
         byContract
                 .computeIfAbsent(
@@ -45,11 +45,11 @@ final class SuppliesByContract {
                 .add(one);
     }
 
-    List<One> all() {
+    List<SlotSupply> all() {
         return all;
     }
 
-    List<One> of(TypeRef contract) {
+    List<SlotSupply> of(TypeRef contract) {
         return byContract.getOrDefault(contract, List.of());
     }
 }

@@ -6,12 +6,12 @@ import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.inherited.ResolvedProfile;
 import dev.patientharbor.needs.SlotTable;
 import dev.patientharbor.resolve.ResolvedSet;
-import dev.patientharbor.ruling.Impact;
-import dev.patientharbor.ruling.Inheritance;
+import dev.patientharbor.ruling.FailureImpact;
+import dev.patientharbor.ruling.FindingWording;
+import dev.patientharbor.ruling.InheritanceCheck;
 import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
-import dev.patientharbor.ruling.Wording;
-import dev.patientharbor.wiring.Outcome;
+import dev.patientharbor.wiring.SlotOutcome;
 import dev.patientharbor.wiring.Wiring;
 import java.util.ArrayList;
 import java.util.List;
@@ -29,7 +29,7 @@ final class TwoCandidatesRule implements Rule {
                 context.reporter()
                         .report(
                                 owner,
-                                profile -> Inheritance.holdsFor(all.get(0), profile),
+                                profile -> InheritanceCheck.holdsFor(all.get(0), profile),
                                 all.get(0).slot().map(List::of).orElseThrow(),
                                 boundTwice(context.set(), all));
             }
@@ -37,7 +37,7 @@ final class TwoCandidatesRule implements Rule {
         Map<Integer, List<Wiring>> open = new TreeMap<>();
         for (Wiring wiring : context.set().checked()) {
             for (int slot : wiring.unsound()) {
-                if (wiring.outcome(slot).kind() == Outcome.Kind.SEVERAL) {
+                if (wiring.outcome(slot).kind() == SlotOutcome.Kind.SEVERAL) {
                     open.computeIfAbsent(slot, one -> new ArrayList<>()).add(wiring);
                 }
             }
@@ -46,7 +46,7 @@ final class TwoCandidatesRule implements Rule {
         for (Wiring wiring : context.set().checked()) {
             for (int i = 0; i < wiring.reachedSize(); i++) {
                 int seat = wiring.reached(i);
-                if (wiring.outcome(seat).kind() == Outcome.Kind.COLLECTION
+                if (wiring.outcome(seat).kind() == SlotOutcome.Kind.COLLECTION
                         && context.set().isMap(seat)) {
                     reportMap(context, wiring, seat);
                 }
@@ -70,7 +70,8 @@ final class TwoCandidatesRule implements Rule {
         byKey.values().removeIf(members -> members.size() == 1);
         byKey.forEach(
                 (key, members) -> {
-                    Impact.Touched touched = context.reporter().impact(wiring).of(List.of(map));
+                    FailureImpact.TouchedConsumers touched =
+                            context.reporter().impact(wiring).of(List.of(map));
                     context.reporter()
                             .report(
                                     wiring.profile(),
@@ -113,7 +114,7 @@ final class TwoCandidatesRule implements Rule {
     }
 
     private static void reportOpen(RuleContext context, int slot, List<Wiring> wirings) {
-        Wording wording = context.wording();
+        FindingWording wording = context.wording();
         ResolvedProfile common = wording.common(wirings.stream().map(Wiring::profile).toList());
         String text = context.set().text(slot);
         for (Wiring wiring : wirings) {
@@ -127,7 +128,8 @@ final class TwoCandidatesRule implements Rule {
                                             Optional.empty(),
                                             common)
                             : Optional.empty();
-            Impact.Touched touched = context.reporter().impact(wiring).of(List.of(slot));
+            FailureImpact.TouchedConsumers touched =
+                    context.reporter().impact(wiring).of(List.of(slot));
             context.reporter()
                     .report(
                             wiring.profile(),

@@ -6,7 +6,7 @@ import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.model.ImplementationKind;
 import dev.patientharbor.needs.Blueprint;
 import dev.patientharbor.resolve.ResolvedSet;
-import dev.patientharbor.ruling.Inheritance;
+import dev.patientharbor.ruling.InheritanceCheck;
 import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
 import java.util.List;
@@ -30,7 +30,7 @@ final class TwoKindsRule implements Rule {
         context.reporter()
                 .report(
                         context.set().profile(binding.owner()),
-                        heir -> Inheritance.holdsFor(binding, heir),
+                        heir -> InheritanceCheck.holdsFor(binding, heir),
                         List.of(),
                         finding(context.set(), maker(binding).orElseThrow(), first, binding));
     }

@@ -4,17 +4,17 @@ import dev.patientharbor.code.MethodFacts;
 import dev.patientharbor.declared.ResolvedBinding;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
-import dev.patientharbor.model.Canned;
+import dev.patientharbor.model.CannedMethod;
 import dev.patientharbor.model.ImplementationKind;
 import dev.patientharbor.model.Supply;
 import dev.patientharbor.needs.Blueprint;
 import dev.patientharbor.needs.Need;
 import dev.patientharbor.needs.SlotTable;
+import dev.patientharbor.ruling.FindingWording;
 import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
-import dev.patientharbor.ruling.Wording;
 import dev.patientharbor.types.MissingMethods;
-import dev.patientharbor.wiring.Outcome;
+import dev.patientharbor.wiring.SlotOutcome;
 import dev.patientharbor.wiring.Wiring;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -36,7 +36,8 @@ final class UnansweredCallRule implements Rule {
     public void check(RuleContext context) {
         Map<String, Set<String>> abstractMethods = new HashMap<>();
         for (Wiring wiring : context.set().checked()) {
-            One one = new One(context, wiring, abstractMethods, new TreeMap<>());
+            CallsInProfile one =
+                    new CallsInProfile(context, wiring, abstractMethods, new TreeMap<>());
             for (int i = 0; i < wiring.reachedSize(); i++) {
                 int seat = wiring.reached(i);
                 if (callsAny(wiring.outcome(seat))) {
@@ -50,7 +51,7 @@ final class UnansweredCallRule implements Rule {
     }
 
     /** Whether there is anything to look at: what is read of calls is read of stand-ins' alone. */
-    private static boolean callsAny(Outcome outcome) {
+    private static boolean callsAny(SlotOutcome outcome) {
         return !outcome.decorators().isEmpty()
                 || outcome.blueprint()
                         .filter(one -> !one.facts().bodies().calls().isEmpty())
@@ -58,15 +59,15 @@ final class UnansweredCallRule implements Rule {
     }
 
     /** A method that a stand-in does not answer, and the classes that call it. */
-    private record Unanswered(
+    private record UnansweredCall(
             ResolvedBinding standIn, MethodFacts method, TreeSet<String> callers) {}
 
     /** One profile. */
-    private record One(
+    private record CallsInProfile(
             RuleContext context,
             Wiring wiring,
             Map<String, Set<String>> abstractMethods,
-            Map<String, Unanswered> found) {
+            Map<String, UnansweredCall> found) {
 
         void need(Blueprint consumer, Need need, int asked) {
             List<MethodFacts> calls = consumer.facts().bodies().calls();
@@ -74,13 +75,13 @@ final class UnansweredCallRule implements Rule {
                 return;
             }
             String contract = SlotTable.className(context.set().content(need.slot()));
-            for (Outcome outcome : received(asked)) {
+            for (SlotOutcome outcome : received(asked)) {
                 for (MethodFacts call : calls) {
                     if (call.owner().equals(contract) && isUnanswered(call, outcome)) {
                         ResolvedBinding binding = outcome.binding().orElseThrow();
                         found.computeIfAbsent(
                                         binding.declared().at().text() + ' ' + call.key(),
-                                        key -> new Unanswered(binding, call, new TreeSet<>()))
+                                        key -> new UnansweredCall(binding, call, new TreeSet<>()))
                                 .callers()
                                 .add(consumer.className());
                     }
@@ -89,18 +90,18 @@ final class UnansweredCallRule implements Rule {
         }
 
         /** Everything that a need leads to, behind what stands in, wraps or holds. */
-        private List<Outcome> received(int asked) {
-            List<Outcome> received = new ArrayList<>(1);
+        private List<SlotOutcome> received(int asked) {
+            List<SlotOutcome> received = new ArrayList<>(1);
             Set<Integer> seats = new LinkedHashSet<>(Set.of(asked));
             for (List<Integer> open = List.of(asked); !open.isEmpty(); ) {
                 List<Integer> next = new ArrayList<>(1);
                 for (int seat : open) {
-                    Outcome outcome = wiring.outcome(seat);
+                    SlotOutcome outcome = wiring.outcome(seat);
                     if (outcome.isMet()) {
                         received.add(outcome);
                     }
                     outcome.next().filter(seats::add).ifPresent(next::add);
-                    if (outcome.kind() == Outcome.Kind.COLLECTION) {
+                    if (outcome.kind() == SlotOutcome.Kind.COLLECTION) {
                         outcome.candidates().stream().filter(seats::add).forEach(next::add);
                     }
                 }
@@ -109,12 +110,12 @@ final class UnansweredCallRule implements Rule {
             return received;
         }
 
-        private boolean isUnanswered(MethodFacts call, Outcome outcome) {
+        private boolean isUnanswered(MethodFacts call, SlotOutcome outcome) {
             Optional<Supply> supply = outcome.binding().map(one -> one.declared().supply());
             if (supply.isEmpty()) {
                 return false;
             }
-            Optional<List<Canned>> answers = supply.get().cannedAnswers();
+            Optional<List<CannedMethod>> answers = supply.get().cannedAnswers();
             if (answers.isPresent()) {
                 return !call.isVoid()
                         && isAbstract(call)
@@ -137,8 +138,8 @@ final class UnansweredCallRule implements Rule {
                     .contains(call.key());
         }
 
-        Finding tell(Unanswered call) {
-            Wording wording = context.wording();
+        Finding tell(UnansweredCall call) {
+            FindingWording wording = context.wording();
             boolean canned = call.standIn().declared().supply().cannedAnswers().isPresent();
             String method = wording.method(call.method());
             String slot = context.set().text(call.standIn().slot().orElseThrow());

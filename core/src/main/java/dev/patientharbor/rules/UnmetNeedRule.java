@@ -5,18 +5,18 @@ import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.NameList;
 import dev.patientharbor.finding.NearNames;
-import dev.patientharbor.finding.Where;
+import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.inherited.ResolvedProfile;
 import dev.patientharbor.model.Key;
 import dev.patientharbor.model.Slot;
-import dev.patientharbor.model.Written;
+import dev.patientharbor.model.WrittenName;
 import dev.patientharbor.needs.SlotTable;
 import dev.patientharbor.resolve.ResolvedSet;
-import dev.patientharbor.ruling.Impact;
+import dev.patientharbor.ruling.FailureImpact;
+import dev.patientharbor.ruling.FindingWording;
 import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
-import dev.patientharbor.ruling.Wording;
-import dev.patientharbor.wiring.Outcome;
+import dev.patientharbor.wiring.SlotOutcome;
 import dev.patientharbor.wiring.Wiring;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -74,11 +74,12 @@ public final class UnmetNeedRule implements Rule {
 
     /** Nothing supplies it; an entry consumer that is but a value type is nothing either. */
     private static boolean isNothing(Wiring wiring, int slot) {
-        Outcome.Kind kind = wiring.outcome(slot).kind();
-        boolean leftOpen = kind == Outcome.Kind.UNMET && wiring.outcome(slot).binding().isPresent();
-        return kind == Outcome.Kind.UNMET && !leftOpen
-                || kind == Outcome.Kind.NONE
-                || kind == Outcome.Kind.VALUE_MISSING && wiring.firstStep(slot).isEmpty();
+        SlotOutcome.Kind kind = wiring.outcome(slot).kind();
+        boolean leftOpen =
+                kind == SlotOutcome.Kind.UNMET && wiring.outcome(slot).binding().isPresent();
+        return kind == SlotOutcome.Kind.UNMET && !leftOpen
+                || kind == SlotOutcome.Kind.NONE
+                || kind == SlotOutcome.Kind.VALUE_MISSING && wiring.firstStep(slot).isEmpty();
     }
 
     private static void report(
@@ -91,11 +92,14 @@ public final class UnmetNeedRule implements Rule {
         String where =
                 (lack.lookedAt().isEmpty() ? "" : " in " + lack.lookedAt().get(0)) + lack.boundTo();
         Map.Entry<Wiring, List<Integer>> first = seats.entrySet().iterator().next();
-        Where at = Wording.asker(first.getKey(), first.getValue().get(0), common.declared().at());
+        SourcePosition at =
+                FindingWording.asker(
+                        first.getKey(), first.getValue().get(0), common.declared().at());
         seats.forEach(
                 (wiring, all) -> {
                     int seat = all.get(0);
-                    Impact.Touched touched = context.reporter().impact(wiring).of(all);
+                    FailureImpact.TouchedConsumers touched =
+                            context.reporter().impact(wiring).of(all);
                     Finding finding =
                             Finding.of(
                                             FindingKinds.UNMET_NEED,
@@ -114,7 +118,7 @@ public final class UnmetNeedRule implements Rule {
     }
 
     private static String message(
-            RuleContext context, Wiring wiring, int slot, Impact.Touched touched) {
+            RuleContext context, Wiring wiring, int slot, FailureImpact.TouchedConsumers touched) {
         String text = context.set().text(slot);
         Optional<Wiring.Step> step = wiring.firstStep(slot);
         if (step.isEmpty()) {
@@ -148,7 +152,7 @@ public final class UnmetNeedRule implements Rule {
     }
 
     private static String reason(ResolvedSet set, BoundOutOfReach beyond, Wiring wiring, int seat) {
-        if (wiring.outcome(seat).kind() == Outcome.Kind.NONE) {
+        if (wiring.outcome(seat).kind() == SlotOutcome.Kind.NONE) {
             return "bound to none at "
                     + wiring.outcome(seat).binding().orElseThrow().declared().at().text()
                     + ", and this need may not be absent";
@@ -193,7 +197,7 @@ public final class UnmetNeedRule implements Rule {
     private static String where(ResolvedSet set, Slot slot) {
         String contract = SlotTable.className(slot.contract());
         List<String> elsewhere =
-                set.side().whoSees(new Written(contract, Where.classNamed(contract)));
+                set.side().whoSees(new WrittenName(contract, SourcePosition.classNamed(contract)));
         return elsewhere.isEmpty()
                 ? ""
                 : " of this side; it is on that of " + String.join(", ", elsewhere);
@@ -228,7 +232,7 @@ public final class UnmetNeedRule implements Rule {
             int number,
             ResolvedProfile common,
             Finding finding) {
-        Wording wording = context.wording();
+        FindingWording wording = context.wording();
         Slot slot = context.set().slots().slot(number);
         List<Optional<Key>> keys =
                 context.set().slots().ofSameClass(number).stream()
@@ -266,7 +270,7 @@ public final class UnmetNeedRule implements Rule {
                         line.orElseGet(() -> context.lines().otherwise(slot)));
     }
 
-    private static String inTheCode(Wording wording, Slot slot) {
+    private static String inTheCode(FindingWording wording, Slot slot) {
         List<String> fit = wording.implementations(slot.contract());
         if (!fit.isEmpty()) {
             return wording.list(wording.shortNames(fit));

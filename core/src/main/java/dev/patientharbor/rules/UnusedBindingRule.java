@@ -4,14 +4,14 @@ import dev.patientharbor.declared.ResolvedBinding;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.NameList;
-import dev.patientharbor.finding.Where;
+import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.inherited.ResolvedProfile;
 import dev.patientharbor.needs.SlotTable;
 import dev.patientharbor.resolve.ResolvedSet;
-import dev.patientharbor.ruling.Inheritance;
+import dev.patientharbor.ruling.InheritanceCheck;
 import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
-import dev.patientharbor.wiring.Outcome;
+import dev.patientharbor.wiring.SlotOutcome;
 import dev.patientharbor.wiring.Wiring;
 import java.util.BitSet;
 import java.util.Collections;
@@ -33,13 +33,13 @@ final class UnusedBindingRule implements Rule {
     public void check(RuleContext context) {
         BitSet unsure = unsure(context.set());
         Set<ResolvedBinding> meant = meant(context.set());
-        Set<Where> disputed =
+        Set<SourcePosition> disputed =
                 context.set().profiles().stream()
                         .flatMap(profile -> profile.clashes().stream())
                         .flatMap(clash -> clash.words().stream())
                         .collect(Collectors.toSet());
         Supplier<BitSet> asked = asked(context.set());
-        UsesByOwner uses = new UsesByOwner(context);
+        BindingUsesByOwner uses = new BindingUsesByOwner(context);
         List<ResolvedProfile> all = List.copyOf(context.set().profiles());
         Set<ResolvedBinding> basis = Collections.newSetFromMap(new IdentityHashMap<>());
         for (int before = -1; before < basis.size(); ) {
@@ -80,7 +80,7 @@ final class UnusedBindingRule implements Rule {
 
     /** What a part change of a used binding keeps of an inherited one is used with it. */
     private static void addBasis(
-            UsesByOwner uses, ResolvedProfile profile, Set<ResolvedBinding> basis) {
+            BindingUsesByOwner uses, ResolvedProfile profile, Set<ResolvedBinding> basis) {
         profile.basis()
                 .forEach(
                         (change, inherited) -> {
@@ -123,7 +123,7 @@ final class UnusedBindingRule implements Rule {
             for (int alias : wiring.aliases()) {
                 int aim = wiring.outcome(alias).next().orElseThrow();
                 String contract = SlotTable.className(set.slots().slot(aim).contract());
-                if (wiring.outcome(aim).kind() == Outcome.Kind.UNMET && done.add(contract)) {
+                if (wiring.outcome(aim).kind() == SlotOutcome.Kind.UNMET && done.add(contract)) {
                     set.slots().ofSameClass(aim).stream()
                             .flatMap(slot -> wiring.profile().binding(slot).stream())
                             .forEach(meant::add);
@@ -145,12 +145,12 @@ final class UnusedBindingRule implements Rule {
                 .anyMatch(holds -> holds.declared().saysTheSameAs(binding.declared()));
     }
 
-    private static boolean hidesNeeds(Outcome outcome) {
+    private static boolean hidesNeeds(SlotOutcome outcome) {
         boolean unbuildable =
                 outcome.blueprint().filter(one -> one.fault().isPresent()).isPresent();
         return unbuildable
-                || outcome.kind() == Outcome.Kind.BROKEN
-                || outcome.kind() == Outcome.Kind.SEVERAL;
+                || outcome.kind() == SlotOutcome.Kind.BROKEN
+                || outcome.kind() == SlotOutcome.Kind.SEVERAL;
     }
 
     /** The slots, in the whole profile, that are asked for at whatever level; counted once. */
@@ -177,7 +177,7 @@ final class UnusedBindingRule implements Rule {
         List<ResolvedProfile> heirs = inheriting.stream().map(Wiring::profile).toList();
         List<String> replacedIn =
                 heirs.stream()
-                        .filter(heir -> !Inheritance.holdsFor(binding, heir))
+                        .filter(heir -> !InheritanceCheck.holdsFor(binding, heir))
                         .map(heir -> heir.declared().name())
                         .toList();
         String text = context.set().text(slot);

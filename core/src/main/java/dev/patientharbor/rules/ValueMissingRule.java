@@ -3,15 +3,15 @@ package dev.patientharbor.rules;
 import dev.patientharbor.declared.ResolvedBinding;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
-import dev.patientharbor.finding.Where;
+import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.needs.Blueprint;
 import dev.patientharbor.needs.Need;
 import dev.patientharbor.plan.NeedPlace;
-import dev.patientharbor.ruling.Impact;
+import dev.patientharbor.ruling.FailureImpact;
+import dev.patientharbor.ruling.FindingWording;
 import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
-import dev.patientharbor.ruling.Wording;
-import dev.patientharbor.wiring.Outcome;
+import dev.patientharbor.wiring.SlotOutcome;
 import dev.patientharbor.wiring.Wiring;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -37,7 +37,8 @@ final class ValueMissingRule implements Rule {
                 wiring.eachNeed(
                         seat,
                         (consumer, need, asked) -> {
-                            Optional<Outcome> answer = wiring.received(asked).map(wiring::outcome);
+                            Optional<SlotOutcome> answer =
+                                    wiring.received(asked).map(wiring::outcome);
                             if (answer.filter(ValueMissingRule::isMissing).isPresent()) {
                                 lacking.computeIfAbsent(consumer, one -> new ArrayList<>(1))
                                         .add(need);
@@ -49,21 +50,22 @@ final class ValueMissingRule implements Rule {
         }
     }
 
-    private static boolean isMissing(Outcome outcome) {
-        return outcome.kind() == Outcome.Kind.VALUE_MISSING;
+    private static boolean isMissing(SlotOutcome outcome) {
+        return outcome.kind() == SlotOutcome.Kind.VALUE_MISSING;
     }
 
     private static void report(
             RuleContext context, Wiring wiring, int slot, Blueprint consumer, List<Need> needs) {
         Need need = needs.get(0);
-        Wording wording = context.wording();
-        Where at =
+        FindingWording wording = context.wording();
+        SourcePosition at =
                 wiring.outcome(slot)
                         .binding()
                         .filter(one -> isOf(one, consumer))
                         .map(one -> one.declared().at())
-                        .orElseGet(() -> Wording.at(consumer, need));
-        Impact.Touched touched = context.reporter().impact(wiring).of(List.of(slot));
+                        .orElseGet(() -> FindingWording.at(consumer, need));
+        FailureImpact.TouchedConsumers touched =
+                context.reporter().impact(wiring).of(List.of(slot));
         Finding told =
                 Finding.of(
                                 FindingKinds.VALUE_MISSING,

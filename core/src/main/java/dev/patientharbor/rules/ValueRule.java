@@ -11,7 +11,7 @@ import dev.patientharbor.model.SupplyEffect;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
-import dev.patientharbor.values.Conversion.Problem;
+import dev.patientharbor.values.ConversionCheck.Problem;
 import java.util.List;
 
 /** Tells given values that are not set, do not convert, or have no parameter. */
@@ -22,11 +22,11 @@ final class ValueRule implements Rule {
         context.set().bindings().forEach(binding -> check(context, binding));
         context.set()
                 .eachDecorator(
-                        (decoration, decorator) -> {
+                        (statement, decorator) -> {
                             for (ValueFault fault : decorator.valueFaults()) {
                                 context.reporter()
                                         .report(
-                                                decoration,
+                                                statement,
                                                 decorator,
                                                 finding(context, decorator, fault));
                             }

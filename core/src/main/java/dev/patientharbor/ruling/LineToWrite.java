@@ -17,9 +17,9 @@ import java.util.Optional;
 public final class LineToWrite {
 
     private final ResolvedSet set;
-    private final Wording wording;
+    private final FindingWording wording;
 
-    LineToWrite(ResolvedSet set, Wording wording) {
+    LineToWrite(ResolvedSet set, FindingWording wording) {
         this.set = set;
         this.wording = wording;
     }

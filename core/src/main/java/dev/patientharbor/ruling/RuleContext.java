@@ -9,14 +9,14 @@ import dev.patientharbor.resolve.ResolvedSet;
 public final class RuleContext {
 
     private final ResolvedSet set;
-    private final Reporter reporter;
-    private final Wording wording;
+    private final FindingReporter reporter;
+    private final FindingWording wording;
     private final LineToWrite lines;
 
-    public RuleContext(Reporter reporter) {
+    public RuleContext(FindingReporter reporter) {
         this.reporter = reporter;
         set = reporter.set();
-        wording = new Wording(set);
+        wording = new FindingWording(set);
         lines = new LineToWrite(set, wording);
     }
 
@@ -24,11 +24,11 @@ public final class RuleContext {
         return set;
     }
 
-    public Reporter reporter() {
+    public FindingReporter reporter() {
         return reporter;
     }
 
-    public Wording wording() {
+    public FindingWording wording() {
         return wording;
     }
 

@@ -19,9 +19,9 @@ public final class ContractMethods {
     private static final String OBJECT = "java.lang.Object";
 
     private final CodeIndex code;
-    private final Generics generics;
+    private final GenericTypes generics;
 
-    public ContractMethods(CodeIndex code, Generics generics) {
+    public ContractMethods(CodeIndex code, GenericTypes generics) {
         this.code = code;
         this.generics = generics;
     }
@@ -68,7 +68,7 @@ public final class ContractMethods {
             }
             boolean read = i == 0 || facts.isInterface() || facts.isAbstract();
             whole &= read;
-            Map<String, TypeRef> variables = Generics.variables(facts, type);
+            Map<String, TypeRef> variables = GenericTypes.variables(facts, type);
             for (ExecutableFacts method : facts.methods()) {
                 if (!method.isPrivate() && !Modifier.isStatic(method.access())) {
                     Method one = bound(method, variables);

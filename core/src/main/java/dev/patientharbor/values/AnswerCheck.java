@@ -1,20 +1,20 @@
 package dev.patientharbor.values;
 
 import dev.patientharbor.code.CodeIndex;
-import dev.patientharbor.finding.Where;
-import dev.patientharbor.model.Canned;
-import dev.patientharbor.model.Canned.Case;
-import dev.patientharbor.model.Canned.Response.Fails;
-import dev.patientharbor.model.Given;
+import dev.patientharbor.finding.SourcePosition;
+import dev.patientharbor.model.CannedMethod;
+import dev.patientharbor.model.CannedMethod.Case;
+import dev.patientharbor.model.CannedMethod.Response.Fails;
+import dev.patientharbor.model.GivenValue;
 import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.TypeRef.ClassType;
 import dev.patientharbor.names.ClassNames;
-import dev.patientharbor.names.Lookup;
+import dev.patientharbor.names.NameLookup;
 import dev.patientharbor.types.ContractMethods;
 import dev.patientharbor.types.ContractMethods.Method;
 import dev.patientharbor.types.ContractMethods.Methods;
-import dev.patientharbor.types.Generics;
-import dev.patientharbor.values.Conversion.Problem;
+import dev.patientharbor.types.GenericTypes;
+import dev.patientharbor.values.ConversionCheck.Problem;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
@@ -39,11 +39,12 @@ public final class AnswerCheck {
 
     private final CodeIndex code;
     private final ClassNames names;
-    private final Generics generics;
-    private final Conversion conversion;
+    private final GenericTypes generics;
+    private final ConversionCheck conversion;
     private final ContractMethods methods;
 
-    public AnswerCheck(CodeIndex code, ClassNames names, Generics generics, Conversion conversion) {
+    public AnswerCheck(
+            CodeIndex code, ClassNames names, GenericTypes generics, ConversionCheck conversion) {
         this.code = code;
         this.names = names;
         this.generics = generics;
@@ -52,10 +53,10 @@ public final class AnswerCheck {
     }
 
     /** Everything in canned answers that a contract cannot take. */
-    public List<AnswerFault> faults(List<Canned> answers, ClassType contract) {
+    public List<AnswerFault> faults(List<CannedMethod> answers, ClassType contract) {
         Methods known = methods.of(contract);
         List<AnswerFault> faults = new ArrayList<>(0);
-        for (Canned canned : answers) {
+        for (CannedMethod canned : answers) {
             String name = canned.method().text();
             List<Method> named =
                     known.all().stream().filter(one -> one.name().equals(name)).toList();
@@ -121,7 +122,7 @@ public final class AnswerCheck {
     }
 
     private void check(String name, Case one, Method method, List<AnswerFault> faults) {
-        List<Given> given = one.given().orElse(List.of());
+        List<GivenValue> given = one.given().orElse(List.of());
         for (int i = 0; i < given.size(); i++) {
             TypeRef type = method.parameters().get(i);
             for (Problem problem : conversion.problems(given.get(i), type)) {
@@ -129,12 +130,12 @@ public final class AnswerCheck {
             }
         }
         one.answer().failure().ifPresent(fails -> failure(name, fails, method, faults));
-        for (Given answer : one.answer().answers()) {
+        for (GivenValue answer : one.answer().answers()) {
             answer(name, answer, method.returns(), faults);
         }
     }
 
-    private void answer(String name, Given answer, TypeRef type, List<AnswerFault> faults) {
+    private void answer(String name, GivenValue answer, TypeRef type, List<AnswerFault> faults) {
         if (type.text().equals("void")) {
             faults.add(
                     fault(
@@ -169,7 +170,7 @@ public final class AnswerCheck {
     }
 
     private void failure(String name, Fails fails, Method method, List<AnswerFault> faults) {
-        Lookup type = names.lookup(fails.type());
+        NameLookup type = names.lookup(fails.type());
         if (type.facts().isEmpty()) {
             return; // told as an unknown class
         }
@@ -219,7 +220,8 @@ public final class AnswerCheck {
                 problem.unset());
     }
 
-    private static AnswerFault fault(Where at, String method, String message, List<String> known) {
+    private static AnswerFault fault(
+            SourcePosition at, String method, String message, List<String> known) {
         return new AnswerFault(at, method, message, known, List.of());
     }
 }

@@ -1,6 +1,6 @@
 package dev.patientharbor.values;
 
-import dev.patientharbor.finding.Where;
+import dev.patientharbor.finding.SourcePosition;
 import java.util.List;
 
 /**
@@ -13,7 +13,7 @@ import java.util.List;
  * @param unset the settings in it that are not set; then that is what is wrong
  */
 public record AnswerFault(
-        Where at, String method, String message, List<String> known, List<String> unset) {
+        SourcePosition at, String method, String message, List<String> known, List<String> unset) {
     public AnswerFault {
         known = List.copyOf(known);
         unset = List.copyOf(unset);

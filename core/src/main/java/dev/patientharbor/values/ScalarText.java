@@ -1,6 +1,6 @@
 package dev.patientharbor.values;
 
-import dev.patientharbor.model.Durations;
+import dev.patientharbor.model.DurationText;
 import java.math.BigDecimal;
 import java.net.URI;
 import java.nio.file.Path;
@@ -71,7 +71,7 @@ public final class ScalarText {
             case "java.math.BigDecimal" -> new BigDecimal(ascii(text));
             case "java.nio.file.Path" -> Path.of(text);
             case "java.net.URI" -> URI.create(text);
-            case "java.time.Duration" -> Durations.parse(text);
+            case "java.time.Duration" -> DurationText.parse(text);
             case "java.time.Instant" -> Instant.parse(text);
             case "java.time.LocalDate" -> LocalDate.parse(text);
             default -> throw new IllegalArgumentException(type + " is not one text");

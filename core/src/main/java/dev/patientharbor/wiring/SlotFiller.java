@@ -5,19 +5,19 @@ import dev.patientharbor.code.CodeIndex;
 import dev.patientharbor.declared.ResolvedBinding;
 import dev.patientharbor.declared.ResolvedDecorator;
 import dev.patientharbor.inherited.ResolvedProfile;
-import dev.patientharbor.model.FillIn;
+import dev.patientharbor.model.FillInSource;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.SupplyForm;
 import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.TypeRef.ClassType;
 import dev.patientharbor.needs.Blueprint;
-import dev.patientharbor.needs.Blueprints;
+import dev.patientharbor.needs.BlueprintMaker;
 import dev.patientharbor.needs.FactoryReader;
-import dev.patientharbor.needs.Levels;
+import dev.patientharbor.needs.LevelTable;
 import dev.patientharbor.needs.SlotTable;
 import dev.patientharbor.types.Carrier;
 import dev.patientharbor.types.ValueTypes;
-import dev.patientharbor.wiring.SlotFinder.Found;
+import dev.patientharbor.wiring.SlotFinder.FoundBinding;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -36,43 +36,43 @@ public final class SlotFiller {
 
     private final CodeIndex code;
     private final SlotTable slots;
-    private final Levels levels;
+    private final LevelTable levels;
     private final SlotFinder finder;
-    private final Blueprints blueprints;
+    private final BlueprintMaker blueprints;
     private final ValueTypes values;
-    private final Variants variants;
+    private final MemberFinder members;
     private final FactoryReader factories;
-    private final FilledIn filledIn;
-    private final Lifetimes lifetimes;
+    private final FillInFinder fillIn;
+    private final LifetimeResolver lifetimes;
 
     /** What the stated consumers ask for, by their names. */
     private final Map<String, Blueprint> stated = new HashMap<>();
 
     /** What fills a slot that nothing binds and nothing decorates: the same in every profile. */
-    private Outcome[] bare = new Outcome[64];
+    private SlotOutcome[] bare = new SlotOutcome[64];
 
     /** What fills the slot of a binding where nothing decorates it: the same in every profile. */
-    private final Map<ResolvedBinding, Outcome> bareByBinding = new HashMap<>();
+    private final Map<ResolvedBinding, SlotOutcome> bareByBinding = new HashMap<>();
 
     public SlotFiller(
             CodeIndex code,
             SlotTable slots,
-            Levels levels,
+            LevelTable levels,
             SlotFinder finder,
-            Blueprints blueprints,
+            BlueprintMaker blueprints,
             FactoryReader factories,
-            FilledIn filledIn,
-            Lifetimes lifetimes) {
+            FillInFinder fillIn,
+            LifetimeResolver lifetimes) {
         this.lifetimes = lifetimes;
         this.factories = factories;
-        this.filledIn = filledIn;
+        this.fillIn = fillIn;
         this.code = code;
         this.slots = slots;
         this.levels = levels;
         this.finder = finder;
         this.blueprints = blueprints;
         values = new ValueTypes(code);
-        variants = new Variants(slots, levels, finder, filledIn, code);
+        members = new MemberFinder(slots, levels, finder, fillIn, code);
     }
 
     /** Has a consumer stand for itself under its name. */
@@ -84,16 +84,16 @@ public final class SlotFiller {
         return finder;
     }
 
-    Lifetimes lifetimes() {
+    LifetimeResolver lifetimes() {
         return lifetimes;
     }
 
-    Blueprints blueprints() {
+    BlueprintMaker blueprints() {
         return blueprints;
     }
 
     /** What stands in a seat, which is a slot at a level. */
-    Outcome fill(int seat, ResolvedProfile profile) {
+    SlotOutcome fill(int seat, ResolvedProfile profile) {
         int level = slots.level(seat);
         if (levels.isCore(level)) {
             return profile.binding(slots.at(seat, levels.words(level)))
@@ -104,24 +104,24 @@ public final class SlotFiller {
         if (variant.isPresent() && Carrier.of(slots.slot(seat).contract()).isEmpty()) {
             return variant(seat, variant.get(), profile);
         }
-        if (level == Levels.WHOLE && profile.isUndecorated()) {
+        if (level == LevelTable.WHOLE && profile.isUndecorated()) {
             // The usual case, once for each slot of each profile: nothing is made anew.
             Optional<ResolvedBinding> binding = profile.binding(seat);
             if (binding.isPresent() && binding.get().standsAlone()) {
                 return bare(binding.get());
             }
             if (binding.isEmpty() && slots.standsAlone(seat)) {
-                Outcome bare = bare(seat);
-                if (!filledIn.isAllowed()
-                        || bare.kind() != Outcome.Kind.UNMET
-                                && !filledIn.isMade(slots.slot(seat))) {
+                SlotOutcome bare = bare(seat);
+                if (!fillIn.isAllowed()
+                        || bare.kind() != SlotOutcome.Kind.UNMET
+                                && !fillIn.isMade(slots.slot(seat))) {
                     return bare;
                 }
             }
         }
-        Optional<Found> found =
-                level == Levels.WHOLE
-                        ? profile.binding(seat).map(one -> new Found(one, Levels.WHOLE))
+        Optional<FoundBinding> found =
+                level == LevelTable.WHOLE
+                        ? profile.binding(seat).map(one -> new FoundBinding(one, LevelTable.WHOLE))
                         : finder.find(slots.plain(seat), level, profile);
         if (found.isPresent()) {
             return bound(seat, found.get(), profile);
@@ -136,45 +136,47 @@ public final class SlotFiller {
                         .toList();
         if (!fitting.isEmpty()) {
             return fitting.size() == 1
-                    ? Outcome.alias(Optional.empty(), fitting.get(0))
-                    : Outcome.several(fitting);
+                    ? SlotOutcome.alias(Optional.empty(), fitting.get(0))
+                    : SlotOutcome.several(fitting);
         }
         if (!levels.reachesWhole(level)) {
-            return Outcome.nothing(Outcome.Kind.UNMET);
+            return SlotOutcome.nothing(SlotOutcome.Kind.UNMET);
         }
         List<ResolvedDecorator> decorators = usable(seat, profile);
-        Outcome outcome =
+        SlotOutcome outcome =
                 decorators.isEmpty()
                         ? bare(slots.plain(seat))
                         : unbound(slots.slot(seat), decorators);
-        if (!filledIn.isAllowed()) {
+        if (!fillIn.isAllowed()) {
             return outcome;
         }
         Slot slot = slots.slot(seat);
-        if (outcome.kind() == Outcome.Kind.UNMET) {
-            return filledIn(filledIn.of(slot).fit(), outcome, decorators);
+        if (outcome.kind() == SlotOutcome.Kind.UNMET) {
+            return filledIn(fillIn.of(slot).fit(), outcome, decorators);
         }
-        return filledIn.isMade(slot)
-                ? filledIn(filledIn.of(slot).makers().fit(), outcome, decorators)
+        return fillIn.isMade(slot)
+                ? filledIn(fillIn.of(slot).makers().fit(), outcome, decorators)
                 : outcome;
     }
 
     /** What classes of the code give to a slot that nothing binds. */
-    private Outcome filledIn(
-            List<FilledIn.Candidate> fit, Outcome otherwise, List<ResolvedDecorator> decorators) {
-        List<FilledIn.Candidate> candidates =
+    private SlotOutcome filledIn(
+            List<FillInFinder.Candidate> fit,
+            SlotOutcome otherwise,
+            List<ResolvedDecorator> decorators) {
+        List<FillInFinder.Candidate> candidates =
                 fit.stream().filter(one -> !one.isAmong(decorators)).toList();
         if (candidates.isEmpty()) {
             return otherwise;
         }
         List<Integer> seats = candidates.stream().map(one -> slots.number(one.own())).toList();
         if (seats.size() > 1) {
-            return Outcome.several(seats);
+            return SlotOutcome.several(seats);
         }
-        FilledIn.Candidate only = candidates.get(0);
+        FillInFinder.Candidate only = candidates.get(0);
         if (only.isMaker()) {
             ClassFacts maker = only.facts();
-            return Outcome.object(
+            return SlotOutcome.object(
                             Optional.empty(),
                             Blueprint.byMethod(
                                     maker,
@@ -186,26 +188,26 @@ public final class SlotFiller {
                     .filledIn(only.by());
         }
         if (decorators.isEmpty()) {
-            return Outcome.filledIn(only.by(), seats.get(0));
+            return SlotOutcome.filledIn(only.by(), seats.get(0));
         }
         return bare(seats.get(0)).inLayers(seats.get(0), decorators).filledIn(only.by());
     }
 
     /** One of several classes that fill a slot as members of a collection. */
-    private Outcome variant(int seat, int own, ResolvedProfile profile) {
+    private SlotOutcome variant(int seat, int own, ResolvedProfile profile) {
         int level = levels.parent(slots.level(seat));
         List<ResolvedDecorator> decorators = usable(slots.at(seat, level), profile);
-        FillIn by = filledIn.allows(slots.slot(seat), slots.slot(own));
+        FillInSource by = fillIn.allows(slots.slot(seat), slots.slot(own));
         return decorators.isEmpty()
-                ? Outcome.filledIn(by, own)
+                ? SlotOutcome.filledIn(by, own)
                 : bare(own).inLayers(own, decorators).filledIn(by);
     }
 
-    private Outcome bare(ResolvedBinding binding) {
-        return bareByBinding.computeIfAbsent(binding, it -> Outcome.by(it, List.of()));
+    private SlotOutcome bare(ResolvedBinding binding) {
+        return bareByBinding.computeIfAbsent(binding, it -> SlotOutcome.by(it, List.of()));
     }
 
-    private Outcome bare(int slot) {
+    private SlotOutcome bare(int slot) {
         if (slot >= bare.length) {
             bare = Arrays.copyOf(bare, slots.size() + slots.size() / 2);
         }
@@ -222,19 +224,20 @@ public final class SlotFiller {
                 : declared.stream().filter(ResolvedDecorator::isUsable).toList();
     }
 
-    private Outcome bound(int seat, Found found, ResolvedProfile profile) {
+    private SlotOutcome bound(int seat, FoundBinding found, ResolvedProfile profile) {
         ResolvedBinding binding = found.binding();
         if (binding.target().isPresent() && !binding.isBroken()) {
-            return Outcome.alias(Optional.of(binding), aim(seat, found, profile));
+            return SlotOutcome.alias(Optional.of(binding), aim(seat, found, profile));
         }
         if (binding.declared().supply().form() == SupplyForm.MEMBERS && !binding.isBroken()) {
             List<Integer> members = members(seat, binding, profile);
             boolean isSet = SlotTable.className(slots.slot(seat).contract()).equals(SET);
-            return Outcome.collection(
+            return SlotOutcome.collection(
                     Optional.of(binding), isSet ? eachOnce(members, profile) : members);
         }
         List<ResolvedDecorator> decorators = usable(seat, profile);
-        Outcome outcome = decorators.isEmpty() ? bare(binding) : Outcome.by(binding, decorators);
+        SlotOutcome outcome =
+                decorators.isEmpty() ? bare(binding) : SlotOutcome.by(binding, decorators);
         return found.level() == slots.level(seat) || !outcome.isMet()
                 ? outcome
                 : outcome.inLayers(
@@ -254,17 +257,17 @@ public final class SlotFiller {
     }
 
     /** Where an alias aims: looked up from the asker; the slot itself means the next level out. */
-    private int aim(int seat, Found found, ResolvedProfile profile) {
+    private int aim(int seat, FoundBinding found, ResolvedProfile profile) {
         int target = found.binding().target().orElseThrow();
         boolean itself = target == slots.plain(seat);
-        if (itself && found.level() == Levels.WHOLE) {
+        if (itself && found.level() == LevelTable.WHOLE) {
             return seat;
         }
         int level = slots.level(seat);
         return finder.ask(target, itself ? levels.outside(level, found.level()) : level, profile);
     }
 
-    private Outcome wrapping(int seat, Carrier carrier, ResolvedProfile profile) {
+    private SlotOutcome wrapping(int seat, Carrier carrier, ResolvedProfile profile) {
         int level = slots.level(seat);
         Slot slot = slots.slot(seat);
         int content = slots.number(new Slot(carrier.content(), slot.key()));
@@ -272,25 +275,26 @@ public final class SlotFiller {
             case OPTIONAL -> {
                 int inside = finder.ask(content, level, profile);
                 yield isNothing(inside, profile)
-                        ? Outcome.nothing(Outcome.Kind.ABSENT)
-                        : Outcome.wrapping(Outcome.Kind.OPTIONAL, inside);
+                        ? SlotOutcome.nothing(SlotOutcome.Kind.ABSENT)
+                        : SlotOutcome.wrapping(SlotOutcome.Kind.OPTIONAL, inside);
             }
             case DEFERRED ->
-                    Outcome.wrapping(Outcome.Kind.DEFERRED, finder.ask(content, level, profile));
+                    SlotOutcome.wrapping(
+                            SlotOutcome.Kind.DEFERRED, finder.ask(content, level, profile));
             case COLLECTION ->
                     several(
                             slot,
                             carrier,
-                            eachOnce(variants.of(carrier, slot.key(), level, profile), profile));
-            case MAP -> several(slot, carrier, variants.of(carrier, slot.key(), level, profile));
+                            eachOnce(members.of(carrier, slot.key(), level, profile), profile));
+            case MAP -> several(slot, carrier, members.of(carrier, slot.key(), level, profile));
         };
     }
 
-    private Outcome several(Slot slot, Carrier carrier, List<Integer> members) {
+    private SlotOutcome several(Slot slot, Carrier carrier, List<Integer> members) {
         boolean ofValues = members.isEmpty() && values.isValue(slot.contract());
         return ofValues || carrier.content() instanceof TypeRef.Primitive
-                ? Outcome.nothing(Outcome.Kind.VALUE_MISSING)
-                : Outcome.collection(Optional.empty(), members);
+                ? SlotOutcome.nothing(SlotOutcome.Kind.VALUE_MISSING)
+                : SlotOutcome.collection(Optional.empty(), members);
     }
 
     /** The members without those that are an instance which another one is already. */
@@ -303,7 +307,7 @@ public final class SlotFiller {
     private Object instance(int seat, ResolvedProfile profile) {
         int at = seat;
         for (int steps = 0; steps < slots.size(); steps++) {
-            Outcome outcome = fill(at, profile);
+            SlotOutcome outcome = fill(at, profile);
             if (outcome.next().isEmpty()) {
                 boolean isOne =
                         outcome.isMet() && lifetimes.of(outcome, profile).lifetime().isKept();
@@ -321,7 +325,7 @@ public final class SlotFiller {
     private boolean isNothing(int seat, ResolvedProfile profile) {
         int at = seat;
         for (int steps = 0; steps < slots.size(); steps++) {
-            Outcome outcome = fill(at, profile);
+            SlotOutcome outcome = fill(at, profile);
             if (outcome.next().isEmpty()) {
                 return outcome.isNothing();
             }
@@ -330,28 +334,29 @@ public final class SlotFiller {
         return false;
     }
 
-    private Outcome unbound(Slot slot, List<ResolvedDecorator> decorators) {
+    private SlotOutcome unbound(Slot slot, List<ResolvedDecorator> decorators) {
         TypeRef contract = slot.contract();
         if (values.isValue(contract)) {
-            return Outcome.nothing(Outcome.Kind.VALUE_MISSING);
+            return SlotOutcome.nothing(SlotOutcome.Kind.VALUE_MISSING);
         }
         if (!(contract instanceof ClassType type)) {
-            return Outcome.nothing(Outcome.Kind.UNMET);
+            return SlotOutcome.nothing(SlotOutcome.Kind.UNMET);
         }
         Blueprint consumer = stated.get(type.name());
         if (consumer != null) {
-            return Outcome.object(Optional.empty(), consumer, decorators);
+            return SlotOutcome.object(Optional.empty(), consumer, decorators);
         }
         Optional<ClassFacts> facts = code.find(type.name()).filter(SlotFiller::isConcrete);
         if (facts.isEmpty()) {
-            return Outcome.nothing(Outcome.Kind.UNMET);
+            return SlotOutcome.nothing(SlotOutcome.Kind.UNMET);
         }
         if (!code.inCode(type.name())) {
-            return Outcome.nothing(Outcome.Kind.VALUE_MISSING);
+            return SlotOutcome.nothing(SlotOutcome.Kind.VALUE_MISSING);
         }
         return slot.key().isPresent()
-                ? Outcome.nothing(Outcome.Kind.UNMET)
-                : Outcome.object(Optional.empty(), blueprints.of(facts.get(), type), decorators);
+                ? SlotOutcome.nothing(SlotOutcome.Kind.UNMET)
+                : SlotOutcome.object(
+                        Optional.empty(), blueprints.of(facts.get(), type), decorators);
     }
 
     private static boolean isConcrete(ClassFacts facts) {

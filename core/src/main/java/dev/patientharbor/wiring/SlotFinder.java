@@ -1,18 +1,18 @@
 package dev.patientharbor.wiring;
 
 import dev.patientharbor.code.ClassFacts;
-import dev.patientharbor.declared.Areas;
+import dev.patientharbor.declared.AreaTable;
 import dev.patientharbor.declared.ResolvedBinding;
 import dev.patientharbor.declared.ResolvedReach;
 import dev.patientharbor.inherited.ResolvedProfile;
 import dev.patientharbor.model.Reach;
 import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.TypeRef.ClassType;
-import dev.patientharbor.needs.Levels;
+import dev.patientharbor.needs.LevelTable;
 import dev.patientharbor.needs.Need;
 import dev.patientharbor.needs.SlotTable;
 import dev.patientharbor.types.Carrier;
-import dev.patientharbor.types.Generics;
+import dev.patientharbor.types.GenericTypes;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -24,11 +24,11 @@ import java.util.Optional;
 public final class SlotFinder {
 
     private final SlotTable slots;
-    private final Levels levels;
-    private final Areas areas;
-    private final Generics generics;
+    private final LevelTable levels;
+    private final AreaTable areas;
+    private final GenericTypes generics;
 
-    public SlotFinder(SlotTable slots, Levels levels, Areas areas, Generics generics) {
+    public SlotFinder(SlotTable slots, LevelTable levels, AreaTable areas, GenericTypes generics) {
         this.generics = generics;
         this.slots = slots;
         this.levels = levels;
@@ -46,8 +46,8 @@ public final class SlotFinder {
             int from = limited(start(seat, consumer, profile), consumer, need, profile);
             return ask(need.slot(), levels.without(from, slots.plain(seat)), profile);
         }
-        if (profile.isPlain() && slots.level(seat) == Levels.WHOLE) {
-            return ask(need.slot(), Levels.WHOLE, profile);
+        if (profile.isPlain() && slots.level(seat) == LevelTable.WHOLE) {
+            return ask(need.slot(), LevelTable.WHOLE, profile);
         }
         int start = start(seat, consumer, profile);
         return ask(need.slot(), limited(start, consumer, need, profile), profile);
@@ -111,7 +111,7 @@ public final class SlotFinder {
                     switch (reach.declared().range()) {
                         case NEAREST -> true;
                         case OWN -> own;
-                        case OUTSIDE -> !own || level == Levels.WHOLE;
+                        case OUTSIDE -> !own || level == LevelTable.WHOLE;
                         case UP_TO ->
                                 reach.upTo().isEmpty()
                                         || level == reach.upTo().get()
@@ -140,12 +140,12 @@ public final class SlotFinder {
         }
         int from = level;
         if (profile.isPlain() && levels.reachesWhole(level)) {
-            from = Levels.WHOLE;
+            from = LevelTable.WHOLE;
         }
         int layered = -1;
         for (int at : levels.search(from)) {
             int words = levels.words(at);
-            if (at != Levels.WHOLE && !profile.speaksAt(words)) {
+            if (at != LevelTable.WHOLE && !profile.speaksAt(words)) {
                 continue;
             }
             int said = slots.at(slot, words);
@@ -155,7 +155,7 @@ public final class SlotFinder {
                         ? slots.at(slot, from)
                         : slots.at(slot, layered >= 0 ? layered : at);
             }
-            if (layered < 0 && at != Levels.WHOLE && profile.decoratesAt(said)) {
+            if (layered < 0 && at != LevelTable.WHOLE && profile.decoratesAt(said)) {
                 layered = at;
             }
         }
@@ -171,20 +171,20 @@ public final class SlotFinder {
         if (byOthers) {
             return slots.at(slot, from);
         }
-        return slots.at(slot, Math.max(layered, Levels.WHOLE));
+        return slots.at(slot, Math.max(layered, LevelTable.WHOLE));
     }
 
     /** The level at which what fills a slot stands that nothing binds, seen from a level. */
     int layeredAt(int slot, int level, ResolvedProfile profile) {
         for (int at : levels.search(level)) {
             int words = levels.words(at);
-            if (at != Levels.WHOLE
+            if (at != LevelTable.WHOLE
                     && profile.speaksAt(words)
                     && profile.decoratesAt(slots.at(slot, words))) {
                 return at;
             }
         }
-        return Levels.WHOLE;
+        return LevelTable.WHOLE;
     }
 
     /**
@@ -226,19 +226,19 @@ public final class SlotFinder {
     }
 
     /** The binding of a slot that holds for those who look from a level, and where it stands. */
-    Optional<Found> find(int slot, int level, ResolvedProfile profile) {
+    Optional<FoundBinding> find(int slot, int level, ResolvedProfile profile) {
         for (int at : levels.search(level)) {
             int said = slots.at(slot, levels.words(at));
             Optional<ResolvedBinding> binding = profile.binding(said);
             if (binding.isPresent()) {
-                return Optional.of(new Found(binding.get(), at));
+                return Optional.of(new FoundBinding(binding.get(), at));
             }
         }
         return Optional.empty();
     }
 
     /** A binding, and the level at which it was found. */
-    record Found(ResolvedBinding binding, int level) {}
+    record FoundBinding(ResolvedBinding binding, int level) {}
 
     /** Whether a slot is of a class, with whatever arguments. */
     private static boolean isOpen(ClassType type) {

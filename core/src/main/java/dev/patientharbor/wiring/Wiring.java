@@ -3,12 +3,12 @@ package dev.patientharbor.wiring;
 import dev.patientharbor.declared.ResolvedBinding;
 import dev.patientharbor.inherited.ResolvedProfile;
 import dev.patientharbor.needs.Blueprint;
-import dev.patientharbor.needs.Levels;
+import dev.patientharbor.needs.LevelTable;
 import dev.patientharbor.needs.Need;
 import dev.patientharbor.needs.NeedReader;
 import dev.patientharbor.needs.SlotTable;
 import dev.patientharbor.plan.AnswerKind;
-import dev.patientharbor.wiring.Outcome.Kind;
+import dev.patientharbor.wiring.SlotOutcome.Kind;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
@@ -35,13 +35,13 @@ public final class Wiring {
     /** The seat in which the one object of each class stands, where a mark says that it is one. */
     private final Map<String, Integer> oneOfClass = new HashMap<>();
 
-    private final LineEnds ends = new LineEnds(this);
+    private final AliasEnds ends = new AliasEnds(this);
 
     private int[] reached = new int[16];
     private int count;
     private final List<Integer> unsound = new ArrayList<>(0);
     private final List<Integer> aliases = new ArrayList<>(0);
-    private Outcome[] outcomes;
+    private SlotOutcome[] outcomes;
     private int[] reachedFrom;
 
     /** Those that were asked for last: whoever asks goes on with its next need. */
@@ -77,7 +77,7 @@ public final class Wiring {
         this.profile = profile;
         this.slots = slots;
         this.filler = filler;
-        outcomes = new Outcome[slots.size()];
+        outcomes = new SlotOutcome[slots.size()];
         reachedFrom = new int[slots.size()];
         this.entries = asked(entries);
         Optional<Wiring> alike = like.filter(one -> one.saysPlainly() && saysPlainly());
@@ -87,7 +87,9 @@ public final class Wiring {
     }
 
     private List<Integer> asked(List<Integer> all) {
-        return all.stream().map(slot -> filler.finder().ask(slot, Levels.WHOLE, profile)).toList();
+        return all.stream()
+                .map(slot -> filler.finder().ask(slot, LevelTable.WHOLE, profile))
+                .toList();
     }
 
     /** The same profile, and what these slots lead to as well. */
@@ -96,7 +98,7 @@ public final class Wiring {
     }
 
     /** The marked members of a class that is built. */
-    public List<NeedReader.Marked> marked(Blueprint blueprint) {
+    public List<NeedReader.MemberNeeds> marked(Blueprint blueprint) {
         return filler.blueprints().marked(blueprint);
     }
 
@@ -156,7 +158,7 @@ public final class Wiring {
     }
 
     /** What fills a seat, reached or not. */
-    public Outcome outcome(int seat) {
+    public SlotOutcome outcome(int seat) {
         return isReached(seat) ? outcomes[seat] : filler.fill(seat, profile);
     }
 
@@ -223,11 +225,11 @@ public final class Wiring {
         int level = slots.level(alias.slot().orElseThrow());
         int target = alias.target().orElseThrow();
         boolean itself = target == slots.plain(alias.slot().orElseThrow());
-        return filler.finder().ask(target, itself ? Levels.WHOLE : level, profile);
+        return filler.finder().ask(target, itself ? LevelTable.WHOLE : level, profile);
     }
 
     /** What a need receives; empty if what stands in goes in a circle. */
-    public Optional<Outcome> answer(int seat) {
+    public Optional<SlotOutcome> answer(int seat) {
         return settled(seat).map(this::outcome);
     }
 
@@ -241,7 +243,7 @@ public final class Wiring {
 
     /** The seats to which the needs of the object in a seat lead, one for each need. */
     public int[] needs(int seat) {
-        Outcome outcome = outcomes[seat];
+        SlotOutcome outcome = outcomes[seat];
         if (outcome.asks().length == 0 || isPlain(seat) && !asksForMany(outcome)) {
             return outcome.asks();
         }
@@ -275,7 +277,7 @@ public final class Wiring {
         return false;
     }
 
-    private boolean asksForMany(Outcome outcome) {
+    private boolean asksForMany(SlotOutcome outcome) {
         Boolean known = outcome.asksForMany();
         if (known == null) {
             known = false;
@@ -288,7 +290,7 @@ public final class Wiring {
     }
 
     private boolean isPlain(int seat) {
-        return profile.isPlain() && slots.level(seat) == Levels.WHOLE;
+        return profile.isPlain() && slots.level(seat) == LevelTable.WHOLE;
     }
 
     /**
@@ -298,7 +300,7 @@ public final class Wiring {
      * @param deferred whether what is only made when it is asked for counts
      */
     public int[] leadsTo(int seat, boolean deferred) {
-        Outcome outcome = outcomes[seat];
+        SlotOutcome outcome = outcomes[seat];
         if (outcome.next().isPresent()) {
             return outcome.kind() == Kind.DEFERRED && !deferred
                     ? NOWHERE
@@ -343,7 +345,7 @@ public final class Wiring {
         }
         for (int i = first; i < count; i++) {
             int seat = reached[i];
-            Outcome outcome =
+            SlotOutcome outcome =
                     other != null && other.fillsAlone(seat, profile)
                             ? other.outcomes[seat]
                             : filler.fill(seat, profile);
@@ -362,7 +364,7 @@ public final class Wiring {
     }
 
     /** Where a mark says that there is one object of a class, it is the one that was met first. */
-    private Outcome oneOfClass(int seat, Outcome outcome) {
+    private SlotOutcome oneOfClass(int seat, SlotOutcome outcome) {
         Optional<String> name =
                 outcome.core().isEmpty()
                         ? filler.lifetimes().oneOfClass(outcome)

@@ -7,7 +7,7 @@ import dev.patientharbor.finding.FindingKind;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.AnswerKind;
-import dev.patientharbor.plan.Row;
+import dev.patientharbor.plan.RosterRow;
 import dev.patientharbor.resolve.RandomSets;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -42,7 +42,7 @@ class CompleteIsMetTest {
                 Set<String> named = new HashSet<>();
                 grave.forEach(one -> named.addAll(one.consumers()));
                 boolean isWhole = true;
-                for (Row row : verdict.roster(profile.name()).rows()) {
+                for (RosterRow row : verdict.roster(profile.name()).rows()) {
                     if (!isMet(row.answer())) {
                         isWhole = false;
                         lacking++;

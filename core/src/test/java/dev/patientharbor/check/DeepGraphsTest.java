@@ -8,16 +8,16 @@ import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.MadeUpCode;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.Severity;
-import dev.patientharbor.finding.Where;
-import dev.patientharbor.model.Circumstances;
-import dev.patientharbor.model.Declaration;
+import dev.patientharbor.finding.SourcePosition;
+import dev.patientharbor.model.CheckCircumstances;
 import dev.patientharbor.model.HouseMarks;
+import dev.patientharbor.model.LevelStatements;
 import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.Profile;
+import dev.patientharbor.model.ProfileTerms;
+import dev.patientharbor.model.SetDeclaration;
 import dev.patientharbor.model.Strictness;
-import dev.patientharbor.model.Terms;
-import dev.patientharbor.model.Words;
-import dev.patientharbor.model.Written;
+import dev.patientharbor.model.WrittenName;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
@@ -39,23 +39,23 @@ class DeepGraphsTest {
                     MadeUpCode.classOf(
                             "p.L" + i, List.of(), next, next, next.isEmpty() ? next : List.of("")));
         }
-        Where at = Where.startOf("f");
+        SourcePosition at = SourcePosition.startOf("f");
         Profile profile =
                 new Profile(
                         "test",
                         false,
                         List.of(),
-                        Terms.NONE,
-                        new Words(List.of(), List.of(), List.of()),
+                        ProfileTerms.NONE,
+                        new LevelStatements(List.of(), List.of(), List.of()),
                         List.of(),
                         at);
-        Declaration set =
-                new Declaration(
+        SetDeclaration set =
+                new SetDeclaration(
                         "deep",
                         List.of(),
                         List.of(),
                         List.of(),
-                        List.of(new Written("p.L0", at)),
+                        List.of(new WrittenName("p.L0", at)),
                         List.of(),
                         List.of(),
                         Lifetime.SHARED,
@@ -66,7 +66,7 @@ class DeepGraphsTest {
                         List.of(),
                         List.of(profile),
                         at);
-        return Checker.check(set, MadeUpCode.of(classes), Circumstances.NONE);
+        return Checker.check(set, MadeUpCode.of(classes), CheckCircumstances.NONE);
     }
 
     /** What is told; that all links are classes is noted a hundred thousand times. */

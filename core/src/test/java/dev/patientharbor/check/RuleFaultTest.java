@@ -6,17 +6,17 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import dev.patientharbor.code.CodeIndex;
 import dev.patientharbor.code.MadeUpCode;
-import dev.patientharbor.finding.Where;
-import dev.patientharbor.inherited.Side;
-import dev.patientharbor.model.Circumstances;
-import dev.patientharbor.model.Declaration;
+import dev.patientharbor.finding.SourcePosition;
+import dev.patientharbor.inherited.CodeSide;
+import dev.patientharbor.model.CheckCircumstances;
 import dev.patientharbor.model.HouseMarks;
+import dev.patientharbor.model.LevelStatements;
 import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.Profile;
+import dev.patientharbor.model.ProfileTerms;
+import dev.patientharbor.model.SetDeclaration;
 import dev.patientharbor.model.Strictness;
-import dev.patientharbor.model.Terms;
-import dev.patientharbor.model.Words;
-import dev.patientharbor.model.Written;
+import dev.patientharbor.model.WrittenName;
 import dev.patientharbor.rules.UnmetNeedRule;
 import dev.patientharbor.ruling.Rule;
 import java.util.List;
@@ -35,7 +35,7 @@ public class RuleFaultTest {
     }
 
     private static Verdict check(List<Rule> rules) {
-        Where at = Where.startOf("f");
+        SourcePosition at = SourcePosition.startOf("f");
         CodeIndex code =
                 MadeUpCode.of(
                         List.of(
@@ -45,14 +45,14 @@ public class RuleFaultTest {
                                         List.of("Lp/Gauge;"),
                                         List.of("Lp/Gauge;"),
                                         List.of(""))));
-        Words silence = new Words(List.of(), List.of(), List.of());
-        Declaration set =
-                new Declaration(
+        LevelStatements silence = new LevelStatements(List.of(), List.of(), List.of());
+        SetDeclaration set =
+                new SetDeclaration(
                         "faulty",
                         List.of(),
                         List.of(),
                         List.of(),
-                        List.of(new Written("p.Desk", at)),
+                        List.of(new WrittenName("p.Desk", at)),
                         List.of(),
                         List.of(),
                         Lifetime.SHARED,
@@ -66,12 +66,13 @@ public class RuleFaultTest {
                                         "test",
                                         false,
                                         List.of(),
-                                        Terms.NONE,
+                                        ProfileTerms.NONE,
                                         silence,
                                         List.of(),
                                         at)),
                         at);
-        return Checker.check(set, code, List.of(Side.ofAll(set, code)), Circumstances.NONE, rules);
+        return Checker.check(
+                set, code, List.of(CodeSide.ofAll(set, code)), CheckCircumstances.NONE, rules);
     }
 
     @Test

@@ -6,8 +6,8 @@ import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import dev.patientharbor.finding.Finding;
-import dev.patientharbor.finding.Where;
-import dev.patientharbor.model.Written;
+import dev.patientharbor.finding.SourcePosition;
+import dev.patientharbor.model.WrittenName;
 import dev.patientharbor.testing.JavaCode;
 import java.io.IOException;
 import java.io.OutputStream;
@@ -46,12 +46,12 @@ class CodeReaderTest {
                         .map(
                                 path ->
                                         new CodeRoot(
-                                                new Written(
+                                                new WrittenName(
                                                         path.getFileName().toString(),
-                                                        Where.startOf("here")),
+                                                        SourcePosition.startOf("here")),
                                                 path))
                         .toList(),
-                Wanted.NOTHING,
+                FactsRequest.NOTHING,
                 threads);
     }
 
@@ -201,7 +201,7 @@ class CodeReaderTest {
         CodeIndex code = read(2, jars.toArray(Path[]::new));
         assertEquals(List.of(), code.findings());
         assertTrue(code.size() > 2000, "read " + code.size());
-        JdkClasses jdk = new JdkClasses(Wanted.NOTHING);
+        JdkClasses jdk = new JdkClasses(FactsRequest.NOTHING);
         List<String> unread = new ArrayList<>();
         List<String> names = RealClasses.ofJavaBase();
         for (String name : names) {

@@ -12,7 +12,8 @@ public final class MadeUpCode {
     private MadeUpCode() {}
 
     public static CodeIndex of(List<ClassFacts> classes) {
-        return new CodeIndex(classes, Map.of(), List.of(), new JdkClasses(Wanted.NOTHING.ofJdk()));
+        return new CodeIndex(
+                classes, Map.of(), List.of(), new JdkClasses(FactsRequest.NOTHING.ofJdk()));
     }
 
     public static ClassFacts contract(String name) {

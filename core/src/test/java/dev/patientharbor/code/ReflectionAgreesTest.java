@@ -29,7 +29,7 @@ import org.junit.jupiter.api.Test;
 /** What is read from a class file is what the running JDK says of the class, generics included. */
 class ReflectionAgreesTest {
 
-    private static final Wanted CONTRACTS = Wanted.of(true, Set.of());
+    private static final FactsRequest CONTRACTS = FactsRequest.of(true, Set.of());
 
     @Test
     void for_thousands_of_classes_of_the_jdk_and_of_real_libraries() throws IOException {
@@ -59,8 +59,8 @@ class ReflectionAgreesTest {
 
     private static CodeRoot root(Path jar) {
         return new CodeRoot(
-                new dev.patientharbor.model.Written(
-                        jar.toString(), dev.patientharbor.finding.Where.startOf("here")),
+                new dev.patientharbor.model.WrittenName(
+                        jar.toString(), dev.patientharbor.finding.SourcePosition.startOf("here")),
                 jar);
     }
 

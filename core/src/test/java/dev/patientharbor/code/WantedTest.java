@@ -4,8 +4,8 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertNotSame;
 import static org.junit.jupiter.api.Assertions.assertSame;
 
-import dev.patientharbor.finding.Where;
-import dev.patientharbor.model.Written;
+import dev.patientharbor.finding.SourcePosition;
+import dev.patientharbor.model.WrittenName;
 import dev.patientharbor.testing.JavaCode;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -21,7 +21,7 @@ import org.junit.jupiter.api.io.TempDir;
 class WantedTest {
 
     private static CodeRoot root(String name, Path path) {
-        return new CodeRoot(new Written(name, Where.startOf(name)), path);
+        return new CodeRoot(new WrittenName(name, SourcePosition.startOf(name)), path);
     }
 
     @Test
@@ -77,8 +77,9 @@ class WantedTest {
                         "other",
                         "wide",
                         "nothing");
-        Wanted wanted = new Wanted(Set.of(), Set.of(), methods, false, Set.of(), Set.of());
-        CodeIndex code = CodeReader.read(List.of(root("here", classes)), wanted);
+        FactsRequest request =
+                new FactsRequest(Set.of(), Set.of(), methods, false, Set.of(), Set.of());
+        CodeIndex code = CodeReader.read(List.of(root("here", classes)), request);
         Map<String, String> expected = new TreeMap<>();
         expected.put("text", "coast");
         expected.put("field", "constant");
@@ -100,7 +101,7 @@ class WantedTest {
                         (method, one) ->
                                 read.put(method, one.key(code).orElse("no constant of the enum")));
         assertEquals(expected, read);
-        CodeIndex unasked = CodeReader.read(List.of(root("here", classes)), Wanted.NOTHING);
+        CodeIndex unasked = CodeReader.read(List.of(root("here", classes)), FactsRequest.NOTHING);
         assertEquals(Map.of(), unasked.find("p.Feed").orElseThrow().bodies().constants());
     }
 
@@ -118,7 +119,8 @@ class WantedTest {
         CodeIndex code =
                 CodeReader.read(
                         List.of(root("here", classes)),
-                        new Wanted(Set.of("Named"), Set.of(), Set.of(), true, Set.of(), Set.of()));
+                        new FactsRequest(
+                                Set.of("Named"), Set.of(), Set.of(), true, Set.of(), Set.of()));
         assertEquals(
                 List.of("level", "ring"),
                 code.find("p.Gauge").orElseThrow().methods().stream()
@@ -147,7 +149,7 @@ class WantedTest {
                         root("c", two.resolve("../" + two.getFileName())),
                         root("d", three),
                         root("e", temp));
-        CodePlaces places = CodeReader.readPlaces(roots, Wanted.NOTHING);
+        CodePlaces places = CodeReader.readPlaces(roots, FactsRequest.NOTHING);
         CodeIndex left = places.only(List.of(roots.get(0).written(), roots.get(1).written()));
         CodeIndex right = places.only(List.of(roots.get(2).written()));
         CodeIndex other = places.only(List.of(roots.get(3).written()));

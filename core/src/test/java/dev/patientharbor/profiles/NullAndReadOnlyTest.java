@@ -8,9 +8,9 @@ import static dev.patientharbor.profiles.Supplies.value;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import dev.patientharbor.finding.Where;
-import dev.patientharbor.model.Given;
-import dev.patientharbor.model.With;
+import dev.patientharbor.finding.SourcePosition;
+import dev.patientharbor.model.GivenArguments;
+import dev.patientharbor.model.GivenValue;
 import dev.patientharbor.plan.AnswerKind;
 import java.util.EnumSet;
 import java.util.LinkedHashMap;
@@ -36,7 +36,7 @@ class NullAndReadOnlyTest {
 
     private static final ProfileSet SET = set(real(Wall.class));
 
-    private static ProfileSet set(Filling clock) {
+    private static ProfileSet set(SupplyDefinition clock) {
         return ProfileSet.define(
                 "nulls",
                 set -> {
@@ -55,7 +55,7 @@ class NullAndReadOnlyTest {
                     Map.entry("swap a class", () -> SET.plan("test").swap((Class<?>) null, mock())),
                     Map.entry(
                             "swap by nothing",
-                            () -> SET.plan("test").swap(Clock.class, (Filling) null)),
+                            () -> SET.plan("test").swap(Clock.class, (SupplyDefinition) null)),
                     Map.entry("solo", () -> SET.plan("test").solo(null)),
                     Map.entry("fill", () -> set(null)),
                     Map.entry("real", () -> set(real((Class<?>) null))),
@@ -86,14 +86,14 @@ class NullAndReadOnlyTest {
 
     @Test
     void what_is_handed_out_cannot_be_changed() {
-        Where at = Where.classNamed("p.A");
-        Given text = new Given.Text("a", at);
-        List<Map<String, Given>> maps =
+        SourcePosition at = SourcePosition.classNamed("p.A");
+        GivenValue text = new GivenValue.Text("a", at);
+        List<Map<String, GivenValue>> maps =
                 List.of(
-                        With.NOTHING.named(),
-                        new With(new LinkedHashMap<>(), List.of()).named(),
-                        new Given.Fields(new LinkedHashMap<>(), at).fields());
-        for (Map<String, Given> map : maps) {
+                        GivenArguments.NOTHING.named(),
+                        new GivenArguments(new LinkedHashMap<>(), List.of()).named(),
+                        new GivenValue.Fields(new LinkedHashMap<>(), at).fields());
+        for (Map<String, GivenValue> map : maps) {
             assertThrows(UnsupportedOperationException.class, () -> map.put("b", text));
         }
         var use =

@@ -2,7 +2,7 @@ package dev.patientharbor.resolve;
 
 import dev.patientharbor.check.Checker;
 import dev.patientharbor.check.Verdict;
-import dev.patientharbor.model.Circumstances;
+import dev.patientharbor.model.CheckCircumstances;
 
 /** Random worlds for tests of other packages. */
 public final class RandomSets {
@@ -12,6 +12,6 @@ public final class RandomSets {
     /** What a check says of the world of a seed. */
     public static Verdict check(long seed, boolean whole) {
         World world = new World(seed, whole);
-        return Checker.check(world.set(), world.code(), Circumstances.NONE);
+        return Checker.check(world.set(), world.code(), CheckCircumstances.NONE);
     }
 }

@@ -1,6 +1,6 @@
 package dev.patientharbor.resolve;
 
-import dev.patientharbor.model.FillIn;
+import dev.patientharbor.model.FillInSource;
 import dev.patientharbor.resolve.World.Asks;
 import dev.patientharbor.resolve.World.Said;
 import java.util.ArrayList;
@@ -180,7 +180,7 @@ final class Reference {
     /** Marked classes whose slot nothing binds, by name; several in the plain slot are each one. */
     private void addFilledIn(
             Asks asks, boolean map, String asker, List<String> way, List<String> members) {
-        if (!world.fillIn.contains(FillIn.MARKED) || !way.contains("")) {
+        if (!world.fillIn.contains(FillInSource.MARKED) || !way.contains("")) {
             return;
         }
         Map<String, String> slotOf = new TreeMap<>();
@@ -237,8 +237,8 @@ final class Reference {
     /** What may fill a slot that nothing binds. */
     private List<String> fillers(String slot, List<String> way) {
         List<String> marked =
-                world.fillIn.contains(FillIn.MARKED) ? marked(slot) : List.<String>of();
-        boolean sole = world.fillIn.contains(FillIn.SOLE) && slot.indexOf('@') < 0;
+                world.fillIn.contains(FillInSource.MARKED) ? marked(slot) : List.<String>of();
+        boolean sole = world.fillIn.contains(FillInSource.SOLE) && slot.indexOf('@') < 0;
         List<String> all = marked.isEmpty() && sole ? implementations(slot, "") : marked;
         List<String> around = layers(slot, layeredSeat(slot, way));
         return all.stream().filter(one -> !around.contains(one)).toList();

@@ -2,11 +2,11 @@ package dev.patientharbor.resolve;
 
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import dev.patientharbor.inherited.Side;
+import dev.patientharbor.inherited.CodeSide;
 import dev.patientharbor.model.Settings;
 import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.Roster;
-import dev.patientharbor.plan.Row;
+import dev.patientharbor.plan.RosterRow;
 import dev.patientharbor.rosters.RosterMaker;
 import dev.patientharbor.wiring.Wiring;
 import java.util.HashMap;
@@ -29,7 +29,7 @@ class ReferenceTest {
             ResolvedSet set =
                     Resolver.resolve(
                                     world.set(),
-                                    List.of(Side.ofAll(world.set(), world.code())),
+                                    List.of(CodeSide.ofAll(world.set(), world.code())),
                                     Settings.NONE)
                             .get(0);
             for (Wiring wiring : set.checked()) {
@@ -53,7 +53,7 @@ class ReferenceTest {
 
     private static TreeSet<String> rows(Roster roster, World world) {
         TreeSet<String> rows = new TreeSet<>();
-        for (Row row : roster.rows()) {
+        for (RosterRow row : roster.rows()) {
             rows.add(
                     row.consumer()
                             + " "

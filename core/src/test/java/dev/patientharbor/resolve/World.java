@@ -4,29 +4,29 @@ import dev.patientharbor.code.AnnotationFacts;
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.CodeIndex;
 import dev.patientharbor.code.MadeUpCode;
-import dev.patientharbor.finding.Where;
+import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.model.Area;
 import dev.patientharbor.model.Binding;
-import dev.patientharbor.model.Declaration;
-import dev.patientharbor.model.Decoration;
 import dev.patientharbor.model.Decorator;
-import dev.patientharbor.model.FillIn;
+import dev.patientharbor.model.DecoratorStatement;
+import dev.patientharbor.model.FillInSource;
+import dev.patientharbor.model.GivenArguments;
 import dev.patientharbor.model.Grounds;
 import dev.patientharbor.model.HouseMarks;
 import dev.patientharbor.model.ImplementationKind;
 import dev.patientharbor.model.Key;
+import dev.patientharbor.model.LevelStatements;
 import dev.patientharbor.model.Lifetime;
+import dev.patientharbor.model.PlaceStatements;
 import dev.patientharbor.model.Profile;
+import dev.patientharbor.model.ProfileTerms;
 import dev.patientharbor.model.Reach;
+import dev.patientharbor.model.SetDeclaration;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.Strictness;
 import dev.patientharbor.model.Supply;
-import dev.patientharbor.model.Terms;
 import dev.patientharbor.model.TypeRef;
-import dev.patientharbor.model.With;
-import dev.patientharbor.model.Within;
-import dev.patientharbor.model.Words;
-import dev.patientharbor.model.Written;
+import dev.patientharbor.model.WrittenName;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -81,7 +81,7 @@ final class World {
     /** The marks on classes: {@code singleton}, or {@code @} and a key, which may be blank. */
     final Map<String, String> marks = new HashMap<>();
 
-    final List<FillIn> fillIn;
+    final List<FillInSource> fillIn;
     final Map<String, String> areaOf = new HashMap<>();
     final Map<String, String> areaInside = new LinkedHashMap<>();
     final List<String> profiles = new ArrayList<>();
@@ -112,9 +112,9 @@ final class World {
                         List.of(
                                 List.of(),
                                 List.of(),
-                                List.of(FillIn.MARKED),
-                                List.of(FillIn.SOLE),
-                                List.of(FillIn.SOLE, FillIn.MARKED)));
+                                List.of(FillInSource.MARKED),
+                                List.of(FillInSource.SOLE),
+                                List.of(FillInSource.SOLE, FillInSource.MARKED)));
         for (int i = 0; i < CONTRACTS; i++) {
             classes.add(MadeUpCode.contract("p.C" + i));
             // Needs point to contracts of a higher number, so that objects end somewhere.
@@ -311,7 +311,7 @@ final class World {
         return MadeUpCode.of(classes);
     }
 
-    Declaration set() {
+    SetDeclaration set() {
         List<Area> areas = new ArrayList<>();
         areaInside.forEach(
                 (name, outer) ->
@@ -326,17 +326,17 @@ final class World {
                                                 .map(one -> written(one.getKey()))
                                                 .sorted(
                                                         java.util.Comparator.comparing(
-                                                                Written::text))
+                                                                WrittenName::text))
                                                 .toList(),
                                         next())));
         List<Profile> all = new ArrayList<>();
         for (String name : profiles) {
-            List<Within> within = new ArrayList<>();
+            List<PlaceStatements> within = new ArrayList<>();
             said.get(name)
                     .forEach(
                             (level, words) -> {
                                 if (!level.isEmpty()) {
-                                    within.add(new Within(written(level), words(words)));
+                                    within.add(new PlaceStatements(written(level), words(words)));
                                 }
                             });
             all.add(
@@ -344,16 +344,16 @@ final class World {
                             name,
                             false,
                             parents.get(name).stream().map(this::written).toList(),
-                            Terms.NONE,
+                            ProfileTerms.NONE,
                             words(said.get(name).get("")),
                             within,
                             next()));
         }
-        List<Written> entries = new ArrayList<>();
+        List<WrittenName> entries = new ArrayList<>();
         for (int i = 0; i < CONSUMERS; i++) {
             entries.add(written("p.D" + i));
         }
-        return new Declaration(
+        return new SetDeclaration(
                 "world",
                 List.of(),
                 List.of(),
@@ -371,7 +371,7 @@ final class World {
                 next());
     }
 
-    private Words words(Said said) {
+    private LevelStatements words(Said said) {
         List<Binding> bindings = new ArrayList<>();
         said.bindings()
                 .forEach(
@@ -380,18 +380,18 @@ final class World {
                                         new Binding(
                                                 slot(slot),
                                                 supply(supply),
-                                                With.NOTHING,
+                                                GivenArguments.NOTHING,
                                                 lifetime(supply),
                                                 false,
                                                 Optional.empty(),
                                                 Grounds.NONE,
                                                 next())));
-        List<Decoration> layers = new ArrayList<>();
+        List<DecoratorStatement> layers = new ArrayList<>();
         said.layers()
                 .forEach(
                         (slot, names) ->
                                 layers.add(
-                                        Decoration.of(
+                                        DecoratorStatement.of(
                                                 slot(slot),
                                                 names.stream()
                                                         .map(this::written)
@@ -409,7 +409,7 @@ final class World {
                                                         ? Reach.Range.OWN
                                                         : Reach.Range.OUTSIDE,
                                                 Optional.empty())));
-        return new Words(bindings, layers, reaches);
+        return new LevelStatements(bindings, layers, reaches);
     }
 
     private Optional<Lifetime> lifetime(String supply) {
@@ -439,11 +439,11 @@ final class World {
         };
     }
 
-    private Written written(String text) {
-        return new Written(text, next());
+    private WrittenName written(String text) {
+        return new WrittenName(text, next());
     }
 
-    private Where next() {
-        return new Where.InFile("w", line++, 1);
+    private SourcePosition next() {
+        return new SourcePosition.InFile("w", line++, 1);
     }
 }

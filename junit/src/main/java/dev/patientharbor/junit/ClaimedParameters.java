@@ -33,7 +33,7 @@ final class ClaimedParameters {
     /** Whether it is ours if the plan knows its type. */
     static boolean mayBeMeant(Parameter parameter, ExtensionContext context) {
         boolean onlyMarked =
-                Places.harbor(context.getRequiredTestClass())
+                ProfileFileFinder.harbor(context.getRequiredTestClass())
                         .filter(Harbor::onlyMarked)
                         .isPresent();
         return parameter.getAnnotations().length == 0
@@ -60,6 +60,6 @@ final class ClaimedParameters {
     /** The key that a parameter names. */
     static Optional<String> key(Parameter parameter) {
         return Optional.ofNullable(parameter.getAnnotation(FromRig.class))
-                .flatMap(mark -> Fields.key(mark.value()));
+                .flatMap(mark -> MarkedFields.key(mark.value()));
     }
 }

@@ -32,7 +32,7 @@ public interface CompleteProfiles {
      */
     @TestFactory
     default Stream<DynamicTest> every_profile_is_complete(TestReporter reporter) {
-        Verdict verdict = Places.profiles(getClass()).check();
+        Verdict verdict = ProfileFileFinder.profiles(getClass()).check();
         List<String> names =
                 verdict.profiles().stream()
                         .filter(one -> !one.isPartial())

@@ -27,9 +27,9 @@ final class EachImplementationExtension implements TestTemplateInvocationContext
                 AnnotationSupport.findAnnotation(context.getTestMethod(), EachImplementation.class)
                         .orElseThrow();
         requireParameter(context.getRequiredTestMethod(), mark.value());
-        ProfileSet set = Sets.of(context);
-        Map<String, InUse.One> used =
-                InUse.of(set, Sets.named(set, List.of(mark.profiles())))
+        ProfileSet set = ProfileSetCache.of(context);
+        Map<String, ImplementationsInUse.ImplementationInUse> used =
+                ImplementationsInUse.of(set, ProfileSetCache.named(set, List.of(mark.profiles())))
                         .getOrDefault(mark.value().getName(), Map.of());
         if (used.isEmpty()) {
             throw new IllegalStateException(
@@ -58,10 +58,12 @@ final class EachImplementationExtension implements TestTemplateInvocationContext
         }
     }
 
-    private static TestTemplateInvocationContext run(Class<?> contract, InUse.One one) {
-        Run.Implementation implementation =
-                new Run.Implementation(contract, one.name(), one.answer().fills().orElseThrow());
-        return new EachRun(one.words(), new Run(one.profile(), Optional.of(implementation)));
+    private static TestTemplateInvocationContext run(
+            Class<?> contract, ImplementationsInUse.ImplementationInUse one) {
+        TestRun.Implementation implementation =
+                new TestRun.Implementation(
+                        contract, one.name(), one.answer().fills().orElseThrow());
+        return new EachRun(one.words(), new TestRun(one.profile(), Optional.of(implementation)));
     }
 
     private static List<String> missed(ProfileSet set, Class<?> contract) {

@@ -21,7 +21,7 @@ final class EachProfileExtension implements TestTemplateInvocationContextProvide
         EachProfile mark =
                 AnnotationSupport.findAnnotation(context.getTestMethod(), EachProfile.class)
                         .orElseThrow();
-        return Sets.named(Sets.of(context), List.of(mark.value())).stream()
-                .map(name -> new EachRun("under " + name, Run.under(name)));
+        return ProfileSetCache.named(ProfileSetCache.of(context), List.of(mark.value())).stream()
+                .map(name -> new EachRun("under " + name, TestRun.under(name)));
     }
 }

@@ -5,7 +5,7 @@ import org.junit.jupiter.api.extension.Extension;
 import org.junit.jupiter.api.extension.TestTemplateInvocationContext;
 
 /** One run of a test that has several. */
-record EachRun(String name, Run run) implements TestTemplateInvocationContext {
+record EachRun(String name, TestRun run) implements TestTemplateInvocationContext {
 
     @Override
     public String getDisplayName(int invocation) {

@@ -26,11 +26,12 @@ public interface EveryImplementationTested {
     /** One test for each contract; each fails with the implementations that no test reaches. */
     @TestFactory
     default Stream<DynamicTest> every_implementation_is_tested() {
-        ProfileSet set = Places.profiles(getClass());
-        Map<String, Map<String, InUse.One>> used = InUse.of(set, Sets.named(set, List.of()));
+        ProfileSet set = ProfileFileFinder.profiles(getClass());
+        Map<String, Map<String, ImplementationsInUse.ImplementationInUse>> used =
+                ImplementationsInUse.of(set, ProfileSetCache.named(set, List.of()));
         used.values().removeIf(implementations -> implementations.size() < 2);
         leftOut().forEach(contract -> used.remove(contract.getName()));
-        Map<String, Set<String>> reached = Reached.byTestsBeside(getClass(), set);
+        Map<String, Set<String>> reached = ReachedImplementations.byTestsBeside(getClass(), set);
         return used.entrySet().stream()
                 .map(
                         entry -> {
@@ -42,11 +43,13 @@ public interface EveryImplementationTested {
     }
 
     private static void requireAll(
-            String contract, Map<String, InUse.One> used, Set<String> tested) {
+            String contract,
+            Map<String, ImplementationsInUse.ImplementationInUse> used,
+            Set<String> tested) {
         List<String> missing =
                 used.values().stream()
                         .filter(one -> !tested.contains(one.name()))
-                        .map(InUse.One::words)
+                        .map(ImplementationsInUse.ImplementationInUse::words)
                         .toList();
         if (!missing.isEmpty()) {
             String shortName = contract.substring(contract.lastIndexOf('.') + 1);

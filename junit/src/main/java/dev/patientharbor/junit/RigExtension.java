@@ -30,7 +30,7 @@ final class RigExtension
 
     private static final Namespace OURS = Namespace.create(RigExtension.class);
 
-    private final Optional<Run> fixed;
+    private final Optional<TestRun> fixed;
 
     /** For what is marked with {@link UnderProfile} or {@link Harbor}. */
     RigExtension() {
@@ -38,17 +38,17 @@ final class RigExtension
     }
 
     /** For one run of a test that has several. */
-    RigExtension(Run run) {
+    RigExtension(TestRun run) {
         fixed = Optional.of(run);
     }
 
     @Override
     public void beforeAll(ExtensionContext context) {
         // Fields of the one instance of a class are there for its methods before all, with one rig.
-        Optional<Said> said = said(context).filter(Said::oneRig);
+        Optional<TestProfileChoice> said = said(context).filter(TestProfileChoice::oneRig);
         if (said.isPresent() && context.getTestInstance().isPresent()) {
             Object instance = context.getRequiredTestInstance();
-            Fields.fill(instance, () -> SharedRig.of(said.get(), context).rig());
+            MarkedFields.fill(instance, () -> SharedRig.of(said.get(), context).rig());
         }
     }
 
@@ -57,16 +57,16 @@ final class RigExtension
         if (isLeftToItsRun(context)) {
             return;
         }
-        Optional<Said> said = said(context);
+        Optional<TestProfileChoice> said = said(context);
         if (fixed.isEmpty() && said.isEmpty()) {
-            Early.refuseFields(context);
+            EarlyRequest.refuseFields(context);
             return;
         }
         List<Object> instances = context.getRequiredTestInstances().getAllInstances();
-        String profile = fixed.map(Run::profile).orElseGet(() -> said.orElseThrow().profile());
-        Plan plan = Sets.plan(context, profile);
+        String profile = fixed.map(TestRun::profile).orElseGet(() -> said.orElseThrow().profile());
+        Plan plan = ProfileSetCache.plan(context, profile);
         Optional<Supplier<Rig>> given =
-                said.filter(Said::oneRig)
+                said.filter(TestProfileChoice::oneRig)
                         .map(one -> (Supplier<Rig>) SharedRig.of(one, context)::rig)
                         .or(() -> ConstructorRig.taken(context, plan).map(rig -> () -> rig));
         TestRig rig =
@@ -78,7 +78,7 @@ final class RigExtension
         store(context).put(TestRig.class, rig);
         if (given.isEmpty()
                 && context.getTestInstanceLifecycle().equals(Optional.of(Lifecycle.PER_CLASS))) {
-            InUseByOne.enter(instances, context);
+            InstancesInUse.enter(instances, context);
         }
         rig.fillFields();
     }
@@ -92,7 +92,7 @@ final class RigExtension
     public void afterEach(ExtensionContext context) {
         TestRig rig = store(context).remove(TestRig.class, TestRig.class);
         if (rig != null) {
-            InUseByOne.leave(context);
+            InstancesInUse.leave(context);
             rig.end();
             ConstructorRig.close(context);
             SharedRig.close(context);
@@ -117,14 +117,14 @@ final class RigExtension
         }
         Optional<Plan> plan = plan(context);
         if (plan.isEmpty()) {
-            return Early.refuseWithoutProfile(parameter, context);
+            return EarlyRequest.refuseWithoutProfile(parameter, context);
         }
         boolean ours =
                 meant
                         || isImplementation(asked)
                         || Rigs.knows(plan.get(), asked.getParameterizedType(), Optional.empty());
         if (ours && own(context).isEmpty()) {
-            Early.refuseTooEarly(parameter, context, said(context));
+            EarlyRequest.refuseTooEarly(parameter, context, said(context));
         }
         return ours;
     }
@@ -138,7 +138,7 @@ final class RigExtension
         }
         return asked.isAnnotationPresent(SwappedIn.class)
                 ? SwappedParameters.of(rig, asked)
-                : Asked.of(rig, asked.getParameterizedType(), ClaimedParameters.key(asked));
+                : RigRequest.of(rig, asked.getParameterizedType(), ClaimedParameters.key(asked));
     }
 
     private Rig rig(ParameterContext parameter, ExtensionContext context) {
@@ -146,29 +146,29 @@ final class RigExtension
         if (own.isPresent()) {
             return own.get().rig();
         }
-        Optional<Said> shared = said(context).filter(Said::oneRig);
+        Optional<TestProfileChoice> shared = said(context).filter(TestProfileChoice::oneRig);
         return shared.isPresent()
                 ? SharedRig.of(shared.get(), context).rig()
                 : ConstructorRig.made(context, plan(context).orElseThrow());
     }
 
     private Optional<Plan> plan(ExtensionContext context) {
-        return fixed.map(Run::profile)
-                .or(() -> said(context).map(Said::profile))
-                .map(profile -> Sets.plan(context, profile));
+        return fixed.map(TestRun::profile)
+                .or(() -> said(context).map(TestProfileChoice::profile))
+                .map(profile -> ProfileSetCache.plan(context, profile));
     }
 
-    private Optional<Said> said(ExtensionContext context) {
-        return fixed.isPresent() ? Optional.empty() : Said.at(context);
+    private Optional<TestProfileChoice> said(ExtensionContext context) {
+        return fixed.isPresent() ? Optional.empty() : TestProfileChoice.at(context);
     }
 
     /** Whether another one is there for this run of a test that has several. */
     private boolean isLeftToItsRun(ExtensionContext context) {
-        return fixed.isEmpty() && Said.hasRunsOfItsOwn(context);
+        return fixed.isEmpty() && TestProfileChoice.hasRunsOfItsOwn(context);
     }
 
     private boolean isImplementation(Parameter asked) {
-        return fixed.flatMap(Run::implementation)
+        return fixed.flatMap(TestRun::implementation)
                 .filter(one -> one.contract() == asked.getType())
                 .filter(one -> !asked.isAnnotationPresent(FromRig.class))
                 .isPresent();

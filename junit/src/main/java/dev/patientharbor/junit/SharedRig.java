@@ -19,9 +19,9 @@ final class SharedRig {
     }
 
     /** That of the place where it is asked for. */
-    static SharedRig of(Said said, ExtensionContext context) {
-        Plan plan = Sets.plan(context, said.profile());
-        return said.where()
+    static SharedRig of(TestProfileChoice choice, ExtensionContext context) {
+        Plan plan = ProfileSetCache.plan(context, choice.profile());
+        return choice.where()
                 .getStore(OURS)
                 .getOrComputeIfAbsent(SharedRig.class, one -> new SharedRig(plan), SharedRig.class);
     }

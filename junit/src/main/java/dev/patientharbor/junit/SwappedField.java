@@ -32,14 +32,14 @@ final class SwappedField {
 
     /** Those of an instance. */
     static List<SwappedField> of(Object instance) {
-        return Fields.marked(instance, SwappedIn.class).stream()
+        return MarkedFields.marked(instance, SwappedIn.class).stream()
                 .map(field -> new SwappedField(field, instance))
                 .toList();
     }
 
     /** Reads the field, and has its object, or a mock, fill the slot. */
     Plan swapIn(Plan plan) {
-        held = Fields.get(field, instance);
+        held = MarkedFields.get(field, instance);
         isMocked = held == null;
         return slot.swapIn(plan, isMocked ? Supplies.mock() : Supplies.object(held).asStub());
     }
@@ -48,23 +48,23 @@ final class SwappedField {
     void giveMock(Rig rig) {
         if (isMocked) {
             held = slot.of(rig);
-            Fields.set(field, instance, held);
+            MarkedFields.set(field, instance, held);
         }
     }
 
     void takeMockAway() {
-        if (isMocked && Fields.get(field, instance) == held) {
-            Fields.set(field, instance, null);
+        if (isMocked && MarkedFields.get(field, instance) == held) {
+            MarkedFields.set(field, instance, null);
         }
     }
 
     void requireUnchanged() {
-        if (Fields.get(field, instance) != held) {
+        if (MarkedFields.get(field, instance) != held) {
             throw new IllegalStateException(
                     slot.where()
                             + " was set after the rig of the test was built, so what it holds is"
                             + " swapped in nowhere. "
-                            + Optional.of(Fields.hasAny(instance, FromRig.class))
+                            + Optional.of(MarkedFields.hasAny(instance, FromRig.class))
                                     .filter(has -> has)
                                     .map(
                                             has ->

@@ -1,8 +1,8 @@
 package dev.patientharbor.junit;
 
-import dev.patientharbor.plan.Part;
-import dev.patientharbor.profiles.Filling;
+import dev.patientharbor.plan.AssemblyPart;
 import dev.patientharbor.profiles.Plan;
+import dev.patientharbor.profiles.SupplyDefinition;
 import dev.patientharbor.rig.Rig;
 import java.lang.reflect.ParameterizedType;
 import java.lang.reflect.Type;
@@ -19,9 +19,9 @@ import java.util.TreeSet;
 record SwappedSlot(Type type, SwappedIn mark, String where) {
 
     /** The plan with the slot filled in another way. */
-    Plan swapIn(Plan plan, Filling filling) {
+    Plan swapIn(Plan plan, SupplyDefinition supply) {
         try {
-            return plan.swap(text(), filling);
+            return plan.swap(text(), supply);
         } catch (RuntimeException refused) {
             throw new IllegalStateException(
                     where + " cannot be swapped in: " + refused.getMessage() + contracts(plan),
@@ -31,7 +31,7 @@ record SwappedSlot(Type type, SwappedIn mark, String where) {
 
     /** What stands in the slot. */
     Object of(Rig rig) {
-        Optional<String> key = Fields.key(mark.value());
+        Optional<String> key = MarkedFields.key(mark.value());
         return mark.slot().isEmpty()
                 ? rig.held(type, key).innermost()
                 : rig.held(text()).innermost();
@@ -52,7 +52,7 @@ record SwappedSlot(Type type, SwappedIn mark, String where) {
                                 ? raw
                                 : Object.class;
         TreeSet<String> fit = new TreeSet<>();
-        for (Part part : plan.assembly().parts()) {
+        for (AssemblyPart part : plan.assembly().parts()) {
             String name = part.slot().contract().text().replaceAll("<.*", "");
             if (!name.equals(own.getName()) && isA(own, name)) {
                 fit.add(part.slot().text(one -> one.substring(one.lastIndexOf('.') + 1)));

@@ -76,7 +76,7 @@ final class TestRig {
     /** Fills the fields that are marked with {@link FromRig}, if there are any. */
     void fillFields() {
         for (Object instance : instances) {
-            Fields.fill(instance, this::rig);
+            MarkedFields.fill(instance, this::rig);
         }
     }
 

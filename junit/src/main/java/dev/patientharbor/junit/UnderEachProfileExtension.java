@@ -20,7 +20,7 @@ final class UnderEachProfileExtension implements ClassTemplateInvocationContextP
 
         @Override
         public List<Extension> getAdditionalExtensions() {
-            return List.of(new RigExtension(Run.under(profile)));
+            return List.of(new RigExtension(TestRun.under(profile)));
         }
     }
 
@@ -34,6 +34,7 @@ final class UnderEachProfileExtension implements ClassTemplateInvocationContextP
         UnderEachProfile mark =
                 AnnotationSupport.findAnnotation(context.getTestClass(), UnderEachProfile.class)
                         .orElseThrow();
-        return Sets.named(Sets.of(context), List.of(mark.value())).stream().map(OfClass::new);
+        return ProfileSetCache.named(ProfileSetCache.of(context), List.of(mark.value())).stream()
+                .map(OfClass::new);
     }
 }

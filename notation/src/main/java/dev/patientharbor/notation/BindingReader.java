@@ -1,14 +1,14 @@
 package dev.patientharbor.notation;
 
-import dev.patientharbor.finding.Where;
+import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.model.Binding;
-import dev.patientharbor.model.Given;
+import dev.patientharbor.model.GivenArguments;
+import dev.patientharbor.model.GivenValue;
 import dev.patientharbor.model.Grounds;
 import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.Supply;
-import dev.patientharbor.model.With;
-import dev.patientharbor.model.Written;
+import dev.patientharbor.model.WrittenName;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -19,36 +19,35 @@ final class BindingReader {
 
     private BindingReader() {}
 
-    static Optional<Binding> read(Slot slot, Where at, Piece piece) {
-        if (!piece.isFields()) {
-            return piece.text("a class, mock, or a map such as { stub: CLASS }")
+    static Optional<Binding> read(Slot slot, SourcePosition at, YamlNode node) {
+        if (!node.isFields()) {
+            return node.text("a class, mock, or a map such as { stub: CLASS }")
                     .map(SupplyReader::inOneWord)
                     .map(
                             supply ->
                                     new Binding(
                                             slot,
                                             supply,
-                                            With.NOTHING,
+                                            GivenArguments.NOTHING,
                                             Optional.empty(),
                                             false,
                                             Optional.empty(),
                                             Grounds.NONE,
                                             at));
         }
-        Fields fields = piece.fields("the binding of " + slot.text());
-        With with = with(fields);
-        Optional<Lifetime> lifetime = fields.take("lifetime").flatMap(BindingReader::lifetime);
-        Optional<List<String>> constructor = constructor(fields);
-        boolean keepsValues =
-                fields.take("keep").map(keep -> keep(keep, piece.faults())).orElse(false);
-        Grounds grounds = GroundsReader.read(fields);
+        YamlMap map = node.fields("the binding of " + slot.text());
+        GivenArguments with = with(map);
+        Optional<Lifetime> lifetime = map.take("lifetime").flatMap(BindingReader::lifetime);
+        Optional<List<String>> constructor = constructor(map);
+        boolean keepsValues = map.take("keep").map(keep -> keep(keep, node.faults())).orElse(false);
+        Grounds grounds = GroundsReader.read(map);
         boolean part =
                 !with.isEmpty()
                         || lifetime.isPresent()
                         || constructor.isPresent()
                         || !grounds.isEmpty();
-        Optional<Supply> supply = SupplyReader.read(slot, at, fields, piece.faults(), part);
-        fields.tellUnknown();
+        Optional<Supply> supply = SupplyReader.read(slot, at, map, node.faults(), part);
+        map.tellUnknown();
         return supply.map(
                 one ->
                         new Binding(
@@ -56,28 +55,28 @@ final class BindingReader {
     }
 
     /** The constructor that is named by its parameter types. */
-    static Optional<List<String>> constructor(Fields fields) {
-        return fields.take("constructor")
+    static Optional<List<String>> constructor(YamlMap map) {
+        return map.take("constructor")
                 .map(types -> types.items("a list of parameter types"))
                 .map(BindingReader::types);
     }
 
     /** The values for a constructor or a factory. */
-    static With with(Fields fields) {
-        return fields.take("with").map(BindingReader::with).orElse(With.NOTHING);
+    static GivenArguments with(YamlMap map) {
+        return map.take("with").map(BindingReader::with).orElse(GivenArguments.NOTHING);
     }
 
-    private static List<String> types(List<Piece> types) {
+    private static List<String> types(List<YamlNode> types) {
         return types.stream()
                 .flatMap(type -> type.text("a parameter type").stream())
-                .map(Written::text)
+                .map(WrittenName::text)
                 .toList();
     }
 
     /** What a replacement keeps of the inherited binding: its values. */
-    private static boolean keep(Piece piece, Faults faults) {
-        List<Written> words = piece.texts("[with]");
-        for (Written word : words) {
+    private static boolean keep(YamlNode node, FileFaults faults) {
+        List<WrittenName> words = node.texts("[with]");
+        for (WrittenName word : words) {
             if (!word.text().equals("with")) {
                 faults.malformed(word.at(), word.text() + " cannot be kept.", "write keep: [with]");
             }
@@ -85,26 +84,26 @@ final class BindingReader {
         return words.stream().anyMatch(word -> word.text().equals("with"));
     }
 
-    private static With with(Piece values) {
+    private static GivenArguments with(YamlNode values) {
         if (values.isFields()) {
-            Map<String, Given> named = new LinkedHashMap<>();
+            Map<String, GivenValue> named = new LinkedHashMap<>();
             values.fields("with").each((name, value) -> named.put(name.text(), value.given()));
-            return new With(named, List.of());
+            return new GivenArguments(named, List.of());
         }
-        return new With(
+        return new GivenArguments(
                 Map.of(),
                 values.items("values by name, or a list of them").stream()
-                        .map(Piece::given)
+                        .map(YamlNode::given)
                         .toList());
     }
 
-    static Optional<Lifetime> lifetime(Piece piece) {
-        Optional<Written> word = piece.text("shared, fresh or scoped");
+    static Optional<Lifetime> lifetime(YamlNode node) {
+        Optional<WrittenName> word = node.text("shared, fresh or scoped");
         Optional<Lifetime> lifetime = word.flatMap(text -> Lifetime.of(text.text()));
         if (word.isPresent() && lifetime.isEmpty()) {
-            piece.faults()
+            node.faults()
                     .malformed(
-                            piece.at(),
+                            node.at(),
                             word.get().text() + " is not a lifetime.",
                             "write shared, fresh or scoped");
         }

@@ -1,13 +1,13 @@
 package dev.patientharbor.notation;
 
-import dev.patientharbor.finding.Where;
-import dev.patientharbor.model.Canned;
-import dev.patientharbor.model.Canned.Case;
-import dev.patientharbor.model.Canned.Response;
-import dev.patientharbor.model.Canned.Response.Answers;
-import dev.patientharbor.model.Canned.Response.Fails;
-import dev.patientharbor.model.Given;
-import dev.patientharbor.model.Written;
+import dev.patientharbor.finding.SourcePosition;
+import dev.patientharbor.model.CannedMethod;
+import dev.patientharbor.model.CannedMethod.Case;
+import dev.patientharbor.model.CannedMethod.Response;
+import dev.patientharbor.model.CannedMethod.Response.Answers;
+import dev.patientharbor.model.CannedMethod.Response.Fails;
+import dev.patientharbor.model.GivenValue;
+import dev.patientharbor.model.WrittenName;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -27,49 +27,51 @@ final class CannedReader {
 
     private CannedReader() {}
 
-    static List<Canned> read(Piece stub) {
-        List<Canned> all = new ArrayList<>();
+    static List<CannedMethod> read(YamlNode stub) {
+        List<CannedMethod> all = new ArrayList<>();
         stub.fields("the canned answers")
-                .each((method, answers) -> all.add(new Canned(method, cases(method, answers))));
+                .each(
+                        (method, answers) ->
+                                all.add(new CannedMethod(method, cases(method, answers))));
         return all;
     }
 
-    private static List<Case> cases(Written method, Piece answers) {
+    private static List<Case> cases(WrittenName method, YamlNode answers) {
         if (isCase(answers)) {
             return one(method, answers).stream().toList();
         }
-        List<Piece> items = answers.isList() ? answers.items("answers") : List.of();
+        List<YamlNode> items = answers.isList() ? answers.items("answers") : List.of();
         if (!items.isEmpty() && items.stream().allMatch(CannedReader::isCase)) {
             return items.stream().flatMap(item -> one(method, item).stream()).toList();
         }
         return List.of(plain(answers.given(), answers.at()));
     }
 
-    private static Case plain(Given answer, Where at) {
+    private static Case plain(GivenValue answer, SourcePosition at) {
         return new Case(Optional.empty(), new Answers(List.of(answer)), at);
     }
 
-    private static boolean isCase(Piece piece) {
-        return piece.isFields() && piece.hasAny(KEYS);
+    private static boolean isCase(YamlNode node) {
+        return node.isFields() && node.hasAny(KEYS);
     }
 
-    private static Optional<Case> one(Written method, Piece piece) {
-        Fields fields = piece.fields("an answer of " + method.text());
-        Optional<List<Given>> given =
-                fields.take(GIVEN)
+    private static Optional<Case> one(WrittenName method, YamlNode node) {
+        YamlMap map = node.fields("an answer of " + method.text());
+        Optional<List<GivenValue>> given =
+                map.take(GIVEN)
                         .map(one -> one.items("a list of arguments"))
-                        .map(all -> all.stream().map(Piece::given).toList());
-        Optional<Piece> answer = fields.take(ANSWER);
-        Optional<Piece> answers = fields.take(ANSWERS);
-        Optional<Piece> fails = fields.take(FAILS);
-        Optional<Written> saying = fields.take(SAYING).flatMap(one -> one.text("a message"));
-        fields.tellUnknown();
+                        .map(all -> all.stream().map(YamlNode::given).toList());
+        Optional<YamlNode> answer = map.take(ANSWER);
+        Optional<YamlNode> answers = map.take(ANSWERS);
+        Optional<YamlNode> fails = map.take(FAILS);
+        Optional<WrittenName> saying = map.take(SAYING).flatMap(one -> one.text("a message"));
+        map.tellUnknown();
         int said = count(answer) + count(answers) + count(fails);
         boolean none = answers.filter(one -> one.isList() && one.items("").isEmpty()).isPresent();
         if (said != 1 || none || saying.isPresent() && fails.isEmpty()) {
-            piece.faults()
+            node.faults()
                     .malformed(
-                            piece.at(),
+                            node.at(),
                             "A case of "
                                     + method.text()
                                     + (said > 1 ? " answers in two ways." : " has no answer."),
@@ -81,19 +83,19 @@ final class CannedReader {
                 fails.isPresent()
                         ? fails.get().text("an exception").map(type -> new Fails(type, saying))
                         : Optional.of(new Answers(inOrder(answer, answers)));
-        return response.map(one -> new Case(given, one, piece.at()));
+        return response.map(one -> new Case(given, one, node.at()));
     }
 
-    private static List<Given> inOrder(Optional<Piece> answer, Optional<Piece> answers) {
+    private static List<GivenValue> inOrder(Optional<YamlNode> answer, Optional<YamlNode> answers) {
         return answer.map(one -> List.of(one.given()))
                 .orElseGet(
                         () ->
                                 answers.orElseThrow().items("a list of answers").stream()
-                                        .map(Piece::given)
+                                        .map(YamlNode::given)
                                         .toList());
     }
 
-    private static int count(Optional<Piece> piece) {
+    private static int count(Optional<YamlNode> piece) {
         return piece.isPresent() ? 1 : 0;
     }
 }

@@ -5,7 +5,7 @@ import dev.patientharbor.model.StatedConsumer;
 import dev.patientharbor.model.StatedConsumer.Handler;
 import dev.patientharbor.model.StatedConsumer.Statics;
 import dev.patientharbor.model.StatedConsumer.Thing;
-import dev.patientharbor.model.Written;
+import dev.patientharbor.model.WrittenName;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -22,41 +22,41 @@ final class ConsumerReader {
 
     private ConsumerReader() {}
 
-    static List<StatedConsumer> read(Piece piece) {
+    static List<StatedConsumer> read(YamlNode node) {
         List<StatedConsumer> all = new ArrayList<>();
-        piece.fields("consumers").each((name, consumer) -> all.add(consumer(name, consumer)));
+        node.fields("consumers").each((name, consumer) -> all.add(consumer(name, consumer)));
         return all;
     }
 
-    private static StatedConsumer consumer(Written name, Piece piece) {
-        Fields fields = piece.fields("the consumer " + name.text());
+    private static StatedConsumer consumer(WrittenName name, YamlNode node) {
+        YamlMap map = node.fields("the consumer " + name.text());
         String[] parts = name.text().split("#", -1);
         boolean isMethod = parts.length == 2 && !parts[0].isBlank() && !parts[1].isBlank();
         if (isMethod) {
-            List<Written> passed =
-                    fields.take(PASSED)
+            List<WrittenName> passed =
+                    map.take(PASSED)
                             .map(one -> one.texts("the names of parameters"))
                             .orElse(List.of());
-            fields.tellUnknown();
-            Written holder = new Written(parts[0].strip(), name.at());
+            map.tellUnknown();
+            WrittenName holder = new WrittenName(parts[0].strip(), name.at());
             return new Handler(name, holder, parts[1].strip(), passed);
         }
-        Optional<Written> statics = fields.take(STATICS).flatMap(one -> one.text(FILLED));
+        Optional<WrittenName> statics = map.take(STATICS).flatMap(one -> one.text(FILLED));
         if (statics.isPresent()) {
             if (!statics.get().text().equals(FILLED)) {
-                piece.faults()
+                node.faults()
                         .malformed(
                                 statics.get().at(),
                                 statics.get().text() + " is nothing that can be said of statics.",
                                 "write statics: filled");
             }
-            fields.tellUnknown();
+            map.tellUnknown();
             return new Statics(name);
         }
         Map<String, Slot> needs = new LinkedHashMap<>();
-        Optional<Piece> all = fields.take(NEEDS);
+        Optional<YamlNode> all = map.take(NEEDS);
         if (all.isEmpty()) {
-            piece.faults()
+            node.faults()
                     .malformed(
                             name.at(),
                             "The consumer " + name.text() + " does not say what it needs.",
@@ -71,15 +71,15 @@ final class ConsumerReader {
                                                 slot.text("a slot")
                                                         .flatMap(
                                                                 text ->
-                                                                        WordsReader.slot(
+                                                                        StatementsReader.slot(
                                                                                 text,
-                                                                                piece.faults()))
+                                                                                node.faults()))
                                                         .ifPresent(
                                                                 read ->
                                                                         needs.put(
                                                                                 need.text(),
                                                                                 read))));
-        fields.tellUnknown();
+        map.tellUnknown();
         return new Thing(name, needs);
     }
 }

@@ -6,7 +6,7 @@ import dev.patientharbor.model.Expectation;
 import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.Loosening;
 import dev.patientharbor.model.Slot;
-import dev.patientharbor.model.Written;
+import dev.patientharbor.model.WrittenName;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -14,17 +14,17 @@ import java.util.Optional;
 /** Reads the rules of a profile, and what it expects. */
 final class DemandReader {
 
-    private final Faults faults;
+    private final FileFaults faults;
     private final List<Demand> demands = new ArrayList<>();
     private final List<Loosening> loosenings = new ArrayList<>();
 
-    private DemandReader(Faults faults) {
+    private DemandReader(FileFaults faults) {
         this.faults = faults;
     }
 
-    static DemandReader read(Piece piece) {
-        DemandReader reader = new DemandReader(piece.faults());
-        Fields rules = piece.fields("rules");
+    static DemandReader read(YamlNode node) {
+        DemandReader reader = new DemandReader(node.faults());
+        YamlMap rules = node.fields("rules");
         for (Kind kind : Kind.values()) {
             rules.take(kind.word()).ifPresent(demanded -> reader.demand(kind, demanded));
         }
@@ -43,25 +43,25 @@ final class DemandReader {
         return loosenings;
     }
 
-    private void demand(Kind kind, Piece piece) {
+    private void demand(Kind kind, YamlNode node) {
         Runnable read =
                 switch (kind) {
-                    case NO_STAND_INS -> () -> standIns(piece);
-                    case KEYS -> () -> eachWith(kind, piece, "a list of keys");
-                    case OUTERMOST -> () -> eachWith(kind, piece, "a decorator");
-                    case MUST_BE_REAL, NEVER_REAL -> () -> slots(kind, piece);
-                    case LIFETIME -> () -> lifetimes(kind, piece);
+                    case NO_STAND_INS -> () -> standIns(node);
+                    case KEYS -> () -> eachWith(kind, node, "a list of keys");
+                    case OUTERMOST -> () -> eachWith(kind, node, "a decorator");
+                    case MUST_BE_REAL, NEVER_REAL -> () -> slots(kind, node);
+                    case LIFETIME -> () -> lifetimes(kind, node);
                 };
         read.run();
     }
 
-    private void slots(Kind kind, Piece piece) {
-        piece.texts("a slot, or a list of slots")
+    private void slots(Kind kind, YamlNode node) {
+        node.texts("a slot, or a list of slots")
                 .forEach(slot -> add(kind, slot, List.of(), Optional.empty()));
     }
 
-    private void lifetimes(Kind kind, Piece piece) {
-        piece.fields(kind.word())
+    private void lifetimes(Kind kind, YamlNode node) {
+        node.fields(kind.word())
                 .each(
                         (slot, word) ->
                                 BindingReader.lifetime(word)
@@ -74,15 +74,15 @@ final class DemandReader {
                                                                 Optional.of(lifetime))));
     }
 
-    private void eachWith(Kind kind, Piece piece, String wanted) {
-        piece.fields(kind.word())
+    private void eachWith(Kind kind, YamlNode node, String wanted) {
+        node.fields(kind.word())
                 .each((slot, words) -> add(kind, slot, words.texts(wanted), Optional.empty()));
     }
 
-    private void loosen(Piece piece) {
-        Fields rules = piece.fields("loosen");
+    private void loosen(YamlNode node) {
+        YamlMap rules = node.fields("loosen");
         for (Kind kind : Kind.values()) {
-            Optional<Piece> rule = rules.take(kind.word());
+            Optional<YamlNode> rule = rules.take(kind.word());
             if (kind == Kind.NO_STAND_INS) {
                 rule.flatMap(one -> one.text("a reason"))
                         .ifPresent(
@@ -103,15 +103,15 @@ final class DemandReader {
         rules.tellUnknown();
     }
 
-    private void loosen(Kind kind, Written slot, Piece reason) {
-        Optional<Written> because = reason.text("a reason");
-        Optional<Slot> one = WordsReader.slot(slot, faults);
+    private void loosen(Kind kind, WrittenName slot, YamlNode reason) {
+        Optional<WrittenName> because = reason.text("a reason");
+        Optional<Slot> one = StatementsReader.slot(slot, faults);
         if (because.isPresent() && one.isPresent()) {
             loosenings.add(new Loosening(kind, one, because.get().text(), slot.at()));
         }
     }
 
-    private void standIns(Piece word) {
+    private void standIns(YamlNode word) {
         word.text("forbidden")
                 .ifPresent(
                         text -> {
@@ -132,15 +132,16 @@ final class DemandReader {
                         });
     }
 
-    private void add(Kind kind, Written slot, List<Written> words, Optional<Lifetime> lifetime) {
-        WordsReader.slot(slot, faults)
+    private void add(
+            Kind kind, WrittenName slot, List<WrittenName> words, Optional<Lifetime> lifetime) {
+        StatementsReader.slot(slot, faults)
                 .map(one -> new Demand(kind, Optional.of(one), words, lifetime, slot.at()))
                 .ifPresent(demands::add);
     }
 
-    static List<Expectation> expectations(Piece piece) {
+    static List<Expectation> expectations(YamlNode node) {
         List<Expectation> all = new ArrayList<>();
-        piece.fields("expect")
+        node.fields("expect")
                 .each(
                         (consumer, slots) ->
                                 slots.fields("what " + consumer.text() + " expects")
@@ -152,8 +153,8 @@ final class DemandReader {
     }
 
     private static Optional<Expectation> expectation(
-            Written consumer, Written slot, Piece received) {
-        List<Written> classes = received.texts("a class, or decorators and a class");
+            WrittenName consumer, WrittenName slot, YamlNode received) {
+        List<WrittenName> classes = received.texts("a class, or decorators and a class");
         if (received.isList() && classes.isEmpty()) {
             received.faults()
                     .malformed(
@@ -165,7 +166,7 @@ final class DemandReader {
                                     + ".",
                             "write a class, or decorators and a class");
         }
-        Optional<Slot> one = WordsReader.slot(slot, received.faults());
+        Optional<Slot> one = StatementsReader.slot(slot, received.faults());
         return classes.isEmpty()
                 ? Optional.empty()
                 : one.map(known -> new Expectation(consumer, known, classes, slot.at()));

@@ -1,13 +1,13 @@
 package dev.patientharbor.notation;
 
 import dev.patientharbor.model.Area;
-import dev.patientharbor.model.FillIn;
+import dev.patientharbor.model.FillInSource;
 import dev.patientharbor.model.HouseMarks;
 import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.Profile;
 import dev.patientharbor.model.StatedConsumer;
 import dev.patientharbor.model.Strictness;
-import dev.patientharbor.model.Written;
+import dev.patientharbor.model.WrittenName;
 import java.util.List;
 import java.util.Optional;
 
@@ -18,17 +18,17 @@ import java.util.Optional;
  */
 record FilePart(
         Optional<String> title,
-        List<Written> include,
-        List<Written> code,
-        List<Written> settings,
-        List<Written> packages,
-        List<Written> entry,
-        List<Written> order,
+        List<WrittenName> include,
+        List<WrittenName> code,
+        List<WrittenName> settings,
+        List<WrittenName> packages,
+        List<WrittenName> entry,
+        List<WrittenName> order,
         List<StatedConsumer> consumers,
         Optional<Lifetime> defaultLifetime,
         HouseMarks marks,
-        List<Written> mayBeEmpty,
-        List<FillIn> fillIn,
+        List<WrittenName> mayBeEmpty,
+        List<FillInSource> fillIn,
         Strictness strictness,
         List<Area> areas,
         List<Profile> profiles) {

@@ -1,7 +1,7 @@
 package dev.patientharbor.notation;
 
 import dev.patientharbor.model.Grounds;
-import dev.patientharbor.model.Written;
+import dev.patientharbor.model.WrittenName;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
 import java.util.Optional;
@@ -11,22 +11,22 @@ final class GroundsReader {
 
     private GroundsReader() {}
 
-    static Grounds read(Fields fields) {
+    static Grounds read(YamlMap map) {
         return new Grounds(
-                fields.take("because").flatMap(piece -> piece.text("a reason")).map(Written::text),
-                fields.take("owner").flatMap(piece -> piece.text("a name")).map(Written::text),
-                fields.take("until").flatMap(GroundsReader::day));
+                map.take("because").flatMap(node -> node.text("a reason")).map(WrittenName::text),
+                map.take("owner").flatMap(node -> node.text("a name")).map(WrittenName::text),
+                map.take("until").flatMap(GroundsReader::day));
     }
 
-    private static Optional<LocalDate> day(Piece piece) {
-        Optional<Written> text = piece.text("a day, such as 2027-06-30");
+    private static Optional<LocalDate> day(YamlNode node) {
+        Optional<WrittenName> text = node.text("a day, such as 2027-06-30");
         try {
             return text.map(one -> LocalDate.parse(one.text()));
         } catch (DateTimeParseException fault) {
-            piece.faults()
+            node.faults()
                     .malformed(
-                            piece.at(),
-                            text.map(Written::text).orElse("") + " is not a day.",
+                            node.at(),
+                            text.map(WrittenName::text).orElse("") + " is not a day.",
                             "write it as 2027-06-30");
             return Optional.empty();
         }

@@ -1,14 +1,14 @@
 package dev.patientharbor.notation;
 
 import dev.patientharbor.model.Area;
-import dev.patientharbor.model.FillIn;
+import dev.patientharbor.model.FillInSource;
 import dev.patientharbor.model.HouseMarks;
 import dev.patientharbor.model.HouseMarks.ScopeMark;
 import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.Profile;
 import dev.patientharbor.model.StatedConsumer;
 import dev.patientharbor.model.Strictness;
-import dev.patientharbor.model.Written;
+import dev.patientharbor.model.WrittenName;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -21,22 +21,22 @@ final class PartReader {
     private PartReader() {}
 
     /** What the bytes of a file say; what cannot be understood is told and left out. */
-    static FilePart read(byte[] bytes, Faults faults) {
+    static FilePart read(byte[] bytes, FileFaults faults) {
         return YamlText.read(bytes, faults)
-                .map(piece -> read(piece, faults))
+                .map(node -> read(node, faults))
                 .orElse(FilePart.NOTHING);
     }
 
-    private static FilePart read(Piece root, Faults faults) {
-        Fields file = root.fields("the profile file");
-        Optional<Piece> version = file.take("patient-harbor");
+    private static FilePart read(YamlNode root, FileFaults faults) {
+        YamlMap file = root.fields("the profile file");
+        Optional<YamlNode> version = file.take("patient-harbor");
         if (version.isEmpty() && root.isFields()) {
             faults.malformed(
                     root.at(),
                     "The file does not say which version of the notation it is written in.",
                     "begin with patient-harbor: 1");
         }
-        version.flatMap(piece -> piece.text("the version of the notation, which is 1"))
+        version.flatMap(node -> node.text("the version of the notation, which is 1"))
                 .filter(text -> !text.text().equals(VERSION))
                 .ifPresent(
                         text ->
@@ -45,32 +45,34 @@ final class PartReader {
                                         "Version " + text.text() + " of the notation is not known.",
                                         "write patient-harbor: 1"));
         Optional<String> title =
-                file.take("title").flatMap(piece -> piece.text("a title")).map(Written::text);
-        List<Written> include = texts(file, "include", "a profile file, or a list of them");
-        List<Written> code = texts(file, "code", "the place of compiled code, or a list of them");
-        List<Written> settings = texts(file, "settings", "a .properties file, or a list of them");
-        List<Written> packages = texts(file, "packages", "a package, or a list of packages");
-        List<Written> entry = texts(file, "entry", "a class, a pattern, or a list of them");
-        List<Written> order = texts(file, "order", "a profile, or a list of profiles");
+                file.take("title").flatMap(node -> node.text("a title")).map(WrittenName::text);
+        List<WrittenName> include = texts(file, "include", "a profile file, or a list of them");
+        List<WrittenName> code =
+                texts(file, "code", "the place of compiled code, or a list of them");
+        List<WrittenName> settings =
+                texts(file, "settings", "a .properties file, or a list of them");
+        List<WrittenName> packages = texts(file, "packages", "a package, or a list of packages");
+        List<WrittenName> entry = texts(file, "entry", "a class, a pattern, or a list of them");
+        List<WrittenName> order = texts(file, "order", "a profile, or a list of profiles");
         List<StatedConsumer> consumers =
                 file.take("consumers").map(ConsumerReader::read).orElse(List.of());
         Optional<Lifetime> lifetime =
                 file.take("default-lifetime").flatMap(BindingReader::lifetime);
         HouseMarks marks = file.take("marks").map(PartReader::marks).orElse(HouseMarks.NONE);
-        List<Written> mayBeEmpty = texts(file, "may-be-empty", "a slot, or a list of slots");
-        List<FillIn> fillIn = fillIn(file);
+        List<WrittenName> mayBeEmpty = texts(file, "may-be-empty", "a slot, or a list of slots");
+        List<FillInSource> fillIn = fillIn(file);
         Strictness strictness = StrictnessReader.read(file, faults);
         List<Area> areas = new ArrayList<>();
         file.take("areas")
                 .ifPresent(
-                        piece ->
-                                piece.fields("areas")
+                        node ->
+                                node.fields("areas")
                                         .each((name, area) -> areas.add(area(name, area))));
         List<Profile> profiles = new ArrayList<>();
         file.take("profiles")
                 .ifPresent(
-                        piece ->
-                                piece.fields("profiles")
+                        node ->
+                                node.fields("profiles")
                                         .each(
                                                 (name, profile) ->
                                                         profiles.add(
@@ -95,17 +97,17 @@ final class PartReader {
                 profiles);
     }
 
-    private static HouseMarks marks(Piece piece) {
-        Fields marks = piece.fields("marks");
-        List<Written> inject = texts(marks, "inject", "an annotation, or a list of them");
-        List<Written> key = texts(marks, "key", "an annotation, or a list of them");
-        List<Written> absent = texts(marks, "absent", "an annotation, or a list of them");
-        List<Written> lookup = new ArrayList<>();
-        for (Written method : texts(marks, "lookup", "a method: CLASS#METHOD")) {
+    private static HouseMarks marks(YamlNode node) {
+        YamlMap marks = node.fields("marks");
+        List<WrittenName> inject = texts(marks, "inject", "an annotation, or a list of them");
+        List<WrittenName> key = texts(marks, "key", "an annotation, or a list of them");
+        List<WrittenName> absent = texts(marks, "absent", "an annotation, or a list of them");
+        List<WrittenName> lookup = new ArrayList<>();
+        for (WrittenName method : texts(marks, "lookup", "a method: CLASS#METHOD")) {
             if (method.text().matches("[^#]+#[^#]+")) {
                 lookup.add(method);
             } else {
-                piece.faults()
+                node.faults()
                         .malformed(
                                 method.at(),
                                 method.text() + " is not a method.",
@@ -129,17 +131,17 @@ final class PartReader {
         return new HouseMarks(inject, key, absent, lookup, scopes);
     }
 
-    private static List<FillIn> fillIn(Fields file) {
-        List<FillIn> all = new ArrayList<>();
+    private static List<FillInSource> fillIn(YamlMap file) {
+        List<FillInSource> all = new ArrayList<>();
         file.take("fill-in")
                 .ifPresent(
-                        piece -> {
-                            for (Written word : piece.texts("sole, marked, services")) {
-                                FillIn.of(word.text())
+                        node -> {
+                            for (WrittenName word : node.texts("sole, marked, services")) {
+                                FillInSource.of(word.text())
                                         .ifPresentOrElse(
                                                 all::add,
                                                 () ->
-                                                        piece.faults()
+                                                        node.faults()
                                                                 .malformed(
                                                                         word.at(),
                                                                         word.text()
@@ -152,15 +154,15 @@ final class PartReader {
         return all;
     }
 
-    private static Area area(Written name, Piece piece) {
-        Fields area = piece.fields("the area " + name.text());
-        Optional<Written> inside = area.take("inside").flatMap(one -> one.text("an area"));
-        List<Written> members = texts(area, "members", "a class, a pattern, or a list of them");
+    private static Area area(WrittenName name, YamlNode node) {
+        YamlMap area = node.fields("the area " + name.text());
+        Optional<WrittenName> inside = area.take("inside").flatMap(one -> one.text("an area"));
+        List<WrittenName> members = texts(area, "members", "a class, a pattern, or a list of them");
         area.tellUnknown();
         return new Area(name.text(), inside, members, name.at());
     }
 
-    private static List<Written> texts(Fields file, String key, String wanted) {
-        return file.take(key).map(piece -> piece.texts(wanted)).orElse(List.of());
+    private static List<WrittenName> texts(YamlMap file, String key, String wanted) {
+        return file.take(key).map(node -> node.texts(wanted)).orElse(List.of());
     }
 }

@@ -5,9 +5,9 @@ import dev.patientharbor.files.BoundedFile;
 import dev.patientharbor.files.IoReason;
 import dev.patientharbor.files.SizeLimit;
 import dev.patientharbor.finding.Finding;
-import dev.patientharbor.model.Declaration;
 import dev.patientharbor.model.Profile;
-import dev.patientharbor.model.Written;
+import dev.patientharbor.model.SetDeclaration;
+import dev.patientharbor.model.WrittenName;
 import dev.patientharbor.profiles.ProfileSet;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -96,30 +96,30 @@ public final class ProfileFiles {
 
     private static ProfileSet parse(
             byte[] bytes, String name, Path folder, AllowedFiles allowed, List<Path> itself) {
-        Included included = new Included(allowed);
-        included.read(bytes, name, folder);
-        List<Finding> findings = new ArrayList<>(included.findings());
-        Declaration set = Joined.of(included.parts(), name, findings);
+        IncludeReader includes = new IncludeReader(allowed);
+        includes.read(bytes, name, folder);
+        List<Finding> findings = new ArrayList<>(includes.findings());
+        SetDeclaration set = FileJoiner.of(includes.parts(), name, findings);
         SettingsFiles settings = new SettingsFiles();
-        set.settings().forEach(one -> settings.read(one, included.folder(one), allowed, findings));
+        set.settings().forEach(one -> settings.read(one, includes.folder(one), allowed, findings));
         List<CodeRoot> code = new ArrayList<>();
-        set.code().forEach(one -> add(one, included, allowed, code, findings));
+        set.code().forEach(one -> add(one, includes, allowed, code, findings));
         for (Profile profile : set.profiles()) {
             profile.terms()
                     .code()
                     .ifPresent(
-                            all -> all.forEach(one -> add(one, included, allowed, code, findings)));
+                            all -> all.forEach(one -> add(one, includes, allowed, code, findings)));
         }
         List<Path> files =
-                Stream.of(itself, included.paths(), settings.paths())
+                Stream.of(itself, includes.paths(), settings.paths())
                         .flatMap(List::stream)
                         .toList();
         return ProfileSet.of(set, code, settings.settings(), findings, files);
     }
 
     private static void add(
-            Written place,
-            Included included,
+            WrittenName place,
+            IncludeReader includes,
             AllowedFiles allowed,
             List<CodeRoot> code,
             List<Finding> findings) {
@@ -128,7 +128,7 @@ public final class ProfileFiles {
             return;
         }
         try {
-            code.add(new CodeRoot(place, allowed.path(included.folder(place), place.text())));
+            code.add(new CodeRoot(place, allowed.path(includes.folder(place), place.text())));
         } catch (IOException fault) {
             findings.add(CodeRoot.notRead(place, IoReason.of(fault)));
         }

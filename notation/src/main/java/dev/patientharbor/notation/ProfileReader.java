@@ -1,10 +1,10 @@
 package dev.patientharbor.notation;
 
+import dev.patientharbor.model.LevelStatements;
+import dev.patientharbor.model.PlaceStatements;
 import dev.patientharbor.model.Profile;
-import dev.patientharbor.model.Terms;
-import dev.patientharbor.model.Within;
-import dev.patientharbor.model.Words;
-import dev.patientharbor.model.Written;
+import dev.patientharbor.model.ProfileTerms;
+import dev.patientharbor.model.WrittenName;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -14,28 +14,28 @@ final class ProfileReader {
 
     private ProfileReader() {}
 
-    static Profile read(Written name, Piece piece) {
-        Fields profile = piece.fields("the profile " + name.text());
+    static Profile read(WrittenName name, YamlNode node) {
+        YamlMap profile = node.fields("the profile " + name.text());
         boolean partial = profile.take("partial").map(flag -> flag.flag("partial")).orElse(false);
-        List<Written> parents =
+        List<WrittenName> parents =
                 profile.take("extends")
                         .map(one -> one.texts("a profile, or a list of profiles"))
                         .orElse(List.of());
-        Words words = WordsReader.read(profile, piece.faults());
-        List<Within> within = new ArrayList<>();
+        LevelStatements statements = StatementsReader.read(profile, node.faults());
+        List<PlaceStatements> within = new ArrayList<>();
         profile.take("within")
                 .ifPresent(
                         all ->
                                 all.fields("within")
                                         .each((place, level) -> within.add(within(place, level))));
-        Terms terms = terms(profile);
+        ProfileTerms terms = terms(profile);
         profile.tellUnknown();
-        return new Profile(name.text(), partial, parents, terms, words, within, name.at());
+        return new Profile(name.text(), partial, parents, terms, statements, within, name.at());
     }
 
-    private static Terms terms(Fields profile) {
+    private static ProfileTerms terms(YamlMap profile) {
         Optional<DemandReader> rules = profile.take("rules").map(DemandReader::read);
-        return new Terms(
+        return new ProfileTerms(
                 profile.take("code")
                         .map(one -> one.texts("the place of compiled code, or a list of them")),
                 profile.take("lifetime").flatMap(BindingReader::lifetime),
@@ -45,10 +45,10 @@ final class ProfileReader {
                 profile.take("expect").map(DemandReader::expectations).orElse(List.of()));
     }
 
-    private static Within within(Written place, Piece piece) {
-        Fields level = piece.fields("the words for " + place.text());
-        Words words = WordsReader.read(level, piece.faults());
+    private static PlaceStatements within(WrittenName place, YamlNode node) {
+        YamlMap level = node.fields("the words for " + place.text());
+        LevelStatements statements = StatementsReader.read(level, node.faults());
         level.tellUnknown();
-        return new Within(place, words);
+        return new PlaceStatements(place, statements);
     }
 }

@@ -1,7 +1,7 @@
 package dev.patientharbor.notation;
 
 import dev.patientharbor.code.CodeRoot;
-import dev.patientharbor.model.Written;
+import dev.patientharbor.model.WrittenName;
 import java.io.File;
 import java.io.IOException;
 import java.net.URI;
@@ -29,7 +29,7 @@ final class RunClassPath {
     private RunClassPath() {}
 
     /** The folders and jars, each called by its name. */
-    static List<CodeRoot> roots(Written word) {
+    static List<CodeRoot> roots(WrittenName word) {
         return paths().stream()
                 .map(path -> new CodeRoot(word, path, String.valueOf(path.getFileName())))
                 .toList();

@@ -5,7 +5,7 @@ import dev.patientharbor.files.IoReason;
 import dev.patientharbor.files.SizeLimit;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
-import dev.patientharbor.model.Written;
+import dev.patientharbor.model.WrittenName;
 import java.io.IOException;
 import java.io.StringReader;
 import java.nio.ByteBuffer;
@@ -29,7 +29,7 @@ final class SettingsFiles {
      * @param folder the folder of the file that names it
      * @param findings takes why it cannot be read
      */
-    void read(Written file, Path folder, AllowedFiles allowed, List<Finding> findings) {
+    void read(WrittenName file, Path folder, AllowedFiles allowed, List<Finding> findings) {
         String reason;
         try {
             Path path = allowed.path(folder, file.text());

@@ -6,7 +6,7 @@ import dev.patientharbor.finding.Severity;
 import dev.patientharbor.model.Grounds;
 import dev.patientharbor.model.Strictness;
 import dev.patientharbor.model.Suppression;
-import dev.patientharbor.model.Written;
+import dev.patientharbor.model.WrittenName;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
@@ -17,13 +17,13 @@ import java.util.Optional;
 /** Reads how grave findings are, and which are not to be told. */
 final class StrictnessReader {
 
-    private final Faults faults;
+    private final FileFaults faults;
 
-    private StrictnessReader(Faults faults) {
+    private StrictnessReader(FileFaults faults) {
         this.faults = faults;
     }
 
-    static Strictness read(Fields file, Faults faults) {
+    static Strictness read(YamlMap file, FileFaults faults) {
         StrictnessReader reader = new StrictnessReader(faults);
         Map<String, Severity> severities = new HashMap<>();
         file.take("severity")
@@ -53,8 +53,8 @@ final class StrictnessReader {
         return new Strictness(severities, suppressions);
     }
 
-    private Optional<Severity> severity(Piece piece) {
-        Optional<Written> word = piece.text("error, warning or note");
+    private Optional<Severity> severity(YamlNode node) {
+        Optional<WrittenName> word = node.text("error, warning or note");
         Optional<Severity> severity =
                 word.flatMap(
                         text ->
@@ -63,40 +63,40 @@ final class StrictnessReader {
                                         .findFirst());
         if (word.isPresent() && severity.isEmpty()) {
             faults.malformed(
-                    piece.at(),
+                    node.at(),
                     word.get().text() + " is not a severity.",
                     "write error, warning or note");
         }
         return severity;
     }
 
-    private Optional<Suppression> suppression(Piece piece) {
-        Fields fields = piece.fields("a suppression");
-        Optional<Written> id =
-                fields.take("id")
+    private Optional<Suppression> suppression(YamlNode node) {
+        YamlMap map = node.fields("a suppression");
+        Optional<WrittenName> id =
+                map.take("id")
                         .flatMap(one -> one.text("the id of a finding"))
                         .filter(this::isKnown);
-        Optional<Written> of =
-                fields.take("at")
+        Optional<WrittenName> of =
+                map.take("at")
                         .flatMap(one -> one.text("a slot, a class, a consumer, or FILE:LINE"));
-        Grounds grounds = GroundsReader.read(fields);
-        fields.tellUnknown();
-        boolean lacksWord = !fields.has("id");
+        Grounds grounds = GroundsReader.read(map);
+        map.tellUnknown();
+        boolean lacksWord = !map.has("id");
         if (lacksWord || grounds.because().isEmpty()) {
             faults.malformed(
-                    piece.at(),
+                    node.at(),
                     lacksWord
                             ? "A suppression says what it suppresses."
                             : "A suppression without a reason.",
                     "write { id: unused-binding, at: SLOT, because: REASON }");
             return Optional.empty();
         }
-        String place = of.map(Written::text).orElse("");
-        return id.filter(one -> of.isPresent() || !fields.has("at"))
+        String place = of.map(WrittenName::text).orElse("");
+        return id.filter(one -> of.isPresent() || !map.has("at"))
                 .map(one -> new Suppression(one.text(), place, grounds, one.at()));
     }
 
-    private boolean isKnown(Written id) {
+    private boolean isKnown(WrittenName id) {
         List<String> known = FindingKinds.all().stream().map(FindingKind::id).toList();
         if (!known.contains(id.text())) {
             faults.unknown(

@@ -1,10 +1,10 @@
 package dev.patientharbor.notation;
 
-import dev.patientharbor.finding.Where;
+import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.model.ImplementationKind;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.Supply;
-import dev.patientharbor.model.Written;
+import dev.patientharbor.model.WrittenName;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -25,21 +25,21 @@ final class SupplyReader {
                     "keyed-by",
                     "members");
 
-    private final Fields fields;
-    private final Faults faults;
+    private final YamlMap map;
+    private final FileFaults faults;
 
     /** The supply keys that the map has, whether they could be understood or not. */
     private final List<String> said = new ArrayList<>();
 
     private final List<Supply> supplies = new ArrayList<>();
 
-    private SupplyReader(Fields fields, Faults faults) {
-        this.fields = fields;
+    private SupplyReader(YamlMap map, FileFaults faults) {
+        this.map = map;
         this.faults = faults;
     }
 
     /** The reserved words, and for every other word a class of that name. */
-    static Supply inOneWord(Written text) {
+    static Supply inOneWord(WrittenName text) {
         return switch (text.text()) {
             case MOCK -> new Supply.Mock();
             case "none" -> new Supply.None();
@@ -54,8 +54,9 @@ final class SupplyReader {
      *
      * @param part whether the map has something that may be changed without a supply
      */
-    static Optional<Supply> read(Slot slot, Where at, Fields fields, Faults faults, boolean part) {
-        SupplyReader reader = new SupplyReader(fields, faults);
+    static Optional<Supply> read(
+            Slot slot, SourcePosition at, YamlMap map, FileFaults faults, boolean part) {
+        SupplyReader reader = new SupplyReader(map, faults);
         reader.readAll();
         if (reader.said.isEmpty() && part) {
             return Optional.of(new Supply.Inherited());
@@ -76,35 +77,34 @@ final class SupplyReader {
     }
 
     private void readAll() {
-        ImplementationKind as =
-                fields.take("as").flatMap(this::kind).orElse(ImplementationKind.REAL);
-        take("class", piece -> ofClass(as, piece));
-        take("fake", piece -> ofClass(ImplementationKind.FAKE, piece));
+        ImplementationKind as = map.take("as").flatMap(this::kind).orElse(ImplementationKind.REAL);
+        take("class", node -> ofClass(as, node));
+        take("fake", node -> ofClass(ImplementationKind.FAKE, node));
         take("stub", this::stub);
-        take(MOCK, piece -> piece.flag(MOCK) ? Optional.of(new Supply.Mock()) : Optional.empty());
-        take("factory", piece -> factory(as, piece));
-        take("value", piece -> Optional.of(new Supply.OfValue(as, piece.given())));
+        take(MOCK, node -> node.flag(MOCK) ? Optional.of(new Supply.Mock()) : Optional.empty());
+        take("factory", node -> factory(as, node));
+        take("value", node -> Optional.of(new Supply.OfValue(as, node.given())));
         take("same-as", this::sameAs);
-        take("keyed-by", piece -> keyedBy(as, piece));
+        take("keyed-by", node -> keyedBy(as, node));
         take("members", this::members);
     }
 
     private interface Reading {
-        Optional<? extends Supply> read(Piece piece);
+        Optional<? extends Supply> read(YamlNode node);
     }
 
     private void take(String key, Reading reading) {
-        fields.take(key)
+        map.take(key)
                 .ifPresent(
-                        piece -> {
+                        node -> {
                             said.add(key);
-                            reading.read(piece).ifPresent(supplies::add);
+                            reading.read(node).ifPresent(supplies::add);
                         });
     }
 
     /** What a supply that could be the real thing is called. */
-    private Optional<ImplementationKind> kind(Piece piece) {
-        Optional<Written> word = piece.text("fake or stub");
+    private Optional<ImplementationKind> kind(YamlNode node) {
+        Optional<WrittenName> word = node.text("fake or stub");
         if (word.filter(one -> one.text().equals("fake")).isPresent()) {
             return Optional.of(ImplementationKind.FAKE);
         }
@@ -118,18 +118,18 @@ final class SupplyReader {
         return Optional.empty();
     }
 
-    private static Optional<Supply> ofClass(ImplementationKind kind, Piece piece) {
-        return piece.text("a class").map(name -> new Supply.OfClass(kind, name));
+    private static Optional<Supply> ofClass(ImplementationKind kind, YamlNode node) {
+        return node.text("a class").map(name -> new Supply.OfClass(kind, name));
     }
 
-    private Optional<Supply> stub(Piece piece) {
-        return piece.isFields()
-                ? Optional.of(new Supply.OfAnswers(CannedReader.read(piece)))
-                : ofClass(ImplementationKind.STUB, piece);
+    private Optional<Supply> stub(YamlNode node) {
+        return node.isFields()
+                ? Optional.of(new Supply.OfAnswers(CannedReader.read(node)))
+                : ofClass(ImplementationKind.STUB, node);
     }
 
-    private Optional<Supply> factory(ImplementationKind as, Piece piece) {
-        Optional<Written> text = piece.text("a method: CLASS#METHOD");
+    private Optional<Supply> factory(ImplementationKind as, YamlNode node) {
+        Optional<WrittenName> text = node.text("a method: CLASS#METHOD");
         if (text.isEmpty()) {
             return Optional.empty();
         }
@@ -141,36 +141,36 @@ final class SupplyReader {
                     "write it as CLASS#METHOD");
             return Optional.empty();
         }
-        Written holder = new Written(parts[0].strip(), text.get().at());
+        WrittenName holder = new WrittenName(parts[0].strip(), text.get().at());
         return Optional.of(new Supply.Factory(as, holder, parts[1].strip()));
     }
 
-    private Optional<Supply> sameAs(Piece piece) {
-        return piece.text("a slot")
-                .flatMap(text -> WordsReader.slot(text, faults))
+    private Optional<Supply> sameAs(YamlNode node) {
+        return node.text("a slot")
+                .flatMap(text -> StatementsReader.slot(text, faults))
                 .map(Supply.SameAs::new);
     }
 
-    private Optional<Supply> members(Piece piece) {
+    private Optional<Supply> members(YamlNode node) {
         return Optional.of(
                 new Supply.Members(
-                        piece.texts("a list of slots").stream()
-                                .flatMap(text -> WordsReader.slot(text, faults).stream())
+                        node.texts("a list of slots").stream()
+                                .flatMap(text -> StatementsReader.slot(text, faults).stream())
                                 .toList()));
     }
 
-    private Optional<Supply> keyedBy(ImplementationKind as, Piece piece) {
-        List<Written> classes =
-                fields.take("classes")
+    private Optional<Supply> keyedBy(ImplementationKind as, YamlNode node) {
+        List<WrittenName> classes =
+                map.take("classes")
                         .map(one -> one.texts("a class, or a list of classes"))
                         .orElse(List.of());
         if (classes.isEmpty()) {
             faults.malformed(
-                    piece.at(),
+                    node.at(),
                     "Nothing says which classes state their keys.",
                     "add classes: [CLASS, CLASS]");
         }
-        return piece.text("the name of a method")
+        return node.text("the name of a method")
                 .map(method -> new Supply.ByStatedKey(as, method.text(), classes));
     }
 }

@@ -19,9 +19,9 @@ final class YamlSyntax {
     private static final Pattern SETTING = Pattern.compile("\\$\\{[^}]*}?");
 
     private final List<String> lines;
-    private final Faults faults;
+    private final FileFaults faults;
 
-    YamlSyntax(String text, Faults faults) {
+    YamlSyntax(String text, FileFaults faults) {
         lines = text.lines().toList();
         this.faults = faults;
     }

@@ -1,7 +1,7 @@
 package dev.patientharbor.notation;
 
 import dev.patientharbor.files.SizeLimit;
-import dev.patientharbor.finding.Where;
+import dev.patientharbor.finding.SourcePosition;
 import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.CharsetDecoder;
@@ -36,7 +36,7 @@ final class YamlText {
         return VERSION.matcher(new String(bytes, StandardCharsets.UTF_8)).find();
     }
 
-    static Optional<Piece> read(byte[] bytes, Faults faults) {
+    static Optional<YamlNode> read(byte[] bytes, FileFaults faults) {
         if (bytes.length > LARGEST) {
             faults.malformed(
                     faults.at(1, 1),
@@ -57,8 +57,8 @@ final class YamlText {
                         "The file is empty.",
                         "start with patient-harbor: 1, then entry and profiles");
             }
-            return root.map(node -> new Piece(node, faults));
-        } catch (ModestEvents.BeyondLimitException beyond) {
+            return root.map(node -> new YamlNode(node, faults));
+        } catch (BoundedEvents.BeyondLimitException beyond) {
             faults.malformed(
                     beyond.mark()
                             .map(one -> faults.at(one.getLine() + 1, one.getColumn() + 1))
@@ -89,11 +89,11 @@ final class YamlText {
                         .setBufferSize(Math.max(text.length() + 1, SMALLEST_BUFFER))
                         .build();
         StreamReader characters = new StreamReader(settings, text);
-        return new Composer(settings, new ModestEvents(new ParserImpl(settings, characters)))
+        return new Composer(settings, new BoundedEvents(new ParserImpl(settings, characters)))
                 .getSingleNode();
     }
 
-    private static Optional<String> decode(byte[] bytes, Faults faults) {
+    private static Optional<String> decode(byte[] bytes, FileFaults faults) {
         CharsetDecoder decoder = StandardCharsets.UTF_8.newDecoder();
         ByteBuffer in = ByteBuffer.wrap(bytes);
         try {
@@ -107,12 +107,12 @@ final class YamlText {
         }
     }
 
-    private static Where position(String before, Faults faults) {
+    private static SourcePosition position(String before, FileFaults faults) {
         int line = (int) before.chars().filter(c -> c == '\n').count() + 1;
         return faults.at(line, before.length() - before.lastIndexOf('\n'));
     }
 
-    private static void illegalCharacter(String text, ReaderException fault, Faults faults) {
+    private static void illegalCharacter(String text, ReaderException fault, FileFaults faults) {
         int index = Math.min(Math.max(fault.getPosition(), 0), text.length());
         faults.malformed(
                 position(text.substring(0, index), faults),

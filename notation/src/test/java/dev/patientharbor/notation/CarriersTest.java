@@ -3,7 +3,7 @@ package dev.patientharbor.notation;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import dev.patientharbor.plan.Row;
+import dev.patientharbor.plan.RosterRow;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -28,7 +28,7 @@ class CarriersTest {
                     + " Gauge: Sonar } } }\n";
 
     private static List<String> elements(Situation it, String profile, String need) {
-        Row row = it.row(profile, need);
+        RosterRow row = it.row(profile, need);
         return row.answer().elements().stream()
                 .map(
                         one ->

@@ -4,7 +4,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import dev.patientharbor.check.Suppressed;
+import dev.patientharbor.check.SuppressedFinding;
 import dev.patientharbor.finding.Severity;
 import dev.patientharbor.testing.JavaCode;
 import java.nio.charset.StandardCharsets;
@@ -84,7 +84,7 @@ class GroundsTest {
                         .toList());
     }
 
-    private static String describe(Suppressed one) {
+    private static String describe(SuppressedFinding one) {
         return one.finding().severity().word()
                 + " "
                 + one.finding().kind().id()

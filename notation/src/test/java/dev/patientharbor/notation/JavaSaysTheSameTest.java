@@ -1,5 +1,10 @@
 package dev.patientharbor.notation;
 
+import static dev.patientharbor.profiles.DecoratorDefinition.by;
+import static dev.patientharbor.profiles.DecoratorDefinition.delay;
+import static dev.patientharbor.profiles.DecoratorDefinition.failAtRate;
+import static dev.patientharbor.profiles.DecoratorDefinition.failEvery;
+import static dev.patientharbor.profiles.DecoratorDefinition.spy;
 import static dev.patientharbor.profiles.Supplies.answers;
 import static dev.patientharbor.profiles.Supplies.asInherited;
 import static dev.patientharbor.profiles.Supplies.factory;
@@ -14,11 +19,6 @@ import static dev.patientharbor.profiles.Supplies.sameAs;
 import static dev.patientharbor.profiles.Supplies.stub;
 import static dev.patientharbor.profiles.Supplies.toFill;
 import static dev.patientharbor.profiles.Supplies.value;
-import static dev.patientharbor.profiles.Wrapping.by;
-import static dev.patientharbor.profiles.Wrapping.delay;
-import static dev.patientharbor.profiles.Wrapping.failAtRate;
-import static dev.patientharbor.profiles.Wrapping.failEvery;
-import static dev.patientharbor.profiles.Wrapping.spy;
 import static java.nio.charset.StandardCharsets.UTF_8;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
@@ -26,10 +26,10 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import dev.patientharbor.check.Verdict;
 import dev.patientharbor.model.Demand.Kind;
-import dev.patientharbor.model.FillIn;
+import dev.patientharbor.model.FillInSource;
 import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.Reach;
-import dev.patientharbor.plan.Received;
+import dev.patientharbor.plan.RosterNeed;
 import dev.patientharbor.profiles.ProfileSet;
 import dev.patientharbor.profiles.SetDefinition;
 import gullwing.crane.CraneShed;
@@ -207,7 +207,7 @@ class JavaSaysTheSameTest {
                     profile);
         }
         assertEquals(told(inFile.check()), told(inJava.check()));
-        Received ledger = inJava.roster("live").of("ArrivalDesk").need("ledger");
+        RosterNeed ledger = inJava.roster("live").of("ArrivalDesk").need("ledger");
         assertEquals("real DiskBerthLedger", ledger.received());
         assertTrue(ledger.isSameAs(inJava.roster("live").of("arrivals.page").need("ledger")));
     }
@@ -283,7 +283,7 @@ class JavaSaysTheSameTest {
         set.packages(PACKAGES);
         set.entry(FeeBoard.class, CraneShed.class, BridgeWatch.class);
         set.lifetime(Lifetime.FRESH);
-        set.fillIn(FillIn.SOLE);
+        set.fillIn(FillInSource.SOLE);
         set.mayBeEmpty("TicketMaker");
         set.area("yard").members("gullwing.crane.**");
         set.area("crane").inside("yard").members(CraneShed.class);
@@ -364,7 +364,7 @@ class JavaSaysTheSameTest {
             assertEquals(
                     inFile.roster(profile).fingerprint(), inJava.roster(profile).fingerprint());
         }
-        Received mocked = inJava.roster("base").of("BridgeWatch").need("weather");
+        RosterNeed mocked = inJava.roster("base").of("BridgeWatch").need("weather");
         assertFalse(mocked.isSameAs(inJava.roster("base").of("BridgeWatch").need("gauge")));
         assertFalse(mocked.is(CalmFeed.class));
     }

@@ -6,7 +6,7 @@ import static org.junit.jupiter.api.Assertions.assertTimeoutPreemptively;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import dev.patientharbor.finding.Finding;
-import dev.patientharbor.finding.Where;
+import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.profiles.ProfileSet;
 import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
@@ -173,7 +173,11 @@ class MalformedFileTest {
                 file.findings().stream()
                         .map(
                                 one ->
-                                        one.at().match(Where.InFile::line, in -> 0, in -> 0)
+                                        one.at()
+                                                        .match(
+                                                                SourcePosition.InFile::line,
+                                                                in -> 0,
+                                                                in -> 0)
                                                 + " "
                                                 + one.kind().id()
                                                 + one.details().stream()

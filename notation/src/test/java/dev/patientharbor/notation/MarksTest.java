@@ -2,7 +2,7 @@ package dev.patientharbor.notation;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 
-import dev.patientharbor.plan.Row;
+import dev.patientharbor.plan.RosterRow;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -129,7 +129,7 @@ class MarksTest {
                         .toList());
     }
 
-    private static String text(Situation it, Row row) {
+    private static String text(Situation it, RosterRow row) {
         return row.slot().text(it.verdict()::shortName);
     }
 }

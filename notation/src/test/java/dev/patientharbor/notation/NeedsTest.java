@@ -3,7 +3,7 @@ package dev.patientharbor.notation;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import dev.patientharbor.plan.Row;
+import dev.patientharbor.plan.RosterRow;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -116,7 +116,7 @@ class NeedsTest {
                         "method open, parameter 2",
                         "setter setGauge"),
                 it.verdict().roster("test").rows().stream()
-                        .map(Row::place)
+                        .map(RosterRow::place)
                         .map(place -> place.words())
                         .toList());
     }

@@ -4,8 +4,8 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import dev.patientharbor.finding.Detail;
 import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingDetail;
 import dev.patientharbor.testing.JavaCode;
 import java.nio.file.Path;
 import java.util.List;
@@ -123,7 +123,7 @@ class OfferedLinesTest {
     private static Optional<String> line(Finding finding) {
         return finding.details().stream()
                 .filter(one -> one.label().equals("write"))
-                .map(Detail::text)
+                .map(FindingDetail::text)
                 .filter(one -> !one.contains("…"))
                 .findFirst();
     }

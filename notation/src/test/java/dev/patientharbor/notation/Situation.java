@@ -6,7 +6,7 @@ import dev.patientharbor.check.Verdict;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.Severity;
 import dev.patientharbor.plan.Answer;
-import dev.patientharbor.plan.Row;
+import dev.patientharbor.plan.RosterRow;
 import dev.patientharbor.profiles.ProfileSet;
 import dev.patientharbor.testing.JavaCode;
 import java.nio.charset.StandardCharsets;
@@ -136,8 +136,8 @@ final class Situation {
         return row(profile, consumerAndNeed).answer().instance().orElse("none");
     }
 
-    Row row(String profile, String consumerAndNeed) {
-        List<Row> rows =
+    RosterRow row(String profile, String consumerAndNeed) {
+        List<RosterRow> rows =
                 verdict.roster(profile).rows().stream()
                         .filter(
                                 row ->

@@ -1,10 +1,10 @@
 package dev.patientharbor.report;
 
 import dev.patientharbor.check.ProfileVerdict;
-import dev.patientharbor.check.Suppressed;
+import dev.patientharbor.check.SuppressedFinding;
 import dev.patientharbor.check.Verdict;
-import dev.patientharbor.finding.Detail;
 import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingDetail;
 import dev.patientharbor.finding.Severity;
 import dev.patientharbor.model.Grounds;
 import dev.patientharbor.plan.AnswerKind;
@@ -28,26 +28,26 @@ public final class CheckText {
     private static final int MANY = 5;
 
     private final Verdict verdict;
-    private final Page page;
+    private final TextPage page;
 
-    private CheckText(Verdict verdict, Layout layout) {
+    private CheckText(Verdict verdict, TextLayout layout) {
         this.verdict = verdict;
-        page = new Page(layout);
+        page = new TextPage(layout);
     }
 
     /** The whole text; every line ends with {@code \n}. */
-    public static String render(Verdict verdict, Layout layout) {
+    public static String render(Verdict verdict, TextLayout layout) {
         return new CheckText(verdict, layout).render();
     }
 
     private String render() {
         page.line(0)
-                .put(Tone.TITLE, verdict.title())
+                .put(TextTone.TITLE, verdict.title())
                 .put(
                         "· "
-                                + Words.count(verdict.profiles().size(), "profile")
+                                + ReportWording.count(verdict.profiles().size(), "profile")
                                 + " · "
-                                + Words.count(verdict.entryConsumers(), "entry consumer")
+                                + ReportWording.count(verdict.entryConsumers(), "entry consumer")
                                 + " · "
                                 + verdict.classesRead()
                                 + " classes read")
@@ -62,7 +62,7 @@ public final class CheckText {
         for (Once cause : causes) {
             String heading = heading(cause.profiles());
             if (!heading.equals(above)) {
-                page.blank().line(0).put(Tone.TITLE, heading).end();
+                page.blank().line(0).put(TextTone.TITLE, heading).end();
                 above = heading;
             } else if (!cause.isNote()) {
                 page.blank();
@@ -75,14 +75,14 @@ public final class CheckText {
     }
 
     private void line(ProfileVerdict profile, int column) {
-        Page.Line line = page.line(2).put(profile.name()).tab(column);
+        TextPage.Line line = page.line(2).put(profile.name()).tab(column);
         if (profile.isPartial()) {
             String found = counts(profile);
-            line.put(Tone.QUIET, "partial").tab(column + 12).put(Tone.BAD, found).end();
+            line.put(TextTone.QUIET, "partial").tab(column + 12).put(TextTone.BAD, found).end();
             return;
         }
         boolean complete = profile.complete().orElseThrow();
-        line.put(complete ? Tone.GOOD : Tone.BAD, complete ? "complete" : "INCOMPLETE")
+        line.put(complete ? TextTone.GOOD : TextTone.BAD, complete ? "complete" : "INCOMPLETE")
                 .tab(column + 12)
                 .put(needs(profile, complete))
                 .tab(column + 28);
@@ -109,21 +109,21 @@ public final class CheckText {
 
     /** What is not told, each once, with the reason why. */
     private int suppressed() {
-        Map<String, Suppressed> once = new LinkedHashMap<>();
+        Map<String, SuppressedFinding> once = new LinkedHashMap<>();
         Map<String, List<String>> profiles = new HashMap<>();
         verdict.suppressed().forEach(one -> once.put(one.finding().identity(), one));
         for (ProfileVerdict profile : verdict.profiles()) {
-            for (Suppressed one : profile.suppressed()) {
+            for (SuppressedFinding one : profile.suppressed()) {
                 once.putIfAbsent(one.finding().identity(), one);
                 profiles.computeIfAbsent(one.finding().identity(), id -> new ArrayList<>())
                         .add(profile.name());
             }
         }
         if (!once.isEmpty()) {
-            page.blank().line(0).put(Tone.TITLE, "suppressed").end();
+            page.blank().line(0).put(TextTone.TITLE, "suppressed").end();
         }
-        for (Suppressed one : once.values()) {
-            head(one.finding(), Tone.QUIET);
+        for (SuppressedFinding one : once.values()) {
+            head(one.finding(), TextTone.QUIET);
             Grounds grounds = one.by().grounds();
             List<String> in = profiles.getOrDefault(one.finding().identity(), List.of());
             if (!in.isEmpty()) {
@@ -136,10 +136,10 @@ public final class CheckText {
         return once.size();
     }
 
-    private static Tone tone(ProfileVerdict profile, boolean complete) {
+    private static TextTone tone(ProfileVerdict profile, boolean complete) {
         boolean notesAlone =
                 profile.findings().stream().allMatch(one -> one.severity() == Severity.NOTE);
-        return notesAlone ? Tone.QUIET : complete ? Tone.CAREFUL : Tone.BAD;
+        return notesAlone ? TextTone.QUIET : complete ? TextTone.CAREFUL : TextTone.BAD;
     }
 
     /** What a finding that concerns no profile alone is about. */
@@ -209,16 +209,19 @@ public final class CheckText {
             return; // nothing is wrong: in a word is enough
         }
         List<String> consumers = finding.consumers();
-        List<Detail> details = new ArrayList<>();
+        List<FindingDetail> details = new ArrayList<>();
         if (consumers.size() > 1) {
-            details.add(new Detail("asked by", List.of(Words.someClasses(verdict, consumers))));
+            details.add(
+                    new FindingDetail(
+                            "asked by", List.of(ReportWording.someClasses(verdict, consumers))));
         }
         if (!finding.entries().isEmpty() && !finding.entries().equals(consumers)) {
             details.add(
-                    new Detail(
-                            "not whole", List.of(Words.someClasses(verdict, finding.entries()))));
+                    new FindingDetail(
+                            "not whole",
+                            List.of(ReportWording.someClasses(verdict, finding.entries()))));
         }
-        for (Detail detail : finding.details()) {
+        for (FindingDetail detail : finding.details()) {
             if (detail.label().equals("write") || detail.label().equals("do")) {
                 details.forEach(one -> page.labelled(LABEL, one.label(), TEXT, one.lines()));
                 details.clear();
@@ -228,12 +231,12 @@ public final class CheckText {
         details.forEach(one -> page.labelled(LABEL, one.label(), TEXT, one.lines()));
     }
 
-    private void head(Finding finding, Tone tone) {
+    private void head(Finding finding, TextTone tone) {
         page.line(2)
                 .put(tone, finding.severity().word())
-                .put(Tone.TITLE, finding.kind().id())
+                .put(TextTone.TITLE, finding.kind().id())
                 .put("·")
-                .put(Tone.QUIET, finding.at().text())
+                .put(TextTone.QUIET, finding.at().text())
                 .end();
         page.line(LABEL).put(finding.message()).end();
     }
@@ -252,7 +255,7 @@ public final class CheckText {
                                 ? all(checked) + " complete"
                                 : incomplete
                                         + " of "
-                                        + Words.count(checked, "profile")
+                                        + ReportWording.count(checked, "profile")
                                         + (incomplete == 1 ? " is" : " are")
                                         + " not complete";
         return profiles + (findings.isEmpty() ? "." : ": " + findings + ".") + built();
@@ -265,7 +268,11 @@ public final class CheckText {
         long whole = built.stream().filter(one -> one).count();
         return built.isEmpty()
                 ? ""
-                : " Built " + whole + " of " + Words.count(built.size(), "complete profile") + ".";
+                : " Built "
+                        + whole
+                        + " of "
+                        + ReportWording.count(built.size(), "complete profile")
+                        + ".";
     }
 
     private static String all(long checked) {
@@ -283,7 +290,7 @@ public final class CheckText {
         for (Severity severity : List.of(Severity.ERROR, Severity.WARNING, Severity.NOTE)) {
             long number = findings.stream().filter(one -> one.severity() == severity).count();
             if (number > 0) {
-                counts.add(Words.count(number, severity.word()));
+                counts.add(ReportWording.count(number, severity.word()));
             }
         }
         if (suppressed > 0) {
@@ -292,15 +299,15 @@ public final class CheckText {
         return counts.toString();
     }
 
-    private static Tone tone(Severity severity) {
+    private static TextTone tone(Severity severity) {
         return switch (severity) {
-            case ERROR -> Tone.BAD;
-            case WARNING -> Tone.CAREFUL;
-            case NOTE -> Tone.QUIET;
+            case ERROR -> TextTone.BAD;
+            case WARNING -> TextTone.CAREFUL;
+            case NOTE -> TextTone.QUIET;
         };
     }
 
     static int widest(Collection<String> texts) {
-        return texts.stream().mapToInt(Page::width).max().orElse(0);
+        return texts.stream().mapToInt(TextPage::width).max().orElse(0);
     }
 }

@@ -2,7 +2,7 @@ package dev.patientharbor.report;
 
 import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.Answer.Element;
-import dev.patientharbor.plan.Row;
+import dev.patientharbor.plan.RosterRow;
 import java.util.HashMap;
 import java.util.IdentityHashMap;
 import java.util.List;
@@ -13,7 +13,7 @@ import java.util.Set;
 /** The members of collections: which of them are the same, and who was told of them first. */
 final class CollectionMembers {
 
-    private final Map<String, Sharing> sharing;
+    private final Map<String, InstanceSharing> sharing;
 
     /** What members are, with who holds them, each with a number. */
     private final Map<List<Object>, Integer> known = new HashMap<>();
@@ -21,12 +21,12 @@ final class CollectionMembers {
     /** The same by profile, for lists that were looked at. */
     private final Map<String, Map<List<Element>, Integer>> numbers = new HashMap<>();
 
-    private final Map<String, Row> told = new HashMap<>();
+    private final Map<String, RosterRow> told = new HashMap<>();
 
     /**
      * @param sharing by profile, who holds the same instance
      */
-    CollectionMembers(Map<String, Sharing> sharing) {
+    CollectionMembers(Map<String, InstanceSharing> sharing) {
         this.sharing = sharing;
     }
 
@@ -51,12 +51,12 @@ final class CollectionMembers {
     }
 
     /** A member, but for labels, which count one profile's instances, and those who hold it. */
-    private record Described(
+    private record DescribedMember(
             Element unlabelled, boolean isLabelled, Set<String> holders, String nested) {}
 
-    private Described described(String profile, Element element) {
+    private DescribedMember described(String profile, Element element) {
         Answer answer = element.answer();
-        return new Described(
+        return new DescribedMember(
                 new Element(element.key(), element.carrier(), answer.labelled("")),
                 answer.instance().isPresent(),
                 sharing.get(profile).holders(answer),
@@ -64,7 +64,7 @@ final class CollectionMembers {
     }
 
     /** Who was told of the same members in the same profiles before; from now on it is this one. */
-    Optional<Row> toldBy(List<String> profiles, Row row, Answer answer) {
+    Optional<RosterRow> toldBy(List<String> profiles, RosterRow row, Answer answer) {
         String which = String.join("\n", profiles) + identity(profiles.get(0), answer);
         return Optional.ofNullable(told.putIfAbsent(which, row));
     }

@@ -20,26 +20,26 @@ public final class CoverageText {
     private static final String FIRST = "first real use";
 
     private final Verdict verdict;
-    private final Layout layout;
+    private final TextLayout layout;
     private final Coverage coverage;
-    private final Page page;
+    private final TextPage page;
     private final Map<Integer, Integer> widths = new HashMap<>();
 
-    private CoverageText(Verdict verdict, Layout layout) {
+    private CoverageText(Verdict verdict, TextLayout layout) {
         this.verdict = verdict;
         this.layout = layout;
         coverage = verdict.coverage();
-        page = new Page(layout);
+        page = new TextPage(layout);
     }
 
     /** The whole text; every line ends with {@code \n}. */
-    public static String render(Verdict verdict, Layout layout) {
+    public static String render(Verdict verdict, TextLayout layout) {
         return new CoverageText(verdict, layout).render();
     }
 
     private String render() {
         page.line(0)
-                .put(Tone.TITLE, verdict.title())
+                .put(TextTone.TITLE, verdict.title())
                 .put("· how real each profile is, from the desk to the real thing")
                 .end();
         int names = CheckText.widest(coverage.slots().stream().map(this::slot).toList()) + 4;
@@ -69,27 +69,27 @@ public final class CoverageText {
 
     private void table(List<Integer> profiles, int names) {
         page.blank();
-        Page.Line head = page.line(LABEL).put(Tone.QUIET, "slot");
+        TextPage.Line head = page.line(LABEL).put(TextTone.QUIET, "slot");
         int column = names;
         for (int i : profiles) {
-            head.tab(column).put(Tone.TITLE, coverage.profiles().get(i));
+            head.tab(column).put(TextTone.TITLE, coverage.profiles().get(i));
             column += width(i);
         }
-        head.tab(column).put(Tone.QUIET, FIRST).end();
+        head.tab(column).put(TextTone.QUIET, FIRST).end();
         for (Use use : coverage.slots()) {
             line(use, profiles, names);
         }
     }
 
     private void line(Use use, List<Integer> profiles, int names) {
-        Page.Line line = page.line(LABEL).put(slot(use));
+        TextPage.Line line = page.line(LABEL).put(slot(use));
         int column = names;
         for (int i : profiles) {
             Set<AnswerKind> kinds = use.kinds().get(i);
             line.tab(column);
             if (!kinds.isEmpty()) {
                 AnswerKind last = List.copyOf(kinds).get(kinds.size() - 1);
-                line.put(Words.tone(last), words(kinds));
+                line.put(ReportWording.tone(last), words(kinds));
             }
             column += width(i);
         }
@@ -99,7 +99,7 @@ public final class CoverageText {
     private void tell(String label, List<String> all) {
         page.blank()
                 .line(LABEL)
-                .put(Tone.QUIET, label)
+                .put(TextTone.QUIET, label)
                 .tab(LABEL + 15)
                 .put(all.isEmpty() ? "nothing" : String.join(", ", all))
                 .end();
@@ -110,7 +110,7 @@ public final class CoverageText {
     }
 
     private int widest(int profile) {
-        int widest = Page.width(coverage.profiles().get(profile));
+        int widest = TextPage.width(coverage.profiles().get(profile));
         for (Use use : coverage.slots()) {
             widest = Math.max(widest, words(use.kinds().get(profile)).length());
         }

@@ -5,19 +5,19 @@ import com.fasterxml.jackson.core.JsonGenerator;
 import com.fasterxml.jackson.core.util.DefaultIndenter;
 import com.fasterxml.jackson.core.util.DefaultPrettyPrinter;
 import dev.patientharbor.check.ProfileVerdict;
-import dev.patientharbor.check.Suppressed;
+import dev.patientharbor.check.SuppressedFinding;
 import dev.patientharbor.check.Verdict;
 import dev.patientharbor.finding.Finding;
-import dev.patientharbor.finding.Where;
-import dev.patientharbor.model.FillIn;
+import dev.patientharbor.finding.SourcePosition;
+import dev.patientharbor.model.FillInSource;
 import dev.patientharbor.model.Grounds;
 import dev.patientharbor.model.Key;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.AnswerKind;
-import dev.patientharbor.plan.Passed;
+import dev.patientharbor.plan.PassedParameter;
 import dev.patientharbor.plan.Roster;
-import dev.patientharbor.plan.Row;
+import dev.patientharbor.plan.RosterRow;
 import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
@@ -93,14 +93,14 @@ public final class RosterJson {
         string("fingerprint", roster.map(Roster::fingerprint));
         json.writeArrayFieldStart("needs");
         if (roster.isPresent()) {
-            for (Row row : roster.get().rows()) {
+            for (RosterRow row : roster.get().rows()) {
                 write(row);
             }
         }
         json.writeEndArray();
         collections();
         json.writeArrayFieldStart("passed");
-        for (Passed passed : roster.map(Roster::passed).orElse(List.of())) {
+        for (PassedParameter passed : roster.map(Roster::passed).orElse(List.of())) {
             write(passed);
         }
         json.writeEndArray();
@@ -110,7 +110,7 @@ public final class RosterJson {
         json.writeEndObject();
     }
 
-    private void write(Passed passed) throws IOException {
+    private void write(PassedParameter passed) throws IOException {
         json.writeStartObject();
         json.writeStringField("consumer", passed.consumer());
         json.writeStringField("need", passed.name());
@@ -119,7 +119,7 @@ public final class RosterJson {
         json.writeEndObject();
     }
 
-    private void write(Row row) throws IOException {
+    private void write(RosterRow row) throws IOException {
         json.writeStartObject();
         json.writeStringField("consumer", row.consumer());
         json.writeStringField("need", row.need());
@@ -141,7 +141,7 @@ public final class RosterJson {
         strings("decorators", answer.decorators().stream().map(RosterJson::word).toList());
         string("lifetime", answer.lifetime().map(choice -> choice.lifetime().word()));
         string("instance", answer.instance());
-        string("origin", answer.origin().map(Where::text));
+        string("origin", answer.origin().map(SourcePosition::text));
         json.writeStringField("given", answer.given());
         json.writeArrayFieldStart("around");
         for (Answer.Around one : answer.around()) {
@@ -152,7 +152,7 @@ public final class RosterJson {
             json.writeEndObject();
         }
         json.writeEndArray();
-        string("filledBy", answer.filledBy().map(FillIn::word));
+        string("filledBy", answer.filledBy().map(FillInSource::word));
         strings("leftOut", answer.leftOut());
         if (answer.kind() == AnswerKind.COLLECTION) {
             json.writeStringField("collection", label(answer.elements()));
@@ -210,9 +210,9 @@ public final class RosterJson {
     }
 
     /** What is not told, with the reason why. */
-    private void suppressed(List<Suppressed> suppressed) throws IOException {
+    private void suppressed(List<SuppressedFinding> suppressed) throws IOException {
         json.writeArrayFieldStart("suppressed");
-        for (Suppressed one : suppressed) {
+        for (SuppressedFinding one : suppressed) {
             json.writeStartObject();
             write(one.finding());
             Grounds grounds = one.by().grounds();

@@ -2,11 +2,11 @@ package dev.patientharbor.report;
 
 import dev.patientharbor.check.ProfileVerdict;
 import dev.patientharbor.check.Verdict;
-import dev.patientharbor.finding.Where;
+import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.plan.Answer;
-import dev.patientharbor.plan.Passed;
+import dev.patientharbor.plan.PassedParameter;
 import dev.patientharbor.plan.Roster;
-import dev.patientharbor.plan.Row;
+import dev.patientharbor.plan.RosterRow;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -26,22 +26,22 @@ public final class RosterText {
     private static final int MOST = 5;
 
     private final Verdict verdict;
-    private final Page page;
+    private final TextPage page;
     private final Map<String, Roster> rosters = new LinkedHashMap<>();
-    private final Map<String, Sharing> sharing = new LinkedHashMap<>();
+    private final Map<String, InstanceSharing> sharing = new LinkedHashMap<>();
     private final int most;
     private final CollectionMembers members;
 
-    private RosterText(Verdict verdict, Layout layout, boolean wide) {
+    private RosterText(Verdict verdict, TextLayout layout, boolean wide) {
         this.verdict = verdict;
         most = wide ? Integer.MAX_VALUE : MOST;
         members = new CollectionMembers(sharing);
-        page = new Page(layout);
+        page = new TextPage(layout);
         for (ProfileVerdict profile : verdict.profiles()) {
             if (!profile.isPartial()) {
                 Roster roster = verdict.roster(profile.name());
                 rosters.put(profile.name(), roster);
-                sharing.put(profile.name(), new Sharing(roster));
+                sharing.put(profile.name(), new InstanceSharing(roster));
             }
         }
     }
@@ -50,22 +50,22 @@ public final class RosterText {
      * The text; every line ends with {@code \n}. Five who share an instance are named and the
      * others counted, and members that several consumers receive are told once.
      */
-    public static String render(Verdict verdict, Layout layout) {
+    public static String render(Verdict verdict, TextLayout layout) {
         return new RosterText(verdict, layout, false).render();
     }
 
     /** The whole text: whoever shares an instance is named, and members are told each time. */
-    public static String renderWide(Verdict verdict, Layout layout) {
+    public static String renderWide(Verdict verdict, TextLayout layout) {
         return new RosterText(verdict, layout, true).render();
     }
 
     /** One need, whatever the profile. */
-    private record Need(Row row) implements Comparable<Need> {
+    private record Need(RosterRow row) implements Comparable<Need> {
 
         /** Entry consumers first, then as in a roster. */
-        private static final Comparator<Row> ORDER =
-                Comparator.<Row, Boolean>comparing(row -> row.as().isPresent())
-                        .thenComparing(Row.ORDER)
+        private static final Comparator<RosterRow> ORDER =
+                Comparator.<RosterRow, Boolean>comparing(row -> row.as().isPresent())
+                        .thenComparing(RosterRow.ORDER)
                         .thenComparing(row -> row.slot().text());
 
         @Override
@@ -75,20 +75,20 @@ public final class RosterText {
     }
 
     /** The same answer in one or more profiles. */
-    private record Told(Row row, String about, List<String> profiles) {}
+    private record RosterLine(RosterRow row, String about, List<String> profiles) {}
 
     private String render() {
         heading();
-        Map<Need, List<Told>> needs = needs();
+        Map<Need, List<RosterLine>> needs = needs();
         int column = 4 + labelWidth(needs) + 2;
         String above = "";
-        Optional<Row> last = Optional.empty();
-        for (Map.Entry<Need, List<Told>> need : needs.entrySet()) {
+        Optional<RosterRow> last = Optional.empty();
+        for (Map.Entry<Need, List<RosterLine>> need : needs.entrySet()) {
             String consumer = consumer(need.getKey().row());
             if (!consumer.equals(above)) {
                 passed(last);
                 last = Optional.of(need.getKey().row());
-                page.blank().line(0).put(Tone.TITLE, consumer).end();
+                page.blank().line(0).put(TextTone.TITLE, consumer).end();
                 above = consumer;
             }
             need(need.getKey().row());
@@ -99,24 +99,24 @@ public final class RosterText {
     }
 
     /** What the caller of a handler passes, told behind what is supplied to it. */
-    private void passed(Optional<Row> consumer) {
+    private void passed(Optional<RosterRow> consumer) {
         Optional<Roster> any = rosters.values().stream().findFirst();
         if (consumer.filter(row -> row.as().isEmpty()).isEmpty() || any.isEmpty()) {
             return;
         }
-        for (Passed one : any.get().passed()) {
+        for (PassedParameter one : any.get().passed()) {
             if (one.consumer().equals(consumer.get().consumer())) {
                 page.line(2)
                         .put(one.name())
                         .put("· " + one.type().text(verdict::shortName) + " ·")
-                        .put(Tone.QUIET, one.place().words() + ": passed by the caller")
+                        .put(TextTone.QUIET, one.place().words() + ": passed by the caller")
                         .end();
             }
         }
     }
 
     private void heading() {
-        page.line(0).put(Tone.TITLE, verdict.title()).put("· who receives what").end().blank();
+        page.line(0).put(TextTone.TITLE, verdict.title()).put("· who receives what").end().blank();
         int column = 2 + CheckText.widest(rosters.keySet()) + 2;
         rosters.forEach(
                 (profile, roster) ->
@@ -124,15 +124,15 @@ public final class RosterText {
                                 2,
                                 profile,
                                 column,
-                                Words.count(roster.rows().size(), "need")
+                                ReportWording.count(roster.rows().size(), "need")
                                         + ", fingerprint "
                                         + roster.fingerprint()
                                         + (roster.eager() ? ", created at the start" : "")));
-        page.line(2).put(Tone.QUIET, ":33:7 is a place in " + verdict.file()).end();
+        page.line(2).put(TextTone.QUIET, ":33:7 is a place in " + verdict.file()).end();
     }
 
-    private Map<Need, List<Told>> needs() {
-        Map<Need, Map<String, Row>> rows = new TreeMap<>();
+    private Map<Need, List<RosterLine>> needs() {
+        Map<Need, Map<String, RosterRow>> rows = new TreeMap<>();
         rosters.forEach(
                 (profile, roster) ->
                         roster.rows()
@@ -142,18 +142,18 @@ public final class RosterText {
                                                                 new Need(row),
                                                                 one -> new LinkedHashMap<>())
                                                         .put(profile, row)));
-        Map<Need, List<Told>> needs = new LinkedHashMap<>();
+        Map<Need, List<RosterLine>> needs = new LinkedHashMap<>();
         rows.forEach((need, byProfile) -> needs.put(need, told(byProfile)));
         return needs;
     }
 
-    private List<Told> told(Map<String, Row> byProfile) {
-        Map<String, Told> told = new LinkedHashMap<>();
+    private List<RosterLine> told(Map<String, RosterRow> byProfile) {
+        Map<String, RosterLine> told = new LinkedHashMap<>();
         byProfile.forEach(
                 (profile, row) -> {
                     String about = about(profile, row, row.answer());
                     String all = told(profile, row, row.answer());
-                    told.computeIfAbsent(all, one -> new Told(row, about, new ArrayList<>()))
+                    told.computeIfAbsent(all, one -> new RosterLine(row, about, new ArrayList<>()))
                             .profiles()
                             .add(profile);
                 });
@@ -161,9 +161,9 @@ public final class RosterText {
     }
 
     /** All that is told of an answer, and which members it has. */
-    private String told(String profile, Row row, Answer answer) {
-        return Words.chain(verdict, answer)
-                + Words.core(verdict, answer)
+    private String told(String profile, RosterRow row, Answer answer) {
+        return ReportWording.chain(verdict, answer)
+                + ReportWording.core(verdict, answer)
                 + about(profile, row, answer)
                 + members.identity(profile, answer);
     }
@@ -172,79 +172,83 @@ public final class RosterText {
         return element.key().map(key -> "@" + key.written()).orElse("(plain)");
     }
 
-    private int labelWidth(Map<Need, List<Told>> needs) {
+    private int labelWidth(Map<Need, List<RosterLine>> needs) {
         int widest =
                 needs.values().stream()
                         .flatMap(List::stream)
-                        .mapToInt(told -> Page.width(label(told)))
+                        .mapToInt(told -> TextPage.width(label(told)))
                         .max()
                         .orElse(0);
         return Math.min(widest, WIDEST_LABEL);
     }
 
-    private String label(Told told) {
+    private String label(RosterLine told) {
         return told.profiles().size() == rosters.size() && rosters.size() > 1
                 ? ALL
                 : String.join(", ", told.profiles());
     }
 
-    private String consumer(Row row) {
+    private String consumer(RosterRow row) {
         return verdict.shortName(row.consumer())
                 + row.as()
-                        .map(slot -> " · in the slot " + Words.slot(verdict, slot))
+                        .map(slot -> " · in the slot " + ReportWording.slot(verdict, slot))
                         .orElse(" · entry consumer")
                 + row.within().map(level -> " · within " + verdict.shortName(level)).orElse("");
     }
 
-    private void need(Row row) {
+    private void need(RosterRow row) {
         page.line(2)
                 .put(row.need())
-                .put("· " + Words.asked(verdict, row) + " ·")
-                .put(Tone.QUIET, row.place().words())
+                .put("· " + ReportWording.asked(verdict, row) + " ·")
+                .put(TextTone.QUIET, row.place().words())
                 .end();
     }
 
-    private void told(Told told, int column) {
+    private void told(RosterLine told, int column) {
         Answer answer = told.row().answer();
         page.line(4)
-                .put(Tone.QUIET, label(told))
+                .put(TextTone.QUIET, label(told))
                 .tab(column)
-                .put(Words.chain(verdict, answer))
-                .put(Words.tone(answer.kind()), Words.core(verdict, answer))
-                .put(Tone.QUIET, told.about())
+                .put(ReportWording.chain(verdict, answer))
+                .put(ReportWording.tone(answer.kind()), ReportWording.core(verdict, answer))
+                .put(TextTone.QUIET, told.about())
                 .end();
         elements(told, answer, column);
     }
 
-    private void elements(Told told, Answer answer, int column) {
-        Optional<Row> toldBy =
+    private void elements(RosterLine told, Answer answer, int column) {
+        Optional<RosterRow> toldBy =
                 most == MOST && answer.elements().size() > MOST
                         ? members.toldBy(told.profiles(), told.row(), answer)
                         : Optional.empty();
         if (toldBy.isPresent()) {
             page.line(column)
-                    .put(Tone.QUIET, "the members that")
+                    .put(TextTone.QUIET, "the members that")
                     .put(verdict.shortName(toldBy.get().consumer()))
-                    .put(Tone.QUIET, "receives (" + toldBy.get().need() + ")")
+                    .put(TextTone.QUIET, "receives (" + toldBy.get().need() + ")")
                     .end();
             return;
         }
         int keys = CheckText.widest(answer.elements().stream().map(RosterText::key).toList()) + 1;
         for (Answer.Element element : answer.elements()) {
             page.line(column)
-                    .put(Tone.QUIET, key(element))
+                    .put(TextTone.QUIET, key(element))
                     .tab(column + keys)
-                    .put(Words.chain(verdict, element.answer()))
-                    .put(Words.tone(element.answer().kind()), Words.core(verdict, element.answer()))
-                    .put(Tone.QUIET, about(told.profiles().get(0), told.row(), element.answer()))
+                    .put(ReportWording.chain(verdict, element.answer()))
+                    .put(
+                            ReportWording.tone(element.answer().kind()),
+                            ReportWording.core(verdict, element.answer()))
+                    .put(
+                            TextTone.QUIET,
+                            about(told.profiles().get(0), told.row(), element.answer()))
                     .end();
         }
     }
 
     /** Lifetime, who else holds it, where it was said, and what that hides. */
-    private String about(String profile, Row row, Answer answer) {
+    private String about(String profile, RosterRow row, Answer answer) {
         StringBuilder about = new StringBuilder();
-        String given = Words.given(answer);
+        String given = ReportWording.given(answer);
         if (!given.isEmpty()) {
             about.append(answer.implementation().isPresent() ? "· with " : "· ")
                     .append(given)
@@ -254,7 +258,7 @@ public final class RosterText {
                 .ifPresent(
                         one ->
                                 about.append("· behind it ")
-                                        .append(Words.behind(verdict, one))
+                                        .append(ReportWording.behind(verdict, one))
                                         .append(' '));
         answer.lifetime()
                 .ifPresent(one -> about.append("· ").append(one.lifetime().word()).append(' '));
@@ -262,10 +266,10 @@ public final class RosterText {
             answer.instance().ifPresent(label -> about.append(label).append(' '));
         }
         answer.lifetime().ifPresent(one -> about.append(one.by().words()));
-        Sharing held = sharing.get(profile);
+        InstanceSharing held = sharing.get(profile);
         List<String> others = held.othersWith(row.consumer(), answer, most);
         if (!others.isEmpty()) {
-            about.append(", with ").append(Words.classes(verdict, others));
+            about.append(", with ").append(ReportWording.classes(verdict, others));
             int left = held.countOthers(row.consumer(), answer) - others.size();
             about.append(left > 0 ? " and " + left + " more" : "");
         }
@@ -276,7 +280,7 @@ public final class RosterText {
                 .ifPresent(by -> about.append(" · filled in (").append(by.word()).append(')'));
         if (!answer.leftOut().isEmpty()) {
             about.append(", not ")
-                    .append(Words.classes(verdict, answer.leftOut()))
+                    .append(ReportWording.classes(verdict, answer.leftOut()))
                     .append(answer.leftOut().size() == 1 ? ", which asks" : ", which ask")
                     .append(" for it");
         }
@@ -308,7 +312,7 @@ public final class RosterText {
         return about.toString();
     }
 
-    private String place(Where at) {
+    private String place(SourcePosition at) {
         return at.match(
                 in ->
                         in.path().equals(verdict.file())

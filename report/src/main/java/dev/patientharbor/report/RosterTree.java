@@ -5,7 +5,7 @@ import dev.patientharbor.check.Verdict;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.Answer.Seat;
-import dev.patientharbor.plan.Row;
+import dev.patientharbor.plan.RosterRow;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
@@ -23,21 +23,21 @@ import java.util.Set;
 public final class RosterTree {
 
     private final Verdict verdict;
-    private final Page page;
+    private final TextPage page;
 
-    private RosterTree(Verdict verdict, Layout layout) {
+    private RosterTree(Verdict verdict, TextLayout layout) {
         this.verdict = verdict;
-        page = new Page(layout);
+        page = new TextPage(layout);
     }
 
     /** The whole text; every line ends with {@code \n}. */
-    public static String render(Verdict verdict, Layout layout) {
+    public static String render(Verdict verdict, TextLayout layout) {
         return new RosterTree(verdict, layout).render();
     }
 
     private String render() {
         page.line(0)
-                .put(Tone.TITLE, verdict.title())
+                .put(TextTone.TITLE, verdict.title())
                 .put("· what each entry consumer leads to")
                 .end();
         for (ProfileVerdict profile : verdict.profiles()) {
@@ -49,10 +49,10 @@ public final class RosterTree {
     }
 
     private void profile(String name) {
-        page.blank().line(0).put(Tone.TITLE, name).end();
-        Map<String, List<Row>> entries = new LinkedHashMap<>();
-        Map<Seat, List<Row>> bySlot = new HashMap<>();
-        for (Row row : verdict.roster(name).rows()) {
+        page.blank().line(0).put(TextTone.TITLE, name).end();
+        Map<String, List<RosterRow>> entries = new LinkedHashMap<>();
+        Map<Seat, List<RosterRow>> bySlot = new HashMap<>();
+        for (RosterRow row : verdict.roster(name).rows()) {
             if (row.as().isEmpty()) {
                 entries.computeIfAbsent(row.consumer(), one -> new ArrayList<>()).add(row);
             }
@@ -67,15 +67,16 @@ public final class RosterTree {
                 });
     }
 
-    private record Step(Row row, int depth) {}
+    private record Step(RosterRow row, int depth) {}
 
-    private void unfold(List<Row> rows, Map<Seat, List<Row>> bySlot, Set<String> unfolded) {
+    private void unfold(
+            List<RosterRow> rows, Map<Seat, List<RosterRow>> bySlot, Set<String> unfolded) {
         Deque<Step> open = new ArrayDeque<>();
         push(rows, 1, open);
         while (!open.isEmpty()) {
             Step step = open.pop();
             Answer answer = step.row().answer();
-            List<Row> below = answer.fills().map(bySlot::get).orElse(null);
+            List<RosterRow> below = answer.fills().map(bySlot::get).orElse(null);
             boolean known = answer.instance().filter(label -> !unfolded.add(label)).isPresent();
             line(step, known && below != null);
             if (below != null && !known) {
@@ -89,8 +90,8 @@ public final class RosterTree {
     }
 
     /** A member of a collection, shown as if it were asked for by itself. */
-    private static Row element(Row row, Answer.Element element) {
-        return new Row(
+    private static RosterRow element(RosterRow row, Answer.Element element) {
+        return new RosterRow(
                 row.consumer(),
                 "member",
                 row.place(),
@@ -101,27 +102,31 @@ public final class RosterTree {
                 element.answer());
     }
 
-    private static void push(List<Row> rows, int depth, Deque<Step> open) {
+    private static void push(List<RosterRow> rows, int depth, Deque<Step> open) {
         for (int i = rows.size() - 1; i >= 0; i--) {
             open.push(new Step(rows.get(i), depth));
         }
     }
 
     private void line(Step step, boolean above) {
-        Row row = step.row();
+        RosterRow row = step.row();
         Answer answer = row.answer();
         int indent = 2 + 2 * Math.min(step.depth(), 12);
         page.line(indent)
-                .put(Tone.QUIET, step.depth() + " " + row.need())
-                .put(Words.asked(verdict, row) + ":")
-                .put(Words.chain(verdict, answer))
-                .put(Words.tone(answer.kind()), Words.core(verdict, answer))
+                .put(TextTone.QUIET, step.depth() + " " + row.need())
+                .put(ReportWording.asked(verdict, row) + ":")
+                .put(ReportWording.chain(verdict, answer))
+                .put(ReportWording.tone(answer.kind()), ReportWording.core(verdict, answer))
                 .put(
-                        Tone.QUIET,
+                        TextTone.QUIET,
                         answer.lifetime().map(one -> one.lifetime().word()).orElse("")
                                 + answer.instance().map(label -> " " + label).orElse("")
                                 + answer.behind()
-                                        .map(one -> ", behind it " + Words.behind(verdict, one))
+                                        .map(
+                                                one ->
+                                                        ", behind it "
+                                                                + ReportWording.behind(
+                                                                        verdict, one))
                                         .orElse("")
                                 + (above ? ", unfolded above" : ""))
                 .end();

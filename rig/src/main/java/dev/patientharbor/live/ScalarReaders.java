@@ -47,7 +47,7 @@ final class ScalarReaders {
     static SimpleModule module() {
         SimpleModule module = new SimpleModule();
         for (Class<?> type : PRIMITIVES) {
-            add(module, type, Classes.boxed(type));
+            add(module, type, UserClasses.boxed(type));
             addArray(module, type.arrayType(), type);
         }
         OTHERS.forEach(type -> add(module, type, type));

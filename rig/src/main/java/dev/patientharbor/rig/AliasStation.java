@@ -1,42 +1,42 @@
 package dev.patientharbor.rig;
 
-import dev.patientharbor.plan.Part;
+import dev.patientharbor.plan.AssemblyPart;
 import java.util.List;
 import java.util.Map;
 
 /** Hands out what another one does. */
-final class AliasStation extends Station {
+final class AliasStation extends ObjectStation {
 
-    private final Stations stations;
+    private final StationTable stations;
     private final int to;
 
-    private AliasStation(Part.Alias part, Stations stations) {
+    private AliasStation(AssemblyPart.Alias part, StationTable stations) {
         super(part);
         this.stations = stations;
         to = part.to();
     }
 
-    static Station of(Part.Alias part, Stations stations) {
+    static ObjectStation of(AssemblyPart.Alias part, StationTable stations) {
         return new AliasStation(part, stations);
     }
 
     @Override
-    Object get(Surroundings at) {
+    Object get(InstanceStore at) {
         return stations.at(to).get(at);
     }
 
     @Override
-    Object fresh(Surroundings at, Map<String, Object> passed) {
+    Object fresh(InstanceStore at, Map<String, Object> passed) {
         return stations.at(to).fresh(at, passed);
     }
 
     @Override
-    Station next() {
+    ObjectStation next() {
         return stations.at(to);
     }
 
     @Override
-    List<Station> asks() {
+    List<ObjectStation> asks() {
         return List.of(stations.at(to));
     }
 }

@@ -1,7 +1,7 @@
 package dev.patientharbor.rig;
 
 import dev.patientharbor.model.JavaName;
-import dev.patientharbor.plan.Making;
+import dev.patientharbor.plan.ObjectMaking;
 import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.Method;
 import java.util.ArrayList;
@@ -9,21 +9,21 @@ import java.util.Arrays;
 import java.util.List;
 
 /** Has a method make an object: a static one, or one of an object of the rig. */
-final class CalledMaker implements Maker {
+final class CalledMaker implements CoreMaker {
 
-    private final Making.Called making;
-    private final Asked[] arguments;
-    private final Stations stations;
+    private final ObjectMaking.Called making;
+    private final ArgumentSource[] arguments;
+    private final StationTable stations;
     private volatile Method method;
 
-    CalledMaker(Making.Called making, Asked[] arguments, Stations stations) {
+    CalledMaker(ObjectMaking.Called making, ArgumentSource[] arguments, StationTable stations) {
         this.making = making;
         this.arguments = arguments;
         this.stations = stations;
     }
 
     @Override
-    public Object make(Surroundings at) throws Throwable {
+    public Object make(InstanceStore at) throws Throwable {
         Object on = making.on().isPresent() ? stations.at(making.on().get()).get(at) : null;
         Method called = usable();
         Object[] given =
@@ -51,7 +51,8 @@ final class CalledMaker implements Maker {
     private Method method() throws NoSuchMethodException {
         if (method == null) {
             Class<?>[] types = stations.classes().parameters(making.descriptor());
-            method = Members.open(declared(stations.classes().load(making.className()), types));
+            method =
+                    MemberAccess.open(declared(stations.classes().load(making.className()), types));
         }
         return method;
     }
@@ -70,8 +71,8 @@ final class CalledMaker implements Maker {
     }
 
     @Override
-    public List<Station> asks() {
-        List<Station> all = new ArrayList<>();
+    public List<ObjectStation> asks() {
+        List<ObjectStation> all = new ArrayList<>();
         making.on().map(stations::at).ifPresent(all::add);
         Arrays.stream(arguments).flatMap(one -> one.station().stream()).forEach(all::add);
         return all;

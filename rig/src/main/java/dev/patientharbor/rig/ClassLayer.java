@@ -12,10 +12,10 @@ final class ClassLayer implements LayerMaker {
     }
 
     @Override
-    public Maker around(Object inner) {
-        return new Maker() {
+    public CoreMaker around(Object inner) {
+        return new CoreMaker() {
             @Override
-            public Object make(Surroundings at) throws Throwable {
+            public Object make(InstanceStore at) throws Throwable {
                 return maker.make(at, inner);
             }
 
@@ -27,7 +27,7 @@ final class ClassLayer implements LayerMaker {
     }
 
     @Override
-    public List<Station> asks() {
+    public List<ObjectStation> asks() {
         return maker.asks();
     }
 }

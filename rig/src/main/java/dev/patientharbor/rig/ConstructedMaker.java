@@ -1,8 +1,8 @@
 package dev.patientharbor.rig;
 
 import dev.patientharbor.model.JavaName;
-import dev.patientharbor.plan.Making;
-import dev.patientharbor.plan.Site;
+import dev.patientharbor.plan.MarkedMember;
+import dev.patientharbor.plan.ObjectMaking;
 import java.lang.reflect.Constructor;
 import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.Type;
@@ -12,26 +12,30 @@ import java.util.List;
 import java.util.Optional;
 
 /** Makes an object by a constructor and fills its marked members. */
-final class ConstructedMaker implements Maker {
+final class ConstructedMaker implements CoreMaker {
 
-    private final Making.Constructed making;
-    private final Asked[] arguments;
-    private final List<Filler> fillers;
-    private final Stations stations;
+    private final ObjectMaking.Constructed making;
+    private final ArgumentSource[] arguments;
+    private final List<MemberFiller> fillers;
+    private final StationTable stations;
     private final boolean stays;
-    private volatile Ready ready;
+    private volatile ReadyConstructor ready;
 
     /**
      * The constructor, once it was looked up, whether what it is given is remembered, and whether
      * what it makes can be closed.
      */
-    private record Ready(
+    private record ReadyConstructor(
             Constructor<?> constructor, Type[] types, boolean remembers, boolean closes) {}
 
     /**
      * @param stays whether a rig or a scope keeps what it makes
      */
-    ConstructedMaker(Making.Constructed making, Asked[] arguments, boolean stays, Makers makers) {
+    ConstructedMaker(
+            ObjectMaking.Constructed making,
+            ArgumentSource[] arguments,
+            boolean stays,
+            MakerFactory makers) {
         this.stays = stays;
         this.making = making;
         this.arguments = arguments;
@@ -39,17 +43,18 @@ final class ConstructedMaker implements Maker {
         fillers = making.sites().isEmpty() ? List.of() : fillers(making, makers);
     }
 
-    private static List<Filler> fillers(Making.Constructed making, Makers makers) {
-        List<Filler> fillers = new ArrayList<>();
-        for (Site site : making.sites()) {
-            Asked[] arguments = makers.arguments(site.arguments());
-            fillers.add(new Filler(site, arguments, makers.stations()));
+    private static List<MemberFiller> fillers(
+            ObjectMaking.Constructed making, MakerFactory makers) {
+        List<MemberFiller> fillers = new ArrayList<>();
+        for (MarkedMember member : making.sites()) {
+            ArgumentSource[] arguments = makers.arguments(member.arguments());
+            fillers.add(new MemberFiller(member, arguments, makers.stations()));
         }
         return fillers;
     }
 
     @Override
-    public Object make(Surroundings at) throws Throwable {
+    public Object make(InstanceStore at) throws Throwable {
         return make(at, null);
     }
 
@@ -58,8 +63,8 @@ final class ConstructedMaker implements Maker {
      *
      * @param wrapped what it wraps; null for what is no decorator
      */
-    Object make(Surroundings at, Object wrapped) throws Throwable {
-        Ready now = usable();
+    Object make(InstanceStore at, Object wrapped) throws Throwable {
+        ReadyConstructor now = usable();
         Object[] given = given(arguments, now.types(), making.className(), at, wrapped);
         Object object;
         try {
@@ -72,17 +77,17 @@ final class ConstructedMaker implements Maker {
         if (now.remembers()) {
             fillAndRemember(object, given, at, wrapped);
         } else {
-            for (Filler filler : fillers) {
+            for (MemberFiller filler : fillers) {
                 filler.fill(object, at, wrapped);
             }
         }
         return object;
     }
 
-    private void fillAndRemember(Object object, Object[] given, Surroundings at, Object wrapped)
+    private void fillAndRemember(Object object, Object[] given, InstanceStore at, Object wrapped)
             throws Throwable {
         List<Object> all = new ArrayList<>(Arrays.asList(given));
-        for (Filler filler : fillers) {
+        for (MemberFiller filler : fillers) {
             all.addAll(Arrays.asList(filler.fill(object, at, wrapped)));
         }
         at.memory().given(object, all);
@@ -94,15 +99,15 @@ final class ConstructedMaker implements Maker {
             return false;
         }
         boolean fresh = anyFresh(arguments);
-        for (Filler filler : fillers) {
+        for (MemberFiller filler : fillers) {
             fresh |= anyFresh(filler.arguments());
         }
         return fresh;
     }
 
-    private static boolean anyFresh(Asked[] all) {
-        for (Asked one : all) {
-            Optional<Station> from = one.station();
+    private static boolean anyFresh(ArgumentSource[] all) {
+        for (ArgumentSource one : all) {
+            Optional<ObjectStation> from = one.station();
             if (from.isPresent()
                     && from.get().end() instanceof MadeStation made
                     && made.isFresh()) {
@@ -113,7 +118,7 @@ final class ConstructedMaker implements Maker {
     }
 
     static Object[] given(
-            Asked[] asked, Type[] types, String who, Surroundings at, Object wrapped) {
+            ArgumentSource[] asked, Type[] types, String who, InstanceStore at, Object wrapped) {
         Object[] given = new Object[asked.length];
         for (int i = 0; i < given.length; i++) {
             given[i] = asked[i].get(at, who, types[i], wrapped);
@@ -121,7 +126,7 @@ final class ConstructedMaker implements Maker {
         return given;
     }
 
-    private Ready usable() {
+    private ReadyConstructor usable() {
         try {
             return ready();
         } catch (RigException closed) {
@@ -131,13 +136,13 @@ final class ConstructedMaker implements Maker {
         }
     }
 
-    private Ready ready() throws NoSuchMethodException {
-        Ready now = ready;
+    private ReadyConstructor ready() throws NoSuchMethodException {
+        ReadyConstructor now = ready;
         if (now == null) {
             Constructor<?> constructor = constructor();
             now =
-                    new Ready(
-                            Members.open(constructor),
+                    new ReadyConstructor(
+                            MemberAccess.open(constructor),
                             types(constructor),
                             holdsFresh(),
                             stations.endMarks().ends(constructor.getDeclaringClass()));
@@ -158,7 +163,7 @@ final class ConstructedMaker implements Maker {
     /** The generic types, unless the class file does not tell them of every parameter. */
     private Type[] types(Constructor<?> constructor) {
         boolean converts = false;
-        for (Asked one : arguments) {
+        for (ArgumentSource one : arguments) {
             converts |= one.isValue();
         }
         if (!converts) {
@@ -171,22 +176,22 @@ final class ConstructedMaker implements Maker {
     }
 
     /** Everything that it asks for, in order. */
-    List<Asked> asked() {
-        List<Asked> all = new ArrayList<>(Arrays.asList(arguments));
-        for (Filler filler : fillers) {
+    List<ArgumentSource> asked() {
+        List<ArgumentSource> all = new ArrayList<>(Arrays.asList(arguments));
+        for (MemberFiller filler : fillers) {
             all.addAll(Arrays.asList(filler.arguments()));
         }
         return all;
     }
 
     @Override
-    public List<Station> asks() {
+    public List<ObjectStation> asks() {
         return asked().stream().flatMap(one -> one.station().stream()).toList();
     }
 
     @Override
     public boolean owns() {
-        Ready known = ready;
+        ReadyConstructor known = ready;
         return known == null || known.closes();
     }
 

@@ -1,6 +1,6 @@
 package dev.patientharbor.rig;
 
-import dev.patientharbor.live.Classes;
+import dev.patientharbor.live.UserClasses;
 import java.lang.annotation.Annotation;
 import java.lang.reflect.Method;
 import java.util.ArrayList;
@@ -19,7 +19,7 @@ final class EndMarks {
     private final List<Class<? extends Annotation>> marks = new ArrayList<>(2);
     private final Map<Class<?>, List<Method>> known = new ConcurrentHashMap<>();
 
-    EndMarks(Classes classes) {
+    EndMarks(UserClasses classes) {
         for (String name :
                 List.of("jakarta.annotation.PreDestroy", "javax.annotation.PreDestroy")) {
             Optional<Class<?>> found = classes.find(name);

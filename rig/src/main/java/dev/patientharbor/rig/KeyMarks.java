@@ -78,7 +78,7 @@ final class KeyMarks {
         Map<String, Object> members = new TreeMap<>();
         for (Method member : mark.annotationType().getDeclaredMethods()) {
             try {
-                members.put(member.getName(), Members.open(member).invoke(mark));
+                members.put(member.getName(), MemberAccess.open(member).invoke(mark));
             } catch (ReflectiveOperationException fault) {
                 throw new IllegalStateException("cannot read " + mark, fault);
             }

@@ -6,8 +6,8 @@ import java.util.List;
 interface LayerMaker {
 
     /** What makes the layer around that object. */
-    Maker around(Object inner);
+    CoreMaker around(Object inner);
 
     /** The stations whose objects it needs beside. */
-    List<Station> asks();
+    List<ObjectStation> asks();
 }

@@ -2,20 +2,20 @@ package dev.patientharbor.rig;
 
 import dev.patientharbor.model.JavaName;
 import dev.patientharbor.model.Lifetime;
-import dev.patientharbor.plan.Part;
+import dev.patientharbor.plan.AssemblyPart;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 
 /** Hands out an object in its layers: one for the rig, one for each scope, or a new one. */
-final class MadeStation extends Station {
+final class MadeStation extends ObjectStation {
 
     private final int number;
     private final Lifetime lifetime;
-    private final Maker core;
+    private final CoreMaker core;
     private final List<LayerMaker> layers;
     private final Class<?> contract;
-    private final Makers makers;
+    private final MakerFactory makers;
 
     /** Makes new objects beside the one that is kept, once one was asked for. */
     private volatile MadeStation afresh;
@@ -29,12 +29,12 @@ final class MadeStation extends Station {
      * @param contract what each layer and the core must be
      */
     MadeStation(
-            Part.Made part,
+            AssemblyPart.Made part,
             int number,
-            Maker core,
+            CoreMaker core,
             List<LayerMaker> layers,
             Class<?> contract,
-            Makers makers) {
+            MakerFactory makers) {
         super(part);
         this.number = number;
         this.core = core;
@@ -44,15 +44,15 @@ final class MadeStation extends Station {
         lifetime = part.lifetime();
     }
 
-    Part.Made made() {
-        return (Part.Made) part();
+    AssemblyPart.Made made() {
+        return (AssemblyPart.Made) part();
     }
 
     int number() {
         return number;
     }
 
-    Maker core() {
+    CoreMaker core() {
         return core;
     }
 
@@ -75,22 +75,22 @@ final class MadeStation extends Station {
     }
 
     /** Where its object is kept, if it is. */
-    Surroundings home(Surroundings at) {
+    InstanceStore home(InstanceStore at) {
         return lifetime.isOfScope() ? at.scope(this) : at.whole();
     }
 
     @Override
-    Object get(Surroundings at) {
+    Object get(InstanceStore at) {
         if (!lifetime.isKept()) {
             return make(at);
         }
-        Surroundings home = home(at);
+        InstanceStore home = home(at);
         Object known = home.kept(number);
         return known != null ? known : home.make(this);
     }
 
     @Override
-    Object fresh(Surroundings at, Map<String, Object> passed) {
+    Object fresh(InstanceStore at, Map<String, Object> passed) {
         if (!passed.isEmpty()) {
             return makers.afresh(this, passed).make(at);
         }
@@ -104,7 +104,7 @@ final class MadeStation extends Station {
     }
 
     /** Makes a new object in its layers. */
-    Object make(Surroundings at) {
+    Object make(InstanceStore at) {
         at.requireOpenOrLock(null);
         Object object = part(at, core);
         if (!coreFits) {
@@ -124,7 +124,7 @@ final class MadeStation extends Station {
         chain.add(object);
         Object outermost = object;
         for (int i = layers.size() - 1; i >= 0; i--) {
-            Maker layer = layers.get(i).around(outermost);
+            CoreMaker layer = layers.get(i).around(outermost);
             outermost = checked(part(at, layer), layer);
             if (layer.owns()) {
                 at.closeAtTheEnd(outermost);
@@ -138,7 +138,7 @@ final class MadeStation extends Station {
         return outermost;
     }
 
-    private Object part(Surroundings at, Maker maker) {
+    private Object part(InstanceStore at, CoreMaker maker) {
         try {
             return maker.make(at);
         } catch (Throwable thrown) {
@@ -147,7 +147,7 @@ final class MadeStation extends Station {
         }
     }
 
-    private RigException failed(Maker maker, Throwable thrown) {
+    private RigException failed(CoreMaker maker, Throwable thrown) {
         if (thrown instanceof RigException below) {
             return below;
         }
@@ -156,7 +156,7 @@ final class MadeStation extends Station {
                 : failure(maker.words() + " threw " + ThrownText.of(thrown), thrown);
     }
 
-    private Object checked(Object object, Maker maker) {
+    private Object checked(Object object, CoreMaker maker) {
         if (object == null) {
             throw failure(maker.words() + " gave null", null);
         }
@@ -182,8 +182,8 @@ final class MadeStation extends Station {
     }
 
     @Override
-    List<Station> asks() {
-        List<Station> all = new ArrayList<>(core.asks());
+    List<ObjectStation> asks() {
+        List<ObjectStation> all = new ArrayList<>(core.asks());
         layers.forEach(layer -> all.addAll(layer.asks()));
         return all;
     }

@@ -1,36 +1,36 @@
 package dev.patientharbor.rig;
 
-import dev.patientharbor.plan.Part;
+import dev.patientharbor.plan.AssemblyPart;
 import java.util.List;
 
 /** Stands where nothing can be made. */
-final class MissingStation extends Station {
+final class MissingStation extends ObjectStation {
 
     private final String profile;
 
-    private MissingStation(Part part, String profile) {
+    private MissingStation(AssemblyPart part, String profile) {
         super(part);
         this.profile = profile;
     }
 
-    static Station of(Part part, String profile) {
+    static ObjectStation of(AssemblyPart part, String profile) {
         return new MissingStation(part, profile);
     }
 
     @Override
-    Object get(Surroundings at) {
+    Object get(InstanceStore at) {
         throw new RigException(
                 slot()
                         + " cannot be made in "
                         + profile
-                        + (((Part.Missing) part()).onPurpose()
+                        + (((AssemblyPart.Missing) part()).onPurpose()
                                 ? ": it is bound to none"
                                 : ": it is bound, but no entry consumer leads to it, and what it"
                                         + " needs is not all there"));
     }
 
     @Override
-    List<Station> asks() {
+    List<ObjectStation> asks() {
         return List.of();
     }
 }

@@ -1,16 +1,16 @@
 package dev.patientharbor.rig;
 
-import dev.patientharbor.finding.Where;
+import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.model.Key;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.NeedPlace;
-import dev.patientharbor.plan.Recording;
 import dev.patientharbor.plan.Roster;
-import dev.patientharbor.plan.Row;
+import dev.patientharbor.plan.RosterRow;
+import dev.patientharbor.plan.SlotRecording;
 import dev.patientharbor.standins.Call;
 import dev.patientharbor.standins.CallRecord;
-import dev.patientharbor.standins.Recorded;
+import dev.patientharbor.standins.RecordedAnswers;
 import dev.patientharbor.standins.StandInMaker;
 import java.lang.reflect.Type;
 import java.util.ArrayList;
@@ -33,14 +33,14 @@ import java.util.function.Predicate;
  * }
  * }</pre>
  */
-public final class Rig extends Giver implements AutoCloseable {
+public final class Rig extends ObjectSource implements AutoCloseable {
 
-    Rig(Live live) {
-        super(live);
+    Rig(RigState state) {
+        super(state);
     }
 
     @Override
-    Surroundings at() {
+    InstanceStore at() {
         return live().here();
     }
 
@@ -95,8 +95,8 @@ public final class Rig extends Giver implements AutoCloseable {
      * @throws IllegalArgumentException if the plan makes no such consumer, makes it in several
      *     places, or it has no such need
      */
-    public Held received(Class<?> consumer, String need) {
-        return new Holding(live()).of(consumer, need, at());
+    public HeldObject received(Class<?> consumer, String need) {
+        return new HeldObjectFinder(live()).of(consumer, need, at());
     }
 
     /**
@@ -107,7 +107,7 @@ public final class Rig extends Giver implements AutoCloseable {
      */
     public void fillStatics(Class<?>... types) {
         for (Class<?> type : types) {
-            new Statics(this, live().seldom().filledStatics()).fill(type);
+            new StaticMembers(this, live().seldom().filledStatics()).fill(type);
         }
     }
 
@@ -117,7 +117,7 @@ public final class Rig extends Giver implements AutoCloseable {
      */
     public void eachLookup(LookupFiller filler) {
         Set<Slot> seen = new HashSet<>();
-        for (Row row : roster().rows()) {
+        for (RosterRow row : roster().rows()) {
             boolean isLookup = row.place().kind() == NeedPlace.Kind.LOOKUP;
             if (isLookup && row.answer().fills().isPresent() && seen.add(row.slot())) {
                 filler.fill(
@@ -158,35 +158,35 @@ public final class Rig extends Giver implements AutoCloseable {
 
     private List<Call> calls(Type contract, Optional<String> key) {
         Slot slot = behind(known(contract, key));
-        Watches watches = watches(slot);
-        if (watches.isEmpty()) {
+        CallObservers observers = watches(slot);
+        if (observers.isEmpty()) {
             Object core = held(contract, key).innermost();
             for (StandInMaker maker : live().stations().makers()) {
-                Optional<List<Call>> seen = maker.calls(core, Words.slot(slot));
+                Optional<List<Call>> seen = maker.calls(core, RigWording.slot(slot));
                 if (seen.isPresent()) {
                     return seen.get();
                 }
             }
             throw new IllegalArgumentException(
                     "nobody sees the calls of "
-                            + Words.slot(slot)
+                            + RigWording.slot(slot)
                             + " in "
                             + profile()
                             + ", for it is no mock and no stub with canned answers: decorate it"
                             + " with spy");
         }
-        return calls(slot, one -> !watches.sawBefore(one));
+        return calls(slot, one -> !observers.sawBefore(one));
     }
 
-    private List<Call> calls(Slot slot, Predicate<CallRecord.Entered> counts) {
+    private List<Call> calls(Slot slot, Predicate<CallRecord.EnteredCall> counts) {
         return live().calls().all().stream()
                 .filter(one -> one.place().slot().equals(slot) && counts.test(one))
-                .map(CallRecord.Entered::call)
+                .map(CallRecord.EnteredCall::call)
                 .toList();
     }
 
-    private Watches watches(Slot slot) {
-        return new Watches(live().stations().assembly().parts(), slot);
+    private CallObservers watches(Slot slot) {
+        return new CallObservers(live().stations().assembly().parts(), slot);
     }
 
     /**
@@ -197,49 +197,50 @@ public final class Rig extends Giver implements AutoCloseable {
      * @throws IllegalArgumentException if there is no such slot, nothing was seen, or an argument
      *     or an answer cannot be written as a value
      */
-    public Recording recording(Class<?> contract) {
+    public SlotRecording recording(Class<?> contract) {
         return recording(contract, Optional.empty());
     }
 
     /** The same for a keyed slot. */
-    public Recording recording(Class<?> contract, String key) {
+    public SlotRecording recording(Class<?> contract, String key) {
         return recording(contract, Optional.of(key));
     }
 
     /** The same for a contract with type arguments. */
-    public Recording recording(Contract<?> contract) {
+    public SlotRecording recording(Contract<?> contract) {
         return recording(contract.type(), Optional.empty());
     }
 
     /** The same for a keyed slot of a contract with type arguments. */
-    public Recording recording(Contract<?> contract, String key) {
+    public SlotRecording recording(Contract<?> contract, String key) {
         return recording(contract.type(), Optional.of(key));
     }
 
-    private Recording recording(Type contract, Optional<String> key) {
+    private SlotRecording recording(Type contract, Optional<String> key) {
         Slot slot = behind(known(contract, key));
         List<Call> seen = calls(slot, watches(slot)::isInnermost);
         if (seen.isEmpty()) {
             throw new IllegalArgumentException(
                     "nobody saw a call of "
-                            + Words.slot(known(contract, key))
+                            + RigWording.slot(known(contract, key))
                             + " in "
                             + profile()
                             + ": decorate it with spy, and call it");
         }
-        Where at = Where.classNamed(contract.getTypeName());
-        return new Recording(
-                known(contract, key), new Recorded(live().stations().values(), at).answers(seen));
+        SourcePosition at = SourcePosition.classNamed(contract.getTypeName());
+        return new SlotRecording(
+                known(contract, key),
+                new RecordedAnswers(live().stations().values(), at).answers(seen));
     }
 
     /** Everything that mocks, canned stubs and spies saw so far, in order. */
-    public Trace trace() {
-        return new Trace(live().calls().all(), live().stations().values()::hidden);
+    public CallTrace trace() {
+        return new CallTrace(live().calls().all(), live().stations().values()::hidden);
     }
 
     /** What was used so far, beside what the plan says. */
-    public Usage usage() {
-        return new Observing(live()).usage();
+    public RigUsage usage() {
+        return new UsageMaker(live()).usage();
     }
 
     /**

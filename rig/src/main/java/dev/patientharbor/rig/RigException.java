@@ -1,6 +1,6 @@
 package dev.patientharbor.rig;
 
-import dev.patientharbor.plan.Part;
+import dev.patientharbor.plan.AssemblyPart;
 import java.util.ArrayList;
 import java.util.Optional;
 
@@ -23,7 +23,7 @@ public final class RigException extends RuntimeException {
      * @param made the part
      * @param what what went wrong
      */
-    record Failure(Part.Made made, String what) {}
+    record Failure(AssemblyPart.Made made, String what) {}
 
     private RigException(
             String message, Optional<Failure> failure, Optional<Class<?>> closed, Throwable cause) {
@@ -40,7 +40,7 @@ public final class RigException extends RuntimeException {
         this(message, null);
     }
 
-    static RigException of(Part.Made made, String what, String message, Throwable cause) {
+    static RigException of(AssemblyPart.Made made, String what, String message, Throwable cause) {
         return new RigException(
                 message, Optional.of(new Failure(made, what)), Optional.empty(), cause);
     }

@@ -23,11 +23,11 @@ public final class Rigs {
     /** Builds the objects of an assembly, with the classes of a loader. */
     public static Rig build(Assembly assembly, ClassLoader loader) {
         ClassLoader own = loader == null ? Rigs.class.getClassLoader() : loader;
-        Live live = new Live(stations(assembly, own));
+        RigState state = new RigState(stations(assembly, own));
         if (assembly.roster().eager()) {
-            makeAll(live);
+            makeAll(state);
         }
-        return new Rig(live);
+        return new Rig(state);
     }
 
     /**
@@ -39,31 +39,31 @@ public final class Rigs {
     public static boolean knows(Plan plan, Type type, Optional<String> key) {
         ClassLoader loader = Thread.currentThread().getContextClassLoader();
         ClassLoader own = loader == null ? Rigs.class.getClassLoader() : loader;
-        return new Rig(new Live(stations(plan.assembly(), own))).knows(type, key);
+        return new Rig(new RigState(stations(plan.assembly(), own))).knows(type, key);
     }
 
     /** Those of the loader that comes first are kept for the next rig. */
-    private static Stations stations(Assembly assembly, ClassLoader loader) {
-        if (assembly.prepared() instanceof Stations known && known.loader() == loader) {
+    private static StationTable stations(Assembly assembly, ClassLoader loader) {
+        if (assembly.prepared() instanceof StationTable known && known.loader() == loader) {
             return known;
         }
-        Stations made = new Stations(assembly, loader);
+        StationTable made = new StationTable(assembly, loader);
         if (assembly.prepared() == null) {
             assembly.prepare(made);
         }
         return made;
     }
 
-    private static void makeAll(Live live) {
+    private static void makeAll(RigState state) {
         try {
-            for (Station station : live.stations().fromEntries()) {
+            for (ObjectStation station : state.stations().fromEntries()) {
                 if (station instanceof MadeStation made && made.isMadeAtStart()) {
-                    made.get(live.whole());
+                    made.get(state.whole());
                 }
             }
         } catch (RuntimeException | Error failure) {
             try {
-                live.whole().close();
+                state.whole().close();
             } catch (RuntimeException more) {
                 failure.addSuppressed(more);
             }

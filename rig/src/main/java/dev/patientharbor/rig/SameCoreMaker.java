@@ -4,21 +4,21 @@ import java.util.List;
 import java.util.function.Supplier;
 
 /** Takes the object of another station, to put it into other layers. */
-final class SameCoreMaker implements Maker {
+final class SameCoreMaker implements CoreMaker {
 
-    private final Supplier<Station> other;
+    private final Supplier<ObjectStation> other;
 
-    SameCoreMaker(Supplier<Station> other) {
+    SameCoreMaker(Supplier<ObjectStation> other) {
         this.other = other;
     }
 
     @Override
-    public Object make(Surroundings at) {
+    public Object make(InstanceStore at) {
         return other.get().get(at);
     }
 
     @Override
-    public List<Station> asks() {
+    public List<ObjectStation> asks() {
         return List.of(other.get());
     }
 

@@ -6,20 +6,20 @@ import java.util.concurrent.Callable;
  * A span of time in a rig, in which there is one object of all that lives in a scope. Shared
  * objects are those of the rig. May be used by several threads.
  */
-public final class Scope extends Giver implements AutoCloseable {
+public final class Scope extends ObjectSource implements AutoCloseable {
 
-    private final Surroundings surroundings;
+    private final InstanceStore store;
     private final Scope outer;
 
-    Scope(Live live) {
-        super(live);
-        surroundings = Surroundings.ofScope(live);
-        outer = live.scopes().current();
-        live.scopes().opened(this);
+    Scope(RigState state) {
+        super(state);
+        store = InstanceStore.ofScope(state);
+        outer = state.scopes().current();
+        state.scopes().opened(this);
     }
 
-    Surroundings surroundings() {
-        return surroundings;
+    InstanceStore surroundings() {
+        return store;
     }
 
     /** The scope that was the current one of the thread before. */
@@ -28,8 +28,8 @@ public final class Scope extends Giver implements AutoCloseable {
     }
 
     @Override
-    Surroundings at() {
-        return surroundings;
+    InstanceStore at() {
+        return store;
     }
 
     @Override
@@ -43,7 +43,7 @@ public final class Scope extends Giver implements AutoCloseable {
      * @throws Exception what the code throws
      */
     public <T> T call(Callable<T> code) throws Exception {
-        surroundings.requireOpen();
+        store.requireOpen();
         Scope before = live().scopes().current();
         live().scopes().current(this);
         try {
@@ -55,7 +55,7 @@ public final class Scope extends Giver implements AutoCloseable {
 
     /** The same for code that returns nothing. */
     public void run(Runnable code) {
-        surroundings.requireOpen();
+        store.requireOpen();
         Scope before = live().scopes().current();
         live().scopes().current(this);
         try {
@@ -77,8 +77,8 @@ public final class Scope extends Giver implements AutoCloseable {
      */
     @Override
     public void close() {
-        surroundings.requireNothingBeingMade();
+        store.requireNothingBeingMade();
         live().scopes().closed(this);
-        surroundings.close();
+        store.close();
     }
 }

@@ -1,29 +1,29 @@
 package dev.patientharbor.rig;
 
 import dev.patientharbor.model.TypeRef;
-import dev.patientharbor.plan.Making;
-import dev.patientharbor.plan.Part;
+import dev.patientharbor.plan.AssemblyPart;
+import dev.patientharbor.plan.ObjectMaking;
 
 /** Hands over what no constructor makes: stand-ins, values, and what the caller gave. */
-final class SuppliedMaker implements Maker {
+final class SuppliedMaker implements CoreMaker {
 
-    private final Part.Made made;
-    private final Stations stations;
+    private final AssemblyPart.Made made;
+    private final StationTable stations;
 
-    SuppliedMaker(Part.Made made, Stations stations) {
+    SuppliedMaker(AssemblyPart.Made made, StationTable stations) {
         this.made = made;
         this.stations = stations;
     }
 
     @Override
-    public Object make(Surroundings at) {
-        Making making = made.making();
+    public Object make(InstanceStore at) {
+        ObjectMaking making = made.making();
         return switch (making.form()) {
-            case MOCKED -> mock((Making.Mocked) making, at);
-            case ANSWERING -> stub((Making.Answering) making, at);
-            case CONVERTED -> value((Making.Converted) making);
-            case HANDED_IN -> ((Making.HandedIn) making).object();
-            case MADE_BY -> ((Making.MadeBy) making).maker().get();
+            case MOCKED -> mock((ObjectMaking.Mocked) making, at);
+            case ANSWERING -> stub((ObjectMaking.Answering) making, at);
+            case CONVERTED -> value((ObjectMaking.Converted) making);
+            case HANDED_IN -> ((ObjectMaking.HandedIn) making).object();
+            case MADE_BY -> ((ObjectMaking.MadeBy) making).maker().get();
             case NO_OBJECT ->
                     throw new IllegalStateException("it stands for no object: it is only checked");
             case CONSTRUCTED, CALLED, SAME_CORE ->
@@ -31,24 +31,24 @@ final class SuppliedMaker implements Maker {
         };
     }
 
-    private Object mock(Making.Mocked mocked, Surroundings at) {
+    private Object mock(ObjectMaking.Mocked mocked, InstanceStore at) {
         return at.live()
                 .standIns(made, made.layers().size())
-                .mock(contract(mocked.contract()), Words.slot(made.slot()));
+                .mock(contract(mocked.contract()), RigWording.slot(made.slot()));
     }
 
-    private Object stub(Making.Answering stub, Surroundings at) {
+    private Object stub(ObjectMaking.Answering stub, InstanceStore at) {
         return at.live()
                 .standIns(made, made.layers().size())
                 .answering(
                         contract(stub.contract()),
                         stub.contract(),
-                        Words.slot(made.slot()),
-                        Makers.place(made),
+                        RigWording.slot(made.slot()),
+                        MakerFactory.place(made),
                         stub.answers());
     }
 
-    private Object value(Making.Converted value) {
+    private Object value(ObjectMaking.Converted value) {
         try {
             return stations.values().object(value.given(), value.contract());
         } catch (IllegalArgumentException unfit) {
@@ -62,7 +62,7 @@ final class SuppliedMaker implements Maker {
 
     @Override
     public boolean owns() {
-        return made.making().form() == Making.Form.MADE_BY;
+        return made.making().form() == ObjectMaking.Form.MADE_BY;
     }
 
     @Override

@@ -1,32 +1,32 @@
 package dev.patientharbor.rig;
 
-import dev.patientharbor.plan.Part;
+import dev.patientharbor.plan.AssemblyPart;
 import java.util.List;
 
 /** Stands for an object whose contract or classes cannot be loaded; whoever asks is told why. */
-final class UnusableStation extends Station {
+final class UnusableStation extends ObjectStation {
 
     private final String profile;
     private final LinkageError fault;
 
-    UnusableStation(Part.Made part, String profile, LinkageError fault) {
+    UnusableStation(AssemblyPart.Made part, String profile, LinkageError fault) {
         super(part);
         this.profile = profile;
         this.fault = fault;
     }
 
     @Override
-    Object get(Surroundings at) {
+    Object get(InstanceStore at) {
         NotMadeException why = NotMadeException.unusable(slot(), fault);
         throw RigException.of(
-                (Part.Made) part(),
+                (AssemblyPart.Made) part(),
                 why.getMessage(),
                 "no " + slot() + " in " + profile + ": " + why.getMessage(),
                 fault);
     }
 
     @Override
-    List<Station> asks() {
+    List<ObjectStation> asks() {
         return List.of();
     }
 }

@@ -37,12 +37,12 @@ public record Call(
 
     /** A value as people read it. */
     public static String shown(Object value) {
-        return Shown.value(value);
+        return VisibleValues.value(value);
     }
 
     /** The call as people read it: {@code announce("berth 3 is taken")}. */
     @Override
     public String toString() {
-        return Shown.call(method.getName(), arguments);
+        return VisibleValues.call(method.getName(), arguments);
     }
 }

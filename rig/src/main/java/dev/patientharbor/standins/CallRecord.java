@@ -17,10 +17,10 @@ import java.util.function.Supplier;
  */
 public final class CallRecord implements CallLog {
 
-    private final List<Entered> entered;
+    private final List<EnteredCall> entered;
 
     /** The call in which each thread is. */
-    private final ThreadLocal<Entered> within;
+    private final ThreadLocal<EnteredCall> within;
 
     private final Place place;
 
@@ -38,7 +38,7 @@ public final class CallRecord implements CallLog {
         this(new ArrayList<>(), new ThreadLocal<>(), null);
     }
 
-    private CallRecord(List<Entered> entered, ThreadLocal<Entered> within, Place place) {
+    private CallRecord(List<EnteredCall> entered, ThreadLocal<EnteredCall> within, Place place) {
         this.entered = entered;
         this.within = within;
         this.place = place;
@@ -50,16 +50,16 @@ public final class CallRecord implements CallLog {
     }
 
     /** One call, from its start on. */
-    public static final class Entered {
+    public static final class EnteredCall {
         private final Call start;
         private final Place place;
-        private final Entered outer;
+        private final EnteredCall outer;
         private final int depth;
         private Call end;
         private Object token;
         private Supplier<? extends Collection<?>> known;
 
-        private Entered(Call start, Place place, Entered outer) {
+        private EnteredCall(Call start, Place place, EnteredCall outer) {
             this.start = start;
             this.place = place;
             this.outer = outer;
@@ -77,7 +77,7 @@ public final class CallRecord implements CallLog {
         }
 
         /** The recorded call of the same thread in which it was made, if it was. */
-        public Optional<Entered> outer() {
+        public Optional<EnteredCall> outer() {
             return Optional.ofNullable(outer);
         }
 
@@ -114,8 +114,8 @@ public final class CallRecord implements CallLog {
         }
     }
 
-    Entered enter(Call start) {
-        Entered one = new Entered(start, place, within.get());
+    EnteredCall enter(Call start) {
+        EnteredCall one = new EnteredCall(start, place, within.get());
         within.set(one);
         synchronized (entered) {
             entered.add(one);
@@ -123,7 +123,7 @@ public final class CallRecord implements CallLog {
         return one;
     }
 
-    void leave(Entered one, Call whole) {
+    void leave(EnteredCall one, Call whole) {
         if (one.outer == null) {
             within.remove();
         } else {
@@ -139,14 +139,14 @@ public final class CallRecord implements CallLog {
 
     @Override
     public void add(Call call, Object token, Supplier<? extends Collection<?>> known) {
-        Entered one = enter(call);
+        EnteredCall one = enter(call);
         one.countsWhile(token, known);
         leave(one, call);
     }
 
     /** All calls so far, in the order in which they were entered. */
-    public List<Entered> all() {
-        List<Entered> all;
+    public List<EnteredCall> all() {
+        List<EnteredCall> all;
         synchronized (entered) {
             all = List.copyOf(entered);
         }

@@ -1,8 +1,8 @@
 package dev.patientharbor.standins;
 
-import dev.patientharbor.live.Values;
+import dev.patientharbor.live.ValueConverter;
 import dev.patientharbor.model.BuiltIn;
-import dev.patientharbor.model.Canned;
+import dev.patientharbor.model.CannedMethod;
 import dev.patientharbor.model.JavaName;
 import dev.patientharbor.model.TypeRef;
 import java.lang.reflect.InvocationHandler;
@@ -17,7 +17,7 @@ import java.util.function.Supplier;
 public final class StandIns {
 
     private final CallRecord record;
-    private final Supplier<Values> values;
+    private final Supplier<ValueConverter> values;
     private final Supplier<List<StandInMaker>> makers;
 
     /**
@@ -26,7 +26,9 @@ public final class StandIns {
      * @param makers those who make mocks, asked for when it is needed; the first that can makes one
      */
     public StandIns(
-            CallRecord record, Supplier<Values> values, Supplier<List<StandInMaker>> makers) {
+            CallRecord record,
+            Supplier<ValueConverter> values,
+            Supplier<List<StandInMaker>> makers) {
         this.record = record;
         this.values = values;
         this.makers = makers;
@@ -50,7 +52,8 @@ public final class StandIns {
         return proxy(
                 contract,
                 "a mock",
-                new Recording(record, slot, "mock", "mock of " + slot, new Neutral()));
+                new RecordingBehaviour(
+                        record, slot, "mock", "mock of " + slot, new NeutralBehaviour()));
     }
 
     /**
@@ -61,12 +64,17 @@ public final class StandIns {
      * @throws IllegalArgumentException if the contract is no interface, or an answer does not fit
      */
     public Object answering(
-            Class<?> contract, TypeRef type, String slot, String where, List<Canned> answers) {
-        Answering answering = new Answering(contract, values.get(), type, slot, where, answers);
+            Class<?> contract,
+            TypeRef type,
+            String slot,
+            String where,
+            List<CannedMethod> answers) {
+        AnsweringBehaviour answering =
+                new AnsweringBehaviour(contract, values.get(), type, slot, where, answers);
         return proxy(
                 contract,
                 "a stub with canned answers",
-                new Recording(record, slot, "stub", "stub of " + slot, answering));
+                new RecordingBehaviour(record, slot, "stub", "stub of " + slot, answering));
     }
 
     /**
@@ -78,7 +86,8 @@ public final class StandIns {
         return proxy(
                 contract,
                 "a spy",
-                new Recording(record, slot, target, "spy on " + target, new PassingOn(inner)));
+                new RecordingBehaviour(
+                        record, slot, target, "spy on " + target, new PassingBehaviour(inner)));
     }
 
     /**
@@ -88,16 +97,16 @@ public final class StandIns {
      */
     public Object around(
             BuiltIn builtIn, Class<?> contract, String slot, String target, Object inner) {
-        Behaviour on = new PassingOn(inner);
+        Behaviour on = new PassingBehaviour(inner);
         String words = BuiltIn.shortWords(builtIn.words()) + " around " + target;
         return builtIn.match(
-                delay -> decorator(contract, words, new Delaying(delay.time(), on)),
-                fail -> decorator(contract, words, new Failing(fail, values.get(), on)),
+                delay -> decorator(contract, words, new DelayingBehaviour(delay.time(), on)),
+                fail -> decorator(contract, words, new FailingBehaviour(fail, values.get(), on)),
                 spy -> spy(contract, slot, target, inner));
     }
 
     private static Object decorator(Class<?> contract, String words, Behaviour behaviour) {
-        return proxy(contract, "a decorator", new Unrecorded(words, behaviour));
+        return proxy(contract, "a decorator", new UnrecordedBehaviour(words, behaviour));
     }
 
     static Object proxy(Class<?> contract, String what, InvocationHandler handler) {

@@ -4,7 +4,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertSame;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import dev.patientharbor.inherited.Side;
+import dev.patientharbor.inherited.CodeSide;
 import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.Settings;
 import dev.patientharbor.model.Slot;
@@ -13,7 +13,7 @@ import dev.patientharbor.plan.Answer.Element;
 import dev.patientharbor.plan.AnswerKind;
 import dev.patientharbor.plan.Assembly;
 import dev.patientharbor.plan.Roster;
-import dev.patientharbor.plan.Row;
+import dev.patientharbor.plan.RosterRow;
 import dev.patientharbor.rig.Rig;
 import dev.patientharbor.rig.Rigs;
 import dev.patientharbor.rosters.AssemblyMaker;
@@ -59,7 +59,7 @@ class RigIsRosterTest {
             ResolvedSet set =
                     Resolver.resolve(
                                     world.set(),
-                                    List.of(Side.ofAll(world.set(), world.code())),
+                                    List.of(CodeSide.ofAll(world.set(), world.code())),
                                     Settings.NONE)
                             .get(0);
             for (Wiring wiring : set.checked()) {
@@ -103,11 +103,11 @@ class RigIsRosterTest {
             return;
         }
         Object[] held = (Object[]) object.getClass().getField("held").get(object);
-        Map<Integer, List<Row>> mine =
+        Map<Integer, List<RosterRow>> mine =
                 rows(consumer, seat, isCore).stream()
                         .collect(Collectors.groupingBy(row -> row.place().index()));
-        for (Map.Entry<Integer, List<Row>> place : mine.entrySet()) {
-            Row row = place.getValue().get(0);
+        for (Map.Entry<Integer, List<RosterRow>> place : mine.entrySet()) {
+            RosterRow row = place.getValue().get(0);
             // Two levels of one name, for objects that look outward in different ways, look alike.
             if (place.getValue().size() == 1) {
                 compared++;
@@ -122,10 +122,10 @@ class RigIsRosterTest {
      * The rows of what stands somewhere. A class that fills a slot in layers stands in its own, and
      * the one object of a class wherever it was met first.
      */
-    private List<Row> rows(String consumer, Optional<Answer.Seat> seat, boolean isCore) {
-        List<Row> all =
+    private List<RosterRow> rows(String consumer, Optional<Answer.Seat> seat, boolean isCore) {
+        List<RosterRow> all =
                 roster.rows().stream().filter(row -> row.consumer().equals(consumer)).toList();
-        List<Row> here =
+        List<RosterRow> here =
                 all.stream()
                         .filter(row -> row.as().equals(seat.map(Answer.Seat::slot)))
                         .filter(row -> row.within().equals(seat.flatMap(Answer.Seat::within)))

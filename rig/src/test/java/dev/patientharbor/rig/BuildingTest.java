@@ -221,20 +221,20 @@ class BuildingTest {
     void a_fresh_object_is_one_for_each_need_and_each_is_the_one_that_its_holder_holds() {
         try (Rig rig = PORT.rig("counted")) {
             Object watch = rig.get(PORT.type("Watch"));
-            Held clock = rig.received(PORT.type("Watch"), "clock");
+            HeldObject clock = rig.received(PORT.type("Watch"), "clock");
             assertSame(Yard.call(watch, "clock"), clock.outermost());
             assertSame(clock.outermost(), rig.received(PORT.type("Watch"), "clock").innermost());
             assertNotSame(clock.outermost(), rig.get(PORT.type("Clock")));
-            Held other = rig.received(PORT.type("Desk"), "other");
+            HeldObject other = rig.received(PORT.type("Desk"), "other");
             assertSame(Yard.call(rig.get(PORT.type("Desk")), "other"), other.outermost());
             assertEquals(
                     List.of("Timed", "Fixed"),
                     other.layers().stream().map(one -> one.getClass().getSimpleName()).toList());
             for (String need : List.of("there", "jakarta", "javax")) {
-                Held held = rig.received(PORT.type("Late"), need);
+                HeldObject held = rig.received(PORT.type("Late"), need);
                 assertEquals("Sonar", held.innermost().getClass().getSimpleName(), need);
             }
-            Held fresh = rig.held(PORT.type("Gauge"), Optional.of("b"));
+            HeldObject fresh = rig.held(PORT.type("Gauge"), Optional.of("b"));
             assertEquals("Fixed", fresh.innermost().getClass().getSimpleName());
         }
     }

@@ -98,7 +98,8 @@ class RefusedTest {
     @Test
     void a_member_that_its_module_does_not_open_is_told_with_what_to_write() throws Exception {
         var closed = String.class.getDeclaredField("value");
-        String message = assertThrows(RigException.class, () -> Members.open(closed)).getMessage();
+        String message =
+                assertThrows(RigException.class, () -> MemberAccess.open(closed)).getMessage();
         assertEquals(
                 "java.lang.String is in the module java.base, which does not open it: write 'opens"
                         + " java.lang;' in its module-info.java, or run with --add-opens"

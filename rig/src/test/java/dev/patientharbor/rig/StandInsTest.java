@@ -6,7 +6,7 @@ import static org.junit.jupiter.api.Assertions.assertNull;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import dev.patientharbor.notation.Recordings;
+import dev.patientharbor.notation.RecordingFiles;
 import dev.patientharbor.standins.Call;
 import java.io.UncheckedIOException;
 import java.lang.reflect.InvocationTargetException;
@@ -266,7 +266,7 @@ class StandInsTest {
         try (Rig rig = spied.rig("real")) {
             Object station = rig.get(spied.type("Station"));
             ask(station, seen);
-            text = Recordings.text("recorded", List.of(), rig.recording(spied.type("Station")));
+            text = RecordingFiles.text("recorded", List.of(), rig.recording(spied.type("Station")));
             assertTrue(
                     assertThrows(
                                     IllegalArgumentException.class,
@@ -359,7 +359,8 @@ class StandInsTest {
             assertEquals(42, call(safe, "pin"));
             call(safe, "word", "hunter2secret");
             String recorded =
-                    Recordings.text("seen", List.of(), rig.recording(yard.type("Safe"))).strip();
+                    RecordingFiles.text("seen", List.of(), rig.recording(yard.type("Safe")))
+                            .strip();
             String shown =
                     String.join(
                             "\n",

@@ -13,10 +13,10 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import dev.patientharbor.check.IncompleteProfileException;
 import dev.patientharbor.notation.ProfileFiles;
-import dev.patientharbor.plan.Row;
-import dev.patientharbor.profiles.Filling;
+import dev.patientharbor.plan.RosterRow;
 import dev.patientharbor.profiles.Plan;
 import dev.patientharbor.profiles.ProfileSet;
+import dev.patientharbor.profiles.SupplyDefinition;
 import gullwing.crane.CraneShed;
 import gullwing.port.BerthLedger;
 import gullwing.port.CardTerminal;
@@ -108,7 +108,7 @@ class SwapTest {
                             within: { quay: { bindings: { Gauge: Sonar }, decorators: { Gauge: [Levelled] } } }
                         """);
         try (Rig rig = yard.rig(yard.plan("t").swap("Gauge", mock()))) {
-            Held ofCrane = rig.received(yard.type("Crane"), "gauge");
+            HeldObject ofCrane = rig.received(yard.type("Crane"), "gauge");
             assertEquals("Levelled", ofCrane.outermost().getClass().getSimpleName());
             assertNotSame(rig.get(yard.type("Gauge")), ofCrane.innermost());
         }
@@ -130,7 +130,7 @@ class SwapTest {
     @Test
     void whatever_may_fill_a_slot_may_be_swapped_in_classes_of_the_test_among_them() {
         Plan plan = PORT.plan("dock-test");
-        Filling ebb = answers(it -> it.call("levelNow").answers(2.1, 0.4));
+        SupplyDefinition ebb = answers(it -> it.call("levelNow").answers(2.1, 0.4));
         Map<String, Plan> plans =
                 Map.of(
                         "0.02", plan.swap(TideGauge.class, fake(Puddle.class)),
@@ -187,7 +187,7 @@ class SwapTest {
         Plan alone = live.solo(ArrivalDesk.class).keeping(TideGauge.class);
         assertEquals("rehearsal, ArrivalDesk solo", alone.profile());
         List<String> received = new ArrayList<>();
-        for (Row row : alone.roster().rows()) {
+        for (RosterRow row : alone.roster().rows()) {
             received.add(row.need() + " " + row.answer().kind().word());
         }
         assertEquals(List.of("ledger mock", "rota mock", "gauge fake"), received);

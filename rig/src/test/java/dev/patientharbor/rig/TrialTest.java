@@ -33,7 +33,8 @@ class TrialTest {
                     """);
 
     private static List<String> told(String profile) {
-        return Trial.of(YARD.plan(profile).assembly(), YARD.type("Desk").getClassLoader()).stream()
+        return TrialBuild.of(YARD.plan(profile).assembly(), YARD.type("Desk").getClassLoader())
+                .stream()
                 .map(TrialTest::text)
                 .toList();
     }

@@ -3,7 +3,7 @@ package dev.patientharbor.rig;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import dev.patientharbor.notation.Recordings;
+import dev.patientharbor.notation.RecordingFiles;
 import java.util.List;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
@@ -74,12 +74,12 @@ class UsageTest {
                     rig.usage().toString());
             Yard.call(rig.get(YARD.type("Crane")), "lift");
             rig.fresh(YARD.type("Crane"));
-            Usage usage = rig.usage();
+            RigUsage usage = rig.usage();
             assertEquals(0, usage.notMade().size());
             assertEquals(2, usage.lines().get(0).made(), "the crane, and a fresh one");
             assertEquals(
                     "[Gauge]",
-                    usage.bypassed().stream().map(Usage.Line::place).toList().toString());
+                    usage.bypassed().stream().map(RigUsage.Line::place).toList().toString());
             assertEquals(
                     "Gauge within quay 1, Pump 1",
                     usage.lines().stream()
@@ -152,7 +152,7 @@ class UsageTest {
                             .map(it -> it.answer().orElseThrow())
                             .toList()
                             .toString());
-            String text = Recordings.text("heard", List.of(), rig.recording(gauge));
+            String text = RecordingFiles.text("heard", List.of(), rig.recording(gauge));
             assertTrue(text.endsWith("          level:\n            answer: 4\n"), text);
         }
     }

@@ -1,0 +1,28 @@
+package dev.patientharbor.cli;
+
+import dev.patientharbor.check.RuleFault;
+import dev.patientharbor.check.Verdict;
+import dev.patientharbor.finding.Severity;
+
+/** How a command ends that has told its verdict. */
+final class CommandEnding {
+
+    private CommandEnding() {}
+
+    /**
+     * The exit code for a verdict; faults of ours are told after what was found in spite of them.
+     */
+    static int of(Verdict verdict, Severity failOn, Console console) {
+        if (verdict.faults().isEmpty()) {
+            return verdict.hasAtLeast(failOn) ? ExitCode.FINDINGS : ExitCode.CLEAN;
+        }
+        for (RuleFault fault : verdict.faults()) {
+            console.tell(
+                    "patient-harbor: a fault of ours, not of your file: "
+                            + fault.rule()
+                            + " did not come to its end: "
+                            + fault.cause());
+        }
+        return ExitCode.OUR_FAULT;
+    }
+}

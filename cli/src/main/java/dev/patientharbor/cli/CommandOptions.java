@@ -1,0 +1,240 @@
+package dev.patientharbor.cli;
+
+import dev.patientharbor.finding.Severity;
+import java.io.File;
+import java.time.LocalDate;
+import java.time.format.DateTimeParseException;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Objects;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Model.OptionSpec;
+import picocli.CommandLine.Model.PositionalParamSpec;
+import picocli.CommandLine.ParseResult;
+
+/** The options that commands share. Declared by code, not by annotations: that starts sooner. */
+final class CommandOptions {
+
+    private static final String PROFILE = "--profile";
+    private static final String CODE = "--code";
+    private static final String INSIDE_FOLDER = "--inside-folder";
+    private static final String FORMAT = "--format";
+    private static final String OUT = "--out";
+    private static final String FAIL_ON = "--fail-on";
+    private static final String TODAY = "--today";
+    private static final String TIME_LIMIT = "--time-limit";
+    private static final String WIDE = "--wide";
+    private static final String BUILD = "--build";
+
+    private CommandOptions() {}
+
+    static CommandSpec helpAndVersion(CommandSpec spec) {
+        return help(spec)
+                .addOption(
+                        OptionSpec.builder("--version")
+                                .versionHelp(true)
+                                .description("Print the version.")
+                                .build());
+    }
+
+    static CommandSpec help(CommandSpec spec) {
+        return spec.addOption(
+                        OptionSpec.builder("-h", "--help")
+                                .usageHelp(true)
+                                .description("Print this help.")
+                                .build())
+                .addOption(
+                        OptionSpec.builder("--debug")
+                                .hidden(true)
+                                .description("Print where a fault happened.")
+                                .build());
+    }
+
+    /** The options of a command that reads a profile file. */
+    static CommandSpec reading(String description, Enum<?>[] forms) {
+        List<String> formats = Arrays.stream(forms).map(CommandOptions::word).toList();
+        CommandSpec spec = CommandSpec.create();
+        spec.usageMessage().description(description).sortOptions(false);
+        spec.addPositional(
+                PositionalParamSpec.builder()
+                        .paramLabel("FILE")
+                        .index("0")
+                        .arity("0..1")
+                        .type(String.class)
+                        .description(
+                                "The profile file, - for standard input; by default the only"
+                                        + " *.harbor.yaml in the current folder.")
+                        .build());
+        spec.addOption(
+                many(
+                                PROFILE,
+                                "NAME",
+                                "Show these profiles alone; the whole file is checked all the"
+                                        + " same.")
+                        .build());
+        spec.addOption(
+                many(CODE, "PATH", "Compiled code to read, in place of the file's own.")
+                        .splitRegex("," + "|" + Pattern.quote(File.pathSeparator))
+                        .splitRegexSynopsisLabel(",")
+                        .build());
+        spec.addOption(
+                OptionSpec.builder(INSIDE_FOLDER)
+                        .description(
+                                "Read nothing that the file names outside its own folder: no"
+                                        + " included file, no settings, no code.")
+                        .build());
+        spec.addOption(
+                one(FORMAT, "FORMAT", "One of " + String.join(", ", formats) + ".")
+                        .completionCandidates(formats)
+                        .defaultValue(formats.get(0))
+                        .build());
+        spec.addOption(one(OUT, "FILE", "Write the result there.").build());
+        spec.addOption(
+                one(FAIL_ON, "SEVERITY", "End with 1 from here on: error, warning or note.")
+                        .defaultValue("error")
+                        .build());
+        spec.addOption(
+                one(TODAY, "DATE", "The day that until is compared with; by default this one.")
+                        .build());
+        return help(spec);
+    }
+
+    private static OptionSpec.Builder many(String name, String label, String description) {
+        return OptionSpec.builder(name)
+                .paramLabel(label)
+                .arity("1")
+                .splitRegex(",")
+                .type(List.class)
+                .auxiliaryTypes(String.class)
+                .description(description);
+    }
+
+    private static OptionSpec.Builder one(String name, String label, String description) {
+        return OptionSpec.builder(name)
+                .paramLabel(label)
+                .arity("1")
+                .type(String.class)
+                .description(description);
+    }
+
+    /** Of roster: whether nothing is left out for brevity. */
+    static OptionSpec wide() {
+        return OptionSpec.builder(WIDE)
+                .description(
+                        "As text: name all who share an instance, not five of them, and tell the"
+                                + " members of a collection each time.")
+                .build();
+    }
+
+    static boolean isWide(ParseResult parsed) {
+        return parsed.hasMatchedOption(WIDE);
+    }
+
+    /** Of check: whether every profile is really built. */
+    static OptionSpec build() {
+        return OptionSpec.builder(BUILD)
+                .description(
+                        "Really build every profile that is complete: this runs your constructors"
+                                + " and factories, and tells what they throw.")
+                .build();
+    }
+
+    /** Of check: how long one profile may take to be built. */
+    static OptionSpec timeLimit() {
+        return one(TIME_LIMIT, "SECONDS", "With --build: how long each profile may take.")
+                .defaultValue("60")
+                .build();
+    }
+
+    static int timeLimit(ParseResult parsed) {
+        String given = parsed.matchedOptionValue(TIME_LIMIT, "60");
+        if (!given.matches("[1-9][0-9]{0,5}")) {
+            throw new UnusableException(
+                    TIME_LIMIT + " takes a number of seconds from 1 to 999999, not " + given);
+        }
+        return Integer.parseInt(given);
+    }
+
+    static boolean isBuild(ParseResult parsed) {
+        return parsed.hasMatchedOption(BUILD);
+    }
+
+    static List<String> profiles(ParseResult parsed) {
+        return names(parsed, PROFILE, "names of profiles");
+    }
+
+    static List<String> code(ParseResult parsed) {
+        return names(parsed, CODE, "folders and jars");
+    }
+
+    private static List<String> names(ParseResult parsed, String option, String what) {
+        List<String> given = parsed.matchedOptionValue(option, List.of());
+        List<String> names = given.stream().filter(one -> !one.isBlank()).toList();
+        if (names.isEmpty() && parsed.hasMatchedOption(option)) {
+            throw new UnusableException(
+                    option + " takes " + what + " with commas between, and there is none");
+        }
+        return names;
+    }
+
+    static boolean isInsideFolder(ParseResult parsed) {
+        return parsed.hasMatchedOption(INSIDE_FOLDER);
+    }
+
+    static String file(ParseResult parsed) {
+        return parsed.matchedPositionalValue(0, "");
+    }
+
+    static String out(ParseResult parsed) {
+        return parsed.matchedOptionValue(OUT, "");
+    }
+
+    /** The form of the answer that is asked for; the first of those that there are by default. */
+    static <F extends Enum<F>> F format(ParseResult parsed, F[] formats) {
+        String wanted = parsed.matchedOptionValue(FORMAT, word(formats[0]));
+        return Arrays.stream(formats)
+                .filter(format -> word(format).equals(wanted))
+                .findFirst()
+                .orElseThrow(
+                        () ->
+                                new UnusableException(
+                                        "there is no format "
+                                                + wanted
+                                                + "; write one of "
+                                                + Arrays.stream(formats)
+                                                        .map(CommandOptions::word)
+                                                        .collect(Collectors.joining(", "))));
+    }
+
+    private static String word(Enum<?> constant) {
+        return constant.name().toLowerCase(Locale.ROOT);
+    }
+
+    static Severity failOn(ParseResult parsed) {
+        String word = parsed.matchedOptionValue(FAIL_ON, "error");
+        return Arrays.stream(Severity.values())
+                .filter(severity -> severity.word().equals(word.toLowerCase(Locale.ROOT)))
+                .findFirst()
+                .orElseThrow(
+                        () ->
+                                new UnusableException(
+                                        "--fail-on takes error, warning or note, not " + word));
+    }
+
+    static LocalDate today(ParseResult parsed) {
+        String day = parsed.matchedOptionValue(TODAY, "");
+        try {
+            return day.isEmpty() ? LocalDate.now() : LocalDate.parse(day);
+        } catch (DateTimeParseException fault) {
+            throw new UnusableException("--today takes a day such as 2027-06-30, not " + day);
+        }
+    }
+
+    static String version() {
+        String version = CommandOptions.class.getPackage().getImplementationVersion();
+        return Objects.requireNonNullElse(version, "(not packaged)");
+    }
+}

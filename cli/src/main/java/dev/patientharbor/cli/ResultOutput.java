@@ -1,0 +1,67 @@
+package dev.patientharbor.cli;
+
+import dev.patientharbor.files.FilePaths;
+import dev.patientharbor.files.FileReplacement;
+import dev.patientharbor.profiles.ProfileSet;
+import dev.patientharbor.report.TextLayout;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Path;
+import java.util.Optional;
+import picocli.CommandLine.ParseResult;
+
+/** Where the result goes: to standard output, or to the file that was asked for. */
+final class ResultOutput {
+
+    private final Optional<Path> file;
+    private final Console console;
+
+    private ResultOutput(Optional<Path> file, Console console) {
+        this.file = file;
+        this.console = console;
+    }
+
+    /**
+     * The output that the arguments ask for.
+     *
+     * @param set what is read; none of its files is overwritten
+     */
+    static ResultOutput of(ParseResult parsed, ProfileSet set, Console console) {
+        String given = CommandOptions.out(parsed);
+        if (given.isEmpty()) {
+            return new ResultOutput(Optional.empty(), console);
+        }
+        Path file = path(given);
+        if (set.isReadFrom(file)) {
+            throw new UnusableException(
+                    "--out names " + given + ", which is read here; write to another file");
+        }
+        return new ResultOutput(Optional.of(file), console);
+    }
+
+    /** How text is laid out there. */
+    TextLayout layout() {
+        return file.isPresent() ? console.forFiles() : console.layout();
+    }
+
+    void write(String text) {
+        if (file.isEmpty()) {
+            console.out().print(text);
+            return;
+        }
+        try {
+            FileReplacement.write(file.get(), text);
+        } catch (IOException fault) {
+            throw new UncheckedIOException("cannot write " + file.get(), fault);
+        }
+        console.tell("written to " + file.get());
+    }
+
+    private static Path path(String given) {
+        try {
+            return FilePaths.resolve(Path.of(""), given);
+        } catch (IOException fault) {
+            throw new UncheckedIOException("cannot write " + given, fault);
+        }
+    }
+}

@@ -1,0 +1,12 @@
+package dev.patientharbor.check;
+
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.model.Suppression;
+
+/**
+ * A finding that is not told, and the word that says so.
+ *
+ * @param finding what was found; it counts against completeness all the same
+ * @param by what suppresses it, with the reason
+ */
+public record SuppressedFinding(Finding finding, Suppression by) {}

@@ -1,0 +1,199 @@
+package dev.patientharbor.declared;
+
+import dev.patientharbor.code.ClassFacts;
+import dev.patientharbor.code.ClassPattern;
+import dev.patientharbor.code.CodeIndex;
+import dev.patientharbor.finding.NameSearch;
+import dev.patientharbor.model.Area;
+import dev.patientharbor.model.WrittenName;
+import dev.patientharbor.names.ClassNames;
+import dev.patientharbor.names.NameLookup;
+import dev.patientharbor.needs.LevelTable;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Comparator;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.IdentityHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** Which areas there are, one inside the other, and which class is a member of which. */
+public final class AreaTable {
+
+    private final List<Area> declared;
+    private final ClassNames names;
+    private final LevelTable levels;
+    private final NameSearch search;
+    private final Map<String, Integer> numbers = new HashMap<>();
+    private final Map<String, Area> byName = new HashMap<>();
+    private final Map<String, List<Area>> byClass = new HashMap<>();
+    private final Map<String, List<Area>> byPackage = new HashMap<>();
+    private final Map<String, List<Area>> belowPackage = new HashMap<>();
+    private final Map<String, Integer> known = new HashMap<>();
+    private final List<UnknownArea> unknown = new ArrayList<>();
+    private final List<NameLookup> unknownMembers = new ArrayList<>();
+    private final List<Overlap> overlaps = new ArrayList<>();
+
+    /**
+     * A name that should be an area's, or one that encloses itself; and the names that there are.
+     *
+     * @param profile the number of the profile that names it; empty if an area does
+     */
+    public record UnknownArea(
+            WrittenName written, List<String> near, boolean circle, Optional<Integer> profile) {}
+
+    /** A class that is a member of two areas of which neither encloses the other. */
+    public record Overlap(String className, Area first, Area second) {}
+
+    public AreaTable(List<Area> declared, ClassNames names, CodeIndex code, LevelTable levels) {
+        this.declared = declared;
+        this.names = names;
+        this.levels = levels;
+        declared.forEach(area -> byName.put(area.name(), area));
+        search = new NameSearch(byName.keySet());
+        declared.forEach(this::number);
+        declared.forEach(this::addMembers);
+        if (!declared.isEmpty()) {
+            code.sorted().forEach(this::tellOverlap);
+        }
+    }
+
+    /** What should be an area and is none. */
+    public List<UnknownArea> unknown() {
+        return unknown;
+    }
+
+    /** Members that no class answers to. */
+    public List<NameLookup> unknownMembers() {
+        return unknownMembers;
+    }
+
+    public List<Overlap> overlaps() {
+        return overlaps;
+    }
+
+    /** The level of an area of that name. */
+    Optional<Integer> find(String name) {
+        return Optional.ofNullable(numbers.get(name));
+    }
+
+    /** Tells a name that should be an area's. */
+    void tellUnknown(WrittenName written, Optional<Integer> profile) {
+        unknown.add(new UnknownArea(written, search.near(written.text()), false, profile));
+    }
+
+    /** The level of the innermost area of a class; the whole profile if it is in none. */
+    public int of(ClassFacts facts) {
+        if (declared.isEmpty()) {
+            return LevelTable.WHOLE;
+        }
+        Integer level = known.get(facts.name());
+        if (level == null) {
+            level = innermost(facts);
+            known.put(facts.name(), level);
+        }
+        return level;
+    }
+
+    private int innermost(ClassFacts facts) {
+        int innermost = LevelTable.WHOLE;
+        for (Area area : memberOf(facts)) {
+            int level = numbers.get(area.name());
+            if (levels.encloses(innermost, level)) {
+                innermost = level;
+            }
+        }
+        return innermost;
+    }
+
+    private List<Area> memberOf(ClassFacts facts) {
+        Set<Area> all = Collections.newSetFromMap(new IdentityHashMap<>());
+        all.addAll(byClass.getOrDefault(facts.name(), List.of()));
+        String packageName = facts.packageName();
+        all.addAll(byPackage.getOrDefault(packageName, List.of()));
+        if (!belowPackage.isEmpty()) {
+            for (int end = packageName.length();
+                    end > 0;
+                    end = packageName.lastIndexOf('.', end - 1)) {
+                all.addAll(belowPackage.getOrDefault(packageName.substring(0, end), List.of()));
+            }
+        }
+        return all.stream().sorted(Comparator.comparing(Area::at)).toList();
+    }
+
+    /** Numbers an area, those around it first. */
+    private void number(Area area) {
+        Deque<Area> inside = new ArrayDeque<>();
+        Set<String> open = new HashSet<>();
+        int parent = LevelTable.WHOLE;
+        for (Area at = area; at != null; ) {
+            Integer known = numbers.get(at.name());
+            if (known != null) {
+                parent = known;
+                break;
+            }
+            if (!open.add(at.name())) {
+                unknown.add(
+                        new UnknownArea(
+                                at.inside().orElseThrow(), List.of(), true, Optional.empty()));
+                parent = levels.addArea(at.name(), LevelTable.WHOLE);
+                numbers.put(at.name(), parent);
+                break;
+            }
+            inside.push(at);
+            Optional<WrittenName> around = at.inside();
+            at = around.map(one -> byName.get(one.text())).orElse(null);
+            if (at == null) {
+                around.ifPresent(one -> tellUnknown(one, Optional.empty()));
+            }
+        }
+        for (Area one : inside) {
+            int around = parent;
+            parent = numbers.computeIfAbsent(one.name(), name -> levels.addArea(name, around));
+        }
+    }
+
+    private void addMembers(Area area) {
+        for (WrittenName member : area.members()) {
+            if (ClassPattern.isPattern(member.text())) {
+                ClassPattern pattern = ClassPattern.of(member.text());
+                (pattern.below() ? belowPackage : byPackage)
+                        .computeIfAbsent(pattern.packageName(), one -> new ArrayList<>(1))
+                        .add(area);
+            } else if (names.isThing(member.text())) {
+                byClass.computeIfAbsent(member.text(), one -> new ArrayList<>(1)).add(area);
+            } else {
+                NameLookup lookup = names.lookup(member);
+                lookup.facts()
+                        .ifPresentOrElse(
+                                facts ->
+                                        byClass.computeIfAbsent(
+                                                        facts.name(), one -> new ArrayList<>(1))
+                                                .add(area),
+                                () -> unknownMembers.add(lookup));
+            }
+        }
+    }
+
+    private void tellOverlap(ClassFacts facts) {
+        List<Area> all = memberOf(facts);
+        int innermost = of(facts);
+        for (Area area : all) {
+            int level = numbers.get(area.name());
+            if (level != innermost && !levels.encloses(level, innermost)) {
+                Area other =
+                        all.stream()
+                                .filter(one -> numbers.get(one.name()) == innermost)
+                                .findFirst()
+                                .orElse(area);
+                overlaps.add(new Overlap(facts.name(), other, area));
+                return;
+            }
+        }
+    }
+}

@@ -1,0 +1,20 @@
+package dev.patientharbor.finding;
+
+import java.util.List;
+
+/**
+ * One more fact of a finding.
+ *
+ * @param label what the fact is, such as {@code looked in}
+ * @param lines the fact, a line each; what is shown of one never breaks into two
+ */
+public record FindingDetail(String label, List<String> lines) {
+    public FindingDetail {
+        lines = List.copyOf(lines);
+    }
+
+    /** The fact as one text, its lines separated by {@code \n}. */
+    public String text() {
+        return String.join("\n", lines);
+    }
+}

@@ -1,0 +1,118 @@
+package dev.patientharbor.finding;
+
+import java.util.Comparator;
+import java.util.function.Function;
+
+/**
+ * A place in what the user wrote: in a profile file, in a compiled class, or in Java source that
+ * declares profiles. What is not known is left out, never invented.
+ */
+public sealed interface SourcePosition extends Comparable<SourcePosition> {
+
+    /** One order for all places: files first, by path and position; then classes by name. */
+    Comparator<SourcePosition> ORDER =
+            Comparator.<SourcePosition, Boolean>comparing(where -> where instanceof InClass)
+                    .thenComparing(
+                            where -> where.match(InFile::path, InClass::className, InSource::file))
+                    .thenComparing(where -> where.match(InFile::line, in -> 0, InSource::line))
+                    .thenComparing(where -> where.match(InFile::column, in -> 0, in -> 0))
+                    .thenComparing(where -> where.match(in -> "", InClass::member, in -> ""));
+
+    /** Decides by kind of place. */
+    <T> T match(
+            Function<InFile, T> inFile,
+            Function<InClass, T> inClass,
+            Function<InSource, T> inSource);
+
+    /**
+     * The place as people read it: {@code port.harbor.yaml:61:3}, {@code gullwing.port.Rota,
+     * constructor} or {@code DeskTest.java:42}.
+     */
+    String text();
+
+    @Override
+    default int compareTo(SourcePosition other) {
+        return ORDER.compare(this, other);
+    }
+
+    /** The first character of a file; for what concerns the file as a whole. */
+    static SourcePosition startOf(String path) {
+        return new InFile(path, 1, 1);
+    }
+
+    /** A class as a whole. */
+    static SourcePosition classNamed(String binaryName) {
+        return new InClass(binaryName, "");
+    }
+
+    /**
+     * A place in a text file.
+     *
+     * @param path the path as the user gave it
+     * @param line from 1
+     * @param column from 1, in characters
+     */
+    record InFile(String path, int line, int column) implements SourcePosition {
+        public InFile {
+            if (line < 1 || column < 1) {
+                throw new IllegalArgumentException(
+                        "lines and columns start at 1: " + line + ":" + column);
+            }
+        }
+
+        @Override
+        public <T> T match(
+                Function<InFile, T> inFile,
+                Function<InClass, T> inClass,
+                Function<InSource, T> inSource) {
+            return inFile.apply(this);
+        }
+
+        @Override
+        public String text() {
+            return path + ":" + line + ":" + column;
+        }
+    }
+
+    /**
+     * A place in compiled code.
+     *
+     * @param className the binary name
+     * @param member the member as people read it, empty for the class as a whole
+     */
+    record InClass(String className, String member) implements SourcePosition {
+        @Override
+        public <T> T match(
+                Function<InFile, T> inFile,
+                Function<InClass, T> inClass,
+                Function<InSource, T> inSource) {
+            return inClass.apply(this);
+        }
+
+        @Override
+        public String text() {
+            return member.isEmpty() ? className : className + ", " + member;
+        }
+    }
+
+    /**
+     * A place in Java source, as a stack shows it.
+     *
+     * @param file the name of the file
+     * @param line from 1
+     */
+    record InSource(String file, int line) implements SourcePosition {
+        @Override
+        public <T> T match(
+                Function<InFile, T> inFile,
+                Function<InClass, T> inClass,
+                Function<InSource, T> inSource) {
+            return inSource.apply(this);
+        }
+
+        @Override
+        public String text() {
+            return file + ":" + line;
+        }
+    }
+}

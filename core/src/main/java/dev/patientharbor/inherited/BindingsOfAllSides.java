@@ -1,0 +1,127 @@
+package dev.patientharbor.inherited;
+
+import dev.patientharbor.declared.ResolvedBinding;
+import dev.patientharbor.declared.ResolvedDecoratorStatement;
+import dev.patientharbor.model.ImplementationKind;
+import dev.patientharbor.model.Slot;
+import dev.patientharbor.model.SupplyEffect;
+import dev.patientharbor.names.NameLookup;
+import dev.patientharbor.needs.LevelTable;
+import dev.patientharbor.needs.SlotTable;
+import dev.patientharbor.types.Carrier;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * What the profiles of a set bind, whoever checks them: each as all sides have it on which it
+ * matters. Looked through once for all sides.
+ */
+public final class BindingsOfAllSides {
+
+    private final List<ProfileOnSide> said = new ArrayList<>();
+    private final Map<String, ResolvedBinding> firstByMaker = new HashMap<>();
+    private final Map<String, ImplementationKind> standIns = new HashMap<>();
+    private final Set<String> replaced = new HashSet<>();
+    private final Set<String> supplied = new HashSet<>();
+    private Map<Slot, Set<String>> profilesBySlot;
+
+    /** A profile, and the slots of the side that resolved it. */
+    private record ProfileOnSide(ResolvedProfile profile, SlotTable slots) {}
+
+    public BindingsOfAllSides() {}
+
+    /**
+     * Adds what a profile says itself, as a side has it; in the order of the file.
+     *
+     * @param side the side that resolved it
+     * @param slots the slots of that side
+     */
+    public void add(ResolvedProfile profile, CodeSide side, SlotTable slots) {
+        said.add(new ProfileOnSide(profile, slots));
+        for (ResolvedBinding binding : profile.own()) {
+            binding.names().forEach(name -> supply(name, side));
+            binding.slot().ifPresent(slot -> replace(binding, slots.slot(slot)));
+            binding.blueprint().ifPresent(one -> firstByMaker.putIfAbsent(one.maker(), binding));
+            binding.declared()
+                    .supply()
+                    .kind()
+                    .filter(ImplementationKind::isStandIn)
+                    .ifPresent(
+                            kind ->
+                                    binding.implementation()
+                                            .flatMap(NameLookup::facts)
+                                            .ifPresent(
+                                                    facts ->
+                                                            standIns.putIfAbsent(
+                                                                    facts.name(), kind)));
+        }
+        for (ResolvedDecoratorStatement statement : profile.ownDecorations()) {
+            statement.all().forEach(decorator -> supply(decorator.name(), side));
+        }
+    }
+
+    private void supply(NameLookup name, CodeSide side) {
+        name.facts()
+                .or(() -> side.lookupAnywhere(name).facts())
+                .ifPresent(facts -> supplied.add(facts.name()));
+    }
+
+    private void replace(ResolvedBinding binding, Slot slot) {
+        String contract = SlotTable.className(Carrier.innermost(slot.contract()));
+        boolean isItself =
+                binding.blueprint()
+                        .filter(one -> one.method().isEmpty())
+                        .filter(one -> one.className().equals(contract))
+                        .isPresent();
+        if (!isItself && binding.declared().supply().effect() != SupplyEffect.KEEPS) {
+            replaced.add(contract);
+        }
+    }
+
+    /** The profiles that bind a slot in the whole profile, in the order of the file. */
+    public List<String> profiles(Slot slot) {
+        if (profilesBySlot == null) {
+            profilesBySlot = new HashMap<>();
+            for (ProfileOnSide one : said) {
+                one.profile().own().stream()
+                        .flatMap(binding -> binding.slot().stream())
+                        .filter(number -> one.slots().level(number) == LevelTable.WHOLE)
+                        .distinct()
+                        .forEach(
+                                number ->
+                                        profilesBySlot
+                                                .computeIfAbsent(
+                                                        one.slots().slot(number),
+                                                        it -> new LinkedHashSet<>(2))
+                                                .add(one.profile().declared().name()));
+            }
+        }
+        return List.copyOf(profilesBySlot.getOrDefault(slot, Set.of()));
+    }
+
+    /** The binding, the first of all, by which objects are made in a way. */
+    public Optional<ResolvedBinding> firstBy(String maker) {
+        return Optional.ofNullable(firstByMaker.get(maker));
+    }
+
+    /** What some profile calls a class, if it binds it as a stand-in. */
+    public Optional<ImplementationKind> standIn(String className) {
+        return Optional.ofNullable(standIns.get(className));
+    }
+
+    /** Whether some profile binds a class to something else: a mock, a subclass, a value. */
+    public boolean isReplaced(String className) {
+        return replaced.contains(className);
+    }
+
+    /** Whether some profile names a class as what is supplied or decorates. */
+    boolean isSupplied(String className) {
+        return supplied.contains(className);
+    }
+}

@@ -1,0 +1,142 @@
+package dev.patientharbor.inherited;
+
+import dev.patientharbor.code.CodeIndex;
+import dev.patientharbor.code.CodePlaces;
+import dev.patientharbor.model.SetDeclaration;
+import dev.patientharbor.model.WrittenName;
+import dev.patientharbor.names.NameLookup;
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * The profiles that see the same code. Each side is resolved by itself, against the classes that it
+ * has.
+ *
+ * @param code what its profiles see
+ * @param profiles the numbers of the profiles that are checked on it
+ * @param name the names of its profiles
+ * @param lineages these profiles, and all that they extend
+ * @param all what each side sees, this one too
+ */
+public record CodeSide(
+        CodeIndex code, BitSet profiles, String name, BitSet lineages, SideOverview all) {
+
+    /** One side for all profiles. */
+    public static CodeSide ofAll(SetDeclaration set, CodeIndex code) {
+        BitSet all = new BitSet();
+        all.set(0, set.profiles().size());
+        return new CodeSide(code, all, "", all, new SideOverview(set, Optional.empty()));
+    }
+
+    /** The sides of a set, in the order in which its profiles name them. */
+    public static List<CodeSide> of(SetDeclaration set, CodePlaces places) {
+        SideOverview all = new SideOverview(set, Optional.of(places));
+        List<List<WrittenName>> seen = seen(set, all.hierarchy());
+        Map<List<WrittenName>, BitSet> bySeen = new LinkedHashMap<>();
+        for (int number = 0; number < set.profiles().size(); number++) {
+            if (!set.profiles().get(number).partial()) {
+                bySeen.computeIfAbsent(seen.get(number), one -> new BitSet()).set(number);
+            }
+        }
+        if (bySeen.isEmpty()) {
+            bySeen.put(set.code(), new BitSet());
+        }
+        List<CodeSide> sides = new ArrayList<>();
+        bySeen.forEach(
+                (written, profiles) -> {
+                    CodeIndex code = places.only(written);
+                    String name = names(set, profiles);
+                    BitSet lineages = (BitSet) profiles.clone();
+                    profiles.stream().forEach(one -> lineages.or(all.hierarchy().ancestors(one)));
+                    all.add(name, lineages, written);
+                    sides.add(new CodeSide(code, profiles, name, lineages, all));
+                });
+        return sides;
+    }
+
+    /** The places of code that each profile sees, in the order of the file. */
+    public static List<List<WrittenName>> seen(SetDeclaration set) {
+        return seen(set, new ProfileHierarchy(set.profiles()));
+    }
+
+    /** By profile: the set's code, and what the profile adds, or else what it inherits. */
+    private static List<List<WrittenName>> seen(SetDeclaration set, ProfileHierarchy hierarchy) {
+        List<List<WrittenName>> seen =
+                new ArrayList<>(Collections.nCopies(set.profiles().size(), null));
+        for (int number : hierarchy.order()) {
+            List<Integer> parents = hierarchy.parents(number);
+            Optional<List<WrittenName>> own = set.profiles().get(number).terms().code();
+            if (own.isEmpty() && parents.size() == 1) {
+                seen.set(number, seen.get(parents.get(0)));
+            } else {
+                Set<WrittenName> all = new LinkedHashSet<>(set.code());
+                if (own.isPresent()) {
+                    all.addAll(own.get());
+                } else {
+                    parents.forEach(parent -> all.addAll(seen.get(parent)));
+                }
+                seen.set(number, List.copyOf(all));
+            }
+        }
+        return seen;
+    }
+
+    private static String names(SetDeclaration set, BitSet profiles) {
+        return String.join(
+                ", ", profiles.stream().mapToObj(one -> set.profiles().get(one).name()).toList());
+    }
+
+    /** The profiles that see a class of that name, where those of this side do not. */
+    public List<String> whoSees(WrittenName wanted) {
+        return all.whoSees(wanted).stream().filter(one -> !one.equals(name)).toList();
+    }
+
+    /**
+     * The profiles of which it matters here what they say, by number: what is checked here, all
+     * that this extends, and what is checked on no side at all.
+     */
+    public BitSet concerned() {
+        return all.concerned(lineages);
+    }
+
+    /** A name that this side does not know, looked up in what all sides see. */
+    NameLookup lookupAnywhere(NameLookup unknown) {
+        return all.lookup(unknown);
+    }
+
+    public ProfileHierarchy hierarchy() {
+        return all.hierarchy();
+    }
+
+    /** A profile and all that it extends, by number. */
+    public BitSet lineage(int profile) {
+        return all.hierarchy().lineage(profile);
+    }
+
+    /** Whether there is no other side. */
+    public boolean isOnly() {
+        return all.count() <= 1;
+    }
+
+    /** Whether what is the same on all sides is to be told here. */
+    public boolean isFirst() {
+        return all.isFirst(name);
+    }
+
+    /** The names of all profiles of the set, whoever checks them, in the order of the file. */
+    public List<String> profileNames() {
+        return all.profileNames();
+    }
+
+    /** The profiles whose names are like a name. */
+    public List<String> nearProfiles(String text) {
+        return all.nearProfiles(text);
+    }
+}

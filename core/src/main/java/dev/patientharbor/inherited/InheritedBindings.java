@@ -1,0 +1,221 @@
+package dev.patientharbor.inherited;
+
+import dev.patientharbor.declared.ResolvedBinding;
+import dev.patientharbor.finding.SourcePosition;
+import dev.patientharbor.model.Binding;
+import dev.patientharbor.model.SupplyEffect;
+import java.util.ArrayList;
+import java.util.IdentityHashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.BiFunction;
+
+/** The bindings that hold in one profile, its own and inherited, by slot and level. */
+final class InheritedBindings {
+
+    private final int profile;
+    private final ProfileHierarchy hierarchy;
+    private final List<List<ResolvedBinding>> boundTwice = new ArrayList<>();
+    private final List<ResolvedBinding> changesNothing = new ArrayList<>();
+    private final List<ResolvedProfile.RepeatedStatement> repeats = new ArrayList<>();
+    private final List<ResolvedBinding> changed = new ArrayList<>();
+    private final Map<ResolvedBinding, ResolvedBinding> basis = new IdentityHashMap<>();
+
+    /** What a change said that was put upon an inherited binding, by what came of it. */
+    private final Map<ResolvedBinding, Binding> changes = new IdentityHashMap<>();
+
+    private final InheritedStatements<ResolvedBinding> bindings;
+
+    /**
+     * @param again resolves a binding that was put together from an inherited one and a change of
+     *     it
+     */
+    InheritedBindings(
+            int profile,
+            ProfileHierarchy hierarchy,
+            List<InheritedBindings> parents,
+            List<ResolvedBinding> own,
+            BiFunction<ResolvedBinding, Binding, ResolvedBinding> again) {
+        this.profile = profile;
+        this.hierarchy = hierarchy;
+        bindings =
+                InheritedStatements.of(
+                        parents.stream().map(one -> one.bindings).toList(), this::joined);
+        for (ResolvedBinding binding : own) {
+            changed.add(binding.declared().needsInherited() ? put(binding, again) : binding);
+        }
+        bindOwn(changed);
+    }
+
+    /** What the profile says itself, changes put upon what they change. */
+    List<ResolvedBinding> own() {
+        return changed;
+    }
+
+    /** Own bindings that change a part of an inherited one, each with that one. */
+    Map<ResolvedBinding, ResolvedBinding> basis() {
+        return basis;
+    }
+
+    private ResolvedBinding put(
+            ResolvedBinding change, BiFunction<ResolvedBinding, Binding, ResolvedBinding> again) {
+        Optional<ResolvedBinding> inherited = change.slot().flatMap(this::find);
+        if (inherited.isPresent()) {
+            ResolvedBinding whole =
+                    again.apply(change, change.declared().over(inherited.get().declared()));
+            basis.put(whole, inherited.get());
+            changes.put(whole, change.declared());
+            return whole;
+        }
+        if (change.slot().isPresent()
+                && change.declared().supply().effect() == SupplyEffect.KEEPS) {
+            changesNothing.add(change);
+        }
+        return change;
+    }
+
+    /** The binding that holds for a slot at its level. */
+    Optional<ResolvedBinding> find(int slot) {
+        InheritedStatement<ResolvedBinding> statement = said(slot);
+        return statement == null ? Optional.empty() : statement.what().binds();
+    }
+
+    /** The inherited bindings of a slot that no longer hold here, nearest first. */
+    List<ResolvedBinding> hidden(int slot) {
+        List<ResolvedBinding> hidden = new ArrayList<>(0);
+        InheritedStatement<ResolvedBinding> statement = said(slot);
+        while (statement != null && statement.over().isPresent()) {
+            statement = statement.over().get();
+            hidden.add(statement.what());
+        }
+        return hidden;
+    }
+
+    /**
+     * The binding that first filled a slot since it was last removed: it keeps that one's place.
+     */
+    ResolvedBinding first(int slot) {
+        InheritedStatement<ResolvedBinding> statement = said(slot);
+        while (statement.over().filter(over -> !isRemoved(over)).isPresent()) {
+            statement = statement.over().get();
+        }
+        return statement.what();
+    }
+
+    /** Everything that holds, in order of slot. */
+    List<ResolvedBinding> all() {
+        List<ResolvedBinding> all = new ArrayList<>();
+        bindings.eachSlot(slot -> find(slot).ifPresent(all::add));
+        return all;
+    }
+
+    List<List<ResolvedBinding>> boundTwice() {
+        return boundTwice;
+    }
+
+    /** Own words that remove or change what is not there. */
+    List<ResolvedBinding> changesNothing() {
+        return changesNothing;
+    }
+
+    /** Own words that say what is inherited anyway. */
+    List<ResolvedProfile.RepeatedStatement> repeats() {
+        return repeats;
+    }
+
+    List<ResolvedProfile.Clash> clashes() {
+        List<ResolvedProfile.Clash> clashes = new ArrayList<>();
+        bindings.eachSlot(
+                slot ->
+                        ResolvedProfile.Clash.in(said(slot), slot, InheritedBindings::place)
+                                .ifPresent(clashes::add));
+        return clashes;
+    }
+
+    boolean saysTheSameAs(InheritedBindings other, int slot) {
+        return said(slot) == other.said(slot);
+    }
+
+    private InheritedStatement<ResolvedBinding> said(int slot) {
+        return bindings.get(slot);
+    }
+
+    private static SourcePosition place(InheritedStatement<ResolvedBinding> word) {
+        return word.what().declared().at();
+    }
+
+    private static boolean isRemoved(InheritedStatement<ResolvedBinding> statement) {
+        return statement.what().binds().isEmpty();
+    }
+
+    private InheritedStatement<ResolvedBinding> joined(
+            List<InheritedStatement<ResolvedBinding>> words) {
+        return InheritedStatement.join(
+                profile,
+                words,
+                hierarchy,
+                (a, b) -> a == b || a.declared().saysTheSameAs(b.declared()));
+    }
+
+    private void bindOwn(List<ResolvedBinding> own) {
+        Map<Integer, List<ResolvedBinding>> bySlot = new LinkedHashMap<>();
+        for (ResolvedBinding binding : own) {
+            binding.slot()
+                    .ifPresent(
+                            slot ->
+                                    bySlot.computeIfAbsent(slot, one -> new ArrayList<>(1))
+                                            .add(binding));
+        }
+        bySlot.forEach(
+                (slot, all) -> {
+                    if (all.get(0).declared().supply().effect() == SupplyEffect.REMOVES
+                            && find(slot).isEmpty()) {
+                        changesNothing.add(all.get(0));
+                    }
+                    if (all.size() > 1) {
+                        boundTwice.add(all);
+                    } else if (said(slot) != null && repeats(said(slot), all.get(0))) {
+                        repeats.add(
+                                new ResolvedProfile.RepeatedStatement(
+                                        slot,
+                                        all.get(0).declared().at(),
+                                        said(slot).what().declared().at(),
+                                        all.get(0).binds()));
+                    }
+                    bindings.put(slot, over(said(slot), all.get(0)));
+                });
+    }
+
+    /** An own word upon an inherited one: a part of it settles only a dispute about that part. */
+    private InheritedStatement<ResolvedBinding> over(
+            InheritedStatement<ResolvedBinding> inherited, ResolvedBinding own) {
+        InheritedStatement<ResolvedBinding> statement =
+                InheritedStatement.by(profile, own, Optional.ofNullable(inherited));
+        Binding change = changes.get(own);
+        if (change == null || inherited.disagreement().isEmpty()) {
+            return statement;
+        }
+        List<Binding> each =
+                inherited.disagreement().get().words().stream()
+                        .map(word -> change.over(word.what().declared()))
+                        .toList();
+        return each.stream().allMatch(each.get(0)::saysTheSameAs)
+                ? statement
+                : new InheritedStatement<>(
+                        own, profile, inherited.disagreement(), statement.over());
+    }
+
+    /**
+     * Whether an own word is the inherited one again, with the same grounds, and settles nothing.
+     */
+    private static boolean repeats(
+            InheritedStatement<ResolvedBinding> inherited, ResolvedBinding own) {
+        Binding before = inherited.what().declared();
+        return inherited.disagreement().isEmpty()
+                && own.binds().isPresent()
+                && own.declared().saysTheSameAs(before)
+                && own.declared().grounds().equals(before.grounds());
+    }
+}

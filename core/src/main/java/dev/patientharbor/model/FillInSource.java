@@ -1,0 +1,28 @@
+package dev.patientharbor.model;
+
+import java.util.Arrays;
+import java.util.Optional;
+
+/** From where a slot may be filled that nothing binds. */
+public enum FillInSource {
+    /** The only implementation in the code. */
+    SOLE,
+    /** Classes that carry a name, a qualifier or a scope of the open standard. */
+    MARKED,
+    /** The service files of the code, {@code META-INF/services}. */
+    SERVICES;
+
+    /** The word that people read and write, such as {@code marked}. */
+    public String word() {
+        return switch (this) {
+            case SOLE -> "sole";
+            case MARKED -> "marked";
+            case SERVICES -> "services";
+        };
+    }
+
+    /** The one of that word, if it is one. */
+    public static Optional<FillInSource> of(String word) {
+        return Arrays.stream(values()).filter(one -> one.word().equals(word)).findFirst();
+    }
+}

@@ -1,9 +1,0 @@
-package dev.patientharbor.model;
-
-/**
- * What a profile says for one area or one consumer.
- *
- * @param place the name of the area, or of the consumer's class
- * @param words what holds there
- */
-public record Within(Written place, Words words) {}

@@ -1,0 +1,48 @@
+package dev.patientharbor.plan;
+
+import java.util.Optional;
+import java.util.stream.Collectors;
+
+/**
+ * What one need receives.
+ *
+ * @param answer all that is known of it
+ */
+public record RosterNeed(Answer answer) {
+
+    /** What it is. */
+    public AnswerKind kind() {
+        return answer.kind();
+    }
+
+    /**
+     * It as people read it, call meets call: {@code NightSurcharge → real TonnageFee}, {@code
+     * mock}, {@code absent}; classes by their short names.
+     */
+    public String received() {
+        String layers =
+                answer.decorators().stream()
+                        .map(name -> Roster.shortName(name) + " → ")
+                        .collect(Collectors.joining());
+        return layers
+                + answer.kind().word()
+                + answer.implementation().map(name -> " " + Roster.shortName(name)).orElse("");
+    }
+
+    /** It as people read it. */
+    @Override
+    public String toString() {
+        return received();
+    }
+
+    /** Whether the core, behind any decorators, is an object of just that class. */
+    public boolean is(Class<?> type) {
+        return answer.implementation().filter(type.getName()::equals).isPresent();
+    }
+
+    /** Whether it is the very instance that another need receives. */
+    public boolean isSameAs(RosterNeed other) {
+        Optional<String> instance = answer.instance();
+        return instance.isPresent() && instance.equals(other.answer.instance());
+    }
+}

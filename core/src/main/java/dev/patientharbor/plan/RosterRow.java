@@ -1,0 +1,55 @@
+package dev.patientharbor.plan;
+
+import dev.patientharbor.model.ShortName;
+import dev.patientharbor.model.Slot;
+import java.util.Comparator;
+import java.util.Optional;
+
+/**
+ * One need of one consumer, and what it receives.
+ *
+ * @param consumer the binary name of the class that asks
+ * @param need the name of the parameter or field
+ * @param place where it asks
+ * @param as the slot that the consumer fills here; empty for an entry consumer
+ * @param within the area or consumer at which the consumer was bound; empty for the whole profile
+ * @param slot what it asks for, inside any wrapping
+ * @param carrier what it is wrapped in, such as {@code Map<String,Supplier>}
+ * @param answer what it receives
+ */
+public record RosterRow(
+        String consumer,
+        String need,
+        NeedPlace place,
+        Optional<Slot> as,
+        Optional<String> within,
+        Slot slot,
+        Optional<String> carrier,
+        Answer answer) {
+
+    /**
+     * By consumer, place, the slot that the consumer fills (an entry consumer first), and level.
+     */
+    public static final Comparator<RosterRow> ORDER =
+            Comparator.comparing(RosterRow::consumer)
+                    .thenComparing(RosterRow::place)
+                    .thenComparing(row -> row.as().map(Slot::text).orElse(""))
+                    .thenComparing(row -> row.within().orElse(""));
+
+    /** It as people read it: {@code FeeBooth (terminal): mock}; classes by their short names. */
+    @Override
+    public String toString() {
+        return Roster.shortName(consumer)
+                + as.map(slot -> " as " + slot.text(ShortName::of)).orElse("")
+                + within.map(level -> " within " + ShortName.of(level)).orElse("")
+                + " ("
+                + need
+                + "): "
+                + new RosterNeed(answer);
+    }
+
+    /** The same with another answer. */
+    public RosterRow with(Answer other) {
+        return new RosterRow(consumer, need, place, as, within, slot, carrier, other);
+    }
+}

@@ -1,0 +1,17 @@
+package dev.patientharbor.plan;
+
+import dev.patientharbor.model.CannedMethod;
+import dev.patientharbor.model.Slot;
+import java.util.List;
+
+/**
+ * What was seen of a slot, as canned answers.
+ *
+ * @param slot the slot
+ * @param answers what a stub would answer that does the same
+ */
+public record SlotRecording(Slot slot, List<CannedMethod> answers) {
+    public SlotRecording {
+        answers = List.copyOf(answers);
+    }
+}

@@ -1,0 +1,36 @@
+package dev.patientharbor.rules;
+
+import dev.patientharbor.declared.ResolvedBinding;
+import dev.patientharbor.inherited.ResolvedProfile;
+import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.ruling.FindingReporter;
+import dev.patientharbor.ruling.RuleContext;
+import dev.patientharbor.wiring.Wiring;
+import java.util.HashMap;
+import java.util.Map;
+
+/**
+ * Which bindings are made use of: asked of the profiles alone that inherit what their owner says.
+ */
+final class BindingUsesByOwner {
+
+    private final ResolvedSet set;
+    private final FindingReporter reporter;
+    private final Map<Wiring, BindingUses> uses = new HashMap<>();
+
+    BindingUsesByOwner(RuleContext context) {
+        this.set = context.set();
+        this.reporter = context.reporter();
+    }
+
+    boolean isUsed(ResolvedBinding binding) {
+        ResolvedProfile owner = set.profile(binding.owner());
+        // Mostly the profile that says it uses it.
+        return set.wiring(owner).filter(one -> isUsed(binding, one)).isPresent()
+                || reporter.eachHeir(owner).anyMatch(one -> isUsed(binding, one));
+    }
+
+    private boolean isUsed(ResolvedBinding binding, Wiring wiring) {
+        return uses.computeIfAbsent(wiring, one -> new BindingUses(set, one)).has(binding);
+    }
+}

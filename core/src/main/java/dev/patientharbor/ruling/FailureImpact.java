@@ -1,0 +1,110 @@
+package dev.patientharbor.ruling;
+
+import dev.patientharbor.declared.ResolvedBinding;
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.needs.LevelTable;
+import dev.patientharbor.needs.SlotTable;
+import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.wiring.SlotOutcome;
+import dev.patientharbor.wiring.Wiring;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+
+/** Walks a wiring against its arrows: who asks for a slot, and which entry consumers lead there. */
+public final class FailureImpact {
+
+    private final ResolvedSet set;
+    private final Map<Integer, List<Arrow>> into = new HashMap<>();
+    private final Set<Integer> entries;
+
+    /** The seats of a slot, by where profiles say what fills them. */
+    private final Map<Integer, List<Integer>> saidAt = new HashMap<>();
+
+    /** What fails touches nobody. */
+    static final TouchedConsumers NOBODY = new TouchedConsumers(List.of(), List.of());
+
+    /**
+     * Those whom a failing slot touches, sorted: the consumers that ask for it, and the entry
+     * consumers above them.
+     */
+    public record TouchedConsumers(List<String> consumers, List<String> entries) {
+        public Finding in(Finding finding) {
+            return finding.touching(consumers, entries);
+        }
+    }
+
+    /**
+     * Where an arrow comes from; the consumer is empty where one slot stands in for another or
+     * wraps it.
+     */
+    private record Arrow(int from, String consumer) {}
+
+    FailureImpact(ResolvedSet set, Wiring wiring) {
+        this.set = set;
+        entries = new HashSet<>(wiring.entries());
+        for (int i = 0; i < wiring.reachedSize(); i++) {
+            int slot = wiring.reached(i);
+            saidAt.computeIfAbsent(set.saidAt(slot), one -> new ArrayList<>(1)).add(slot);
+            if (set.slots().level(slot) != LevelTable.WHOLE && isOfWhole(wiring.outcome(slot))) {
+                saidAt.computeIfAbsent(set.slots().plain(slot), one -> new ArrayList<>(1))
+                        .add(slot);
+            }
+            Set<Integer> needs = new HashSet<>();
+            for (int asked : wiring.needs(slot)) {
+                needs.add(asked);
+            }
+            for (int to : wiring.leadsTo(slot, true)) {
+                if (!needs.contains(to)) {
+                    add(to, new Arrow(slot, ""));
+                }
+            }
+            wiring.eachNeed(
+                    slot,
+                    (consumer, need, asked) -> add(asked, new Arrow(slot, consumer.className())));
+        }
+    }
+
+    /** Whether what stands at a level is but what the whole profile says. */
+    private boolean isOfWhole(SlotOutcome outcome) {
+        return outcome.binding()
+                .flatMap(ResolvedBinding::slot)
+                .map(slot -> set.slots().level(slot) == LevelTable.WHOLE)
+                .orElse(true);
+    }
+
+    private void add(int slot, Arrow arrow) {
+        into.computeIfAbsent(slot, one -> new ArrayList<>(2)).add(arrow);
+    }
+
+    /** Whom it touches if these slots fail. */
+    public TouchedConsumers of(List<Integer> slots) {
+        Set<Integer> failing = new HashSet<>(slots);
+        slots.forEach(slot -> failing.addAll(saidAt.getOrDefault(slot, List.of())));
+        List<Integer> open = new ArrayList<>(failing);
+        TreeSet<String> consumers = new TreeSet<>();
+        TreeSet<String> touchedEntries = new TreeSet<>();
+        Set<Integer> seen = new HashSet<>(failing);
+        for (int i = 0; i < open.size(); i++) {
+            int slot = open.get(i);
+            if (entries.contains(slot)) {
+                touchedEntries.add(SlotTable.className(set.slots().slot(slot).contract()));
+            }
+            for (Arrow arrow : into.getOrDefault(slot, List.of())) {
+                if (arrow.consumer().isEmpty() && failing.contains(slot)) {
+                    failing.add(arrow.from());
+                } else if (failing.contains(slot)) {
+                    consumers.add(arrow.consumer());
+                }
+                if (seen.add(arrow.from())) {
+                    open.add(arrow.from());
+                }
+            }
+        }
+        return new TouchedConsumers(List.copyOf(consumers), List.copyOf(touchedEntries));
+    }
+}

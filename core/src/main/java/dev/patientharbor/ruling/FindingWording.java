@@ -1,0 +1,277 @@
+package dev.patientharbor.ruling;
+
+import dev.patientharbor.code.ClassFacts;
+import dev.patientharbor.code.ExecutableFacts;
+import dev.patientharbor.code.MethodFacts;
+import dev.patientharbor.declared.ResolvedBinding;
+import dev.patientharbor.finding.SourcePosition;
+import dev.patientharbor.inherited.ResolvedProfile;
+import dev.patientharbor.model.ShortName;
+import dev.patientharbor.model.Slot;
+import dev.patientharbor.model.Supply;
+import dev.patientharbor.model.TypeRef;
+import dev.patientharbor.names.NameLookup;
+import dev.patientharbor.needs.Blueprint;
+import dev.patientharbor.needs.Need;
+import dev.patientharbor.needs.SlotTable;
+import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.wiring.Wiring;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.Deque;
+import java.util.List;
+import java.util.Optional;
+
+/** The phrases that several findings share. */
+public final class FindingWording {
+
+    private static final int MOST = 6;
+
+    private final ResolvedSet set;
+
+    FindingWording(ResolvedSet set) {
+        this.set = set;
+    }
+
+    public String shortName(String binaryName) {
+        return set.names().shortName(binaryName);
+    }
+
+    /** What a binding supplies, in a word: a class by its short name. */
+    public String supply(ResolvedBinding binding) {
+        Supply supply = binding.declared().supply();
+        Optional<String> name =
+                binding.implementation()
+                        .flatMap(NameLookup::facts)
+                        .map(facts -> shortName(facts.name()));
+        return supply.factory()
+                .map(one -> name.orElse(one.holder().text()) + '#' + one.method())
+                .orElseGet(
+                        () ->
+                                supply.className().isPresent()
+                                        ? name.orElseGet(supply::words)
+                                        : supply.words());
+    }
+
+    /** {@code forecast(int)}. */
+    public String method(MethodFacts method) {
+        List<String> types =
+                method.parameterTypes().stream().map(type -> type.text(this::shortName)).toList();
+        return method.name() + '(' + String.join(", ", types) + ')';
+    }
+
+    /** {@code constructor parameter 2, rota}. */
+    public String place(Need need) {
+        return need.place().words() + ", " + need.name();
+    }
+
+    public List<String> shortNames(List<String> binaryNames) {
+        return binaryNames.stream().map(this::shortName).toList();
+    }
+
+    /** A slot as the file may write it. */
+    public String toWrite(Slot slot) {
+        return quoted(slot.text(set.names()::toWrite));
+    }
+
+    private static String quoted(String text) {
+        // Inside the braces of a file these would end the text.
+        boolean plain = text.chars().noneMatch(sign -> ",\"{}[]#: ".indexOf(sign) >= 0);
+        return plain ? text : "'" + text + "'";
+    }
+
+    /** A class and one of its constructors: {@code { class: Sea, constructor: [int] }}. */
+    public String toWrite(String className, ExecutableFacts constructor) {
+        List<String> types =
+                constructor.parameterTypes().stream()
+                        .map(type -> quoted(type.text(set.names()::toWrite)))
+                        .toList();
+        return "{ class: "
+                + set.names().toWrite(className)
+                + ", constructor: ["
+                + String.join(", ", types)
+                + "] }";
+    }
+
+    /**
+     * Whether a binding is there for what a seat holds, but its contract is not known by the name
+     * that it is given, or the name fits several: that is told instead.
+     */
+    public boolean isBoundByUnknownName(Wiring wiring, int seat) {
+        String contract = SlotTable.className(set.content(seat));
+        return set.profiles().stream()
+                .filter(profile -> wiring.profile().isOrExtends(profile.number()))
+                .flatMap(profile -> profile.own().stream())
+                .filter(binding -> binding.slot().isEmpty())
+                .flatMap(binding -> binding.names().stream())
+                .anyMatch(
+                        name ->
+                                name.found().isEmpty() && isNameOf(name.written().text(), contract)
+                                        || name.found().stream()
+                                                .anyMatch(one -> one.name().equals(contract)));
+    }
+
+    private static boolean isNameOf(String text, String className) {
+        return text.equals(className) || text.equals(ShortName.of(className));
+    }
+
+    /** The classes that are of a contract and cannot stand there, each with the reason. */
+    public List<String> unfit(TypeRef contract) {
+        String name = SlotTable.className(contract);
+        List<String> unfit = new ArrayList<>();
+        for (ClassFacts facts : set.code().subtypesOf(name)) {
+            if (facts.isInterface() || facts.isInMethod()) {
+                continue;
+            }
+            String reason =
+                    facts.isAbstract()
+                            ? "abstract"
+                            : facts.constructors().stream().allMatch(one -> one.isPrivate())
+                                    ? "has only private constructors"
+                                    : asksFor(facts, name, false)
+                                            ? "asks for one itself"
+                                            : "of other type arguments";
+            unfit.add(shortName(facts.name()) + " (" + reason + ")");
+        }
+        return unfit;
+    }
+
+    /** The names, at most six, and how many more there are. */
+    public String list(List<String> names) {
+        return some(names);
+    }
+
+    /** The same. */
+    public static String some(List<String> names) {
+        String some = String.join(", ", names.subList(0, Math.min(MOST, names.size())));
+        return names.size() <= MOST ? some : some + " and " + (names.size() - MOST) + " more";
+    }
+
+    /** {@code rehearsal, then base}: a profile and all that it extends, nearest first. */
+    public String lineage(ResolvedProfile profile) {
+        List<String> names = new ArrayList<>(List.of(profile.declared().name()));
+        Deque<ResolvedProfile> open = new ArrayDeque<>(List.of(profile));
+        while (!open.isEmpty()) {
+            for (var parent : open.remove().declared().parents()) {
+                Optional<ResolvedProfile> known = profileNamed(parent.text());
+                if (known.isPresent() && !names.contains(parent.text())) {
+                    names.add(parent.text());
+                    open.add(known.get());
+                }
+            }
+        }
+        return String.join(", then ", names);
+    }
+
+    private Optional<ResolvedProfile> profileNamed(String name) {
+        return set.profiles().stream()
+                .filter(one -> one.declared().name().equals(name))
+                .findFirst();
+    }
+
+    /**
+     * {@code ArrivalDesk → PilotRota (SeasonPilotRota) → PortClock}: the way from an entry consumer
+     * to a slot.
+     */
+    public String path(Wiring wiring, int slot) {
+        List<String> steps = new ArrayList<>(List.of(set.text(slot)));
+        Optional<Wiring.Step> step = wiring.firstStep(slot);
+        while (step.isPresent()) {
+            int object = step.get().object();
+            steps.add(0, named(object, step.get().consumer()));
+            step = wiring.firstStep(object);
+        }
+        int shown = 2 * MOST;
+        if (steps.size() > shown) {
+            int left = steps.size() - shown;
+            steps.subList(MOST, MOST + left).clear();
+            steps.add(MOST, "(" + left + " more)");
+        }
+        return String.join(" → ", steps);
+    }
+
+    /** The slot of an object and, where it is another, the class that stands in it. */
+    public String named(int slot, Blueprint consumer) {
+        String text = set.text(slot);
+        String name = set.maker(consumer);
+        return text.equals(name) ? text : text + " (" + name + ")";
+    }
+
+    /**
+     * The classes of the code that could stand behind a contract, binary names: no decorators and
+     * nothing abstract or in a method, those last that are made of several of the same or of which
+     * it is not known how they are made.
+     */
+    public List<String> implementations(TypeRef contract) {
+        String contractClass = SlotTable.className(contract);
+        return set.code().subtypesOf(contractClass).stream()
+                .filter(facts -> !facts.isInterface() && !facts.isAbstract() && !facts.isEnum())
+                .filter(facts -> !facts.isInMethod() && !facts.isInner() && !facts.isPrivate())
+                .filter(facts -> facts.constructors().stream().anyMatch(one -> !one.isPrivate()))
+                .filter(facts -> !asksFor(facts, contractClass, false))
+                .filter(facts -> set.fit(facts.asType(), contract).fits())
+                .sorted(
+                        Comparator.comparing(
+                                        (ClassFacts facts) -> asksFor(facts, contractClass, true))
+                                .thenComparing(facts -> !set.canBeMade(facts)))
+                .map(ClassFacts::name)
+                .toList();
+    }
+
+    private static boolean asksFor(ClassFacts facts, String contractClass, boolean wrapped) {
+        return facts.constructors().stream()
+                .flatMap(constructor -> constructor.parameterTypes().stream())
+                .map(type -> wrapped ? ResolvedSet.unwrapped(type) : type)
+                .anyMatch(type -> SlotTable.className(type).equals(contractClass));
+    }
+
+    /** Who would fill a slot that nothing binds, and does not since it asks for it, in words. */
+    public List<String> leftOut(int slot) {
+        List<String> names = shortNames(set.leftOut(slot));
+        if (names.isEmpty()) {
+            return List.of();
+        }
+        return List.of(
+                list(names) + (names.size() == 1 ? ", which asks" : ", which ask") + " for it");
+    }
+
+    /** The nearest profile that all of these are or extend; if there is none, the first of them. */
+    public ResolvedProfile common(List<ResolvedProfile> profiles) {
+        ResolvedProfile first = profiles.get(0);
+        if (profiles.size() == 1) {
+            return first;
+        }
+        return set.profiles().stream()
+                .filter(
+                        candidate ->
+                                profiles.stream()
+                                        .allMatch(one -> one.isOrExtends(candidate.number())))
+                .reduce((a, b) -> b.isOrExtends(a.number()) ? b : a)
+                .orElse(first);
+    }
+
+    /**
+     * Where the binding stands by which the one is there who first asks for a seat, or the nearest
+     * on the way to it.
+     *
+     * @param otherwise where nothing on the way is bound
+     */
+    public static SourcePosition asker(Wiring wiring, int seat, SourcePosition otherwise) {
+        Optional<Wiring.Step> step = wiring.firstStep(seat);
+        while (step.isPresent()) {
+            int object = step.get().object();
+            Optional<ResolvedBinding> binding = wiring.outcome(object).binding();
+            if (binding.isPresent()) {
+                return binding.get().declared().at();
+            }
+            step = wiring.firstStep(object);
+        }
+        return otherwise;
+    }
+
+    /** Where a class asks. */
+    public static SourcePosition at(Blueprint consumer, Need need) {
+        return new SourcePosition.InClass(consumer.className(), need.place().words());
+    }
+}

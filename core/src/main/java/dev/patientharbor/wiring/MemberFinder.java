@@ -1,0 +1,250 @@
+package dev.patientharbor.wiring;
+
+import dev.patientharbor.code.CodeIndex;
+import dev.patientharbor.declared.ResolvedBinding;
+import dev.patientharbor.declared.ResolvedDecorator;
+import dev.patientharbor.inherited.ResolvedProfile;
+import dev.patientharbor.model.Key;
+import dev.patientharbor.model.Slot;
+import dev.patientharbor.model.SupplyEffect;
+import dev.patientharbor.model.TypeRef;
+import dev.patientharbor.needs.LevelTable;
+import dev.patientharbor.needs.SlotTable;
+import dev.patientharbor.types.Carrier;
+import dev.patientharbor.wiring.SlotFinder.FoundBinding;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collections;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.IdentityHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Finds the members of a collection: every variant of a contract that is bound at a visible level,
+ * the nearest binding of each; then classes that say so themselves.
+ */
+final class MemberFinder {
+
+    private final SlotTable slots;
+    private final LevelTable levels;
+    private final SlotFinder finder;
+    private final FillInFinder fillIn;
+    private final CodeIndex code;
+
+    MemberFinder(
+            SlotTable slots,
+            LevelTable levels,
+            SlotFinder finder,
+            FillInFinder fillIn,
+            CodeIndex code) {
+        this.fillIn = fillIn;
+        this.slots = slots;
+        this.levels = levels;
+        this.finder = finder;
+        this.code = code;
+    }
+
+    /**
+     * A variant.
+     *
+     * @param slot its number in the whole profile
+     * @param binding what holds for it
+     * @param rank its place: broadest level first, then as declared
+     */
+    private record Variant(int slot, ResolvedBinding binding, long[] rank) {}
+
+    /**
+     * One collection, as it is asked for.
+     *
+     * @param content the type of its members, in whatever they are wrapped
+     * @param contract the contract of its members
+     * @param key the enum or the text by which it maps; empty for what is no map
+     * @param wanted the key by which the collection itself is asked for, if it is
+     * @param level where the asker looks
+     */
+    private record CollectionRequest(
+            TypeRef content,
+            TypeRef contract,
+            Optional<TypeRef> key,
+            Optional<Key> wanted,
+            int level,
+            ResolvedProfile profile) {
+
+        boolean isMap() {
+            return key.isPresent();
+        }
+
+        /** A collection that is asked for by a key has what is bound under that key alone. */
+        boolean takes(Optional<Key> itsKey) {
+            return (wanted.isEmpty() || wanted.equals(itsKey)) && (itsKey.isPresent() || !isMap());
+        }
+    }
+
+    /**
+     * The seats of the members, in order.
+     *
+     * @param wanted the key of the collection, if it has one
+     */
+    List<Integer> of(Carrier carrier, Optional<Key> wanted, int level, ResolvedProfile profile) {
+        TypeRef contract = Carrier.innermost(carrier.content());
+        CollectionRequest asked =
+                new CollectionRequest(
+                        carrier.content(), contract, carrier.key(), wanted, level, profile);
+        List<Variant> all = listed(asked);
+        Set<Integer> direct = new HashSet<>();
+        for (Variant one : all) {
+            if (one.binding().target().isEmpty()) {
+                direct.add(one.slot());
+            }
+        }
+        Set<Integer> members = new LinkedHashSet<>();
+        for (Variant one : all) {
+            boolean again =
+                    !asked.isMap()
+                            && one.binding()
+                                    .target()
+                                    .filter(aim -> isAmong(aim, direct, asked))
+                                    .isPresent();
+            if (!again) {
+                members.add(member(asked, one.slot()));
+            }
+        }
+        addFilledIn(asked, members);
+        return List.copyOf(members);
+    }
+
+    /** What is bound and seen, but for what stands for nothing and what the asker itself is. */
+    private List<Variant> listed(CollectionRequest asked) {
+        List<Variant> all = new ArrayList<>();
+        int any = slots.number(new Slot(asked.contract(), Optional.empty()));
+        for (int slot : List.copyOf(slots.ofSameClass(any))) {
+            if (asked.takes(slots.slot(slot).key())
+                    && finder.isVariant(slot, asked.contract())
+                    && fitsKey(asked, slot)
+                    && !isLeftOut(asked, slot)) {
+                finder.find(slot, asked.level(), asked.profile())
+                        .filter(
+                                found ->
+                                        found.binding().declared().supply().effect()
+                                                != SupplyEffect.LEAVES_EMPTY)
+                        .ifPresent(found -> all.add(variant(slot, found, asked)));
+            }
+        }
+        all.sort(Comparator.comparing(Variant::rank, Arrays::compare));
+        return all;
+    }
+
+    /** Classes that say so themselves come after what is listed, by name. */
+    private void addFilledIn(CollectionRequest asked, Set<Integer> members) {
+        if (!levels.reachesWhole(asked.level())) {
+            return;
+        }
+        Map<Integer, Set<FillInFinder.Candidate>> bySlot = new HashMap<>();
+        for (FillInFinder.Candidate one : fillIn.members(asked.contract())) {
+            int slot = slots.number(one.fills());
+            boolean isListed = finder.find(slot, asked.level(), asked.profile()).isPresent();
+            if (!isListed
+                    && asked.takes(one.fills().key())
+                    && fitsKey(asked, slot)
+                    && !isLeftOut(asked, slot)
+                    && !one.isAmong(decorators(asked, slot))) {
+                bySlot.computeIfAbsent(
+                                slot, it -> Collections.newSetFromMap(new IdentityHashMap<>()))
+                        .add(one);
+            }
+        }
+        for (FillInFinder.Candidate one : fillIn.members(asked.contract())) {
+            int slot = slots.number(one.fills());
+            Set<FillInFinder.Candidate> all = bySlot.get(slot);
+            int own = slots.number(one.own());
+            boolean isAsker = levels.leftOut(asked.level()).filter(it -> it == own).isPresent();
+            if (all != null && all.contains(one) && !isAsker) {
+                members.add(filledIn(asked, slot, own, all.size() > 1));
+            }
+        }
+    }
+
+    private List<ResolvedDecorator> decorators(CollectionRequest asked, int slot) {
+        int level = finder.layeredAt(slot, asked.level(), asked.profile());
+        return asked.profile().decorators(slots.at(slot, level));
+    }
+
+    /** One fills its slot; several that have no key are members each, in the layers of the slot. */
+    private int filledIn(CollectionRequest asked, int slot, int own, boolean isOneOfSeveral) {
+        if (!isOneOfSeveral || slots.slot(slot).key().isPresent()) {
+            return member(asked, slot);
+        }
+        int level = finder.layeredAt(slot, asked.level(), asked.profile());
+        return slots.at(content(asked, slot), levels.variant(level, own));
+    }
+
+    /** Whether a slot is the asker's own, or stands in for it. */
+    private boolean isLeftOut(CollectionRequest asked, int slot) {
+        Optional<Integer> leftOut = levels.leftOut(asked.level());
+        return leftOut.isPresent() && isAmong(slot, Set.of(leftOut.get()), asked);
+    }
+
+    /** Whether a slot is one of some, or is the same as one of them. */
+    private boolean isAmong(int aim, Set<Integer> some, CollectionRequest asked) {
+        int at = aim;
+        for (int steps = 0; steps < slots.size(); steps++) {
+            if (some.contains(at)) {
+                return true;
+            }
+            Optional<Integer> next =
+                    finder.find(at, asked.level(), asked.profile())
+                            .flatMap(found -> found.binding().target());
+            if (next.isEmpty()) {
+                return false;
+            }
+            at = next.get();
+        }
+        return false;
+    }
+
+    /** A member, wrapped as the collection wraps its members. */
+    private int member(CollectionRequest asked, int slot) {
+        return finder.ask(content(asked, slot), asked.level(), asked.profile());
+    }
+
+    private int content(CollectionRequest asked, int slot) {
+        Slot variant = slots.slot(slot);
+        TypeRef content = Carrier.around(asked.content(), variant.contract());
+        return slots.number(new Slot(content, variant.key()));
+    }
+
+    /** A map by an enum has the keys that are constants of it. */
+    private boolean fitsKey(CollectionRequest asked, int slot) {
+        if (asked.key().isEmpty()) {
+            return true;
+        }
+        String type = SlotTable.className(asked.key().get());
+        return code.find(type)
+                .filter(facts -> facts.isEnum())
+                .map(
+                        facts ->
+                                slots.slot(slot)
+                                        .key()
+                                        .filter(key -> facts.enumConstants().contains(key.text()))
+                                        .isPresent())
+                .orElse(true);
+    }
+
+    private Variant variant(int slot, FoundBinding found, CollectionRequest asked) {
+        int[] search = levels.search(asked.level());
+        for (int i = search.length - 1; i >= 0; i--) {
+            int said = slots.at(slot, levels.words(search[i]));
+            if (asked.profile().binding(said).isPresent()) {
+                long[] rank = {search.length - i, asked.profile().placeOf(said)};
+                return new Variant(slot, found.binding(), rank);
+            }
+        }
+        throw new IllegalStateException("found before, and not now: " + slots.slot(slot).text());
+    }
+}

@@ -1,0 +1,143 @@
+package dev.patientharbor.notation;
+
+import dev.patientharbor.model.BuiltIn;
+import dev.patientharbor.model.BuiltIn.When;
+import dev.patientharbor.model.Decorator;
+import dev.patientharbor.model.DurationText;
+import dev.patientharbor.model.GivenArguments;
+import dev.patientharbor.model.WrittenName;
+import java.time.DateTimeException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
+
+/** Reads decorators: classes by name, with values or without, and built-in ones. */
+final class DecoratorReader {
+
+    /** The built-in ones that are told something. */
+    static final List<String> WORDS = List.of("delay", "fail");
+
+    private static final String WANTED =
+            "a decorator class, { class: CLASS, with: … }, spy, { delay: TIME }, { fail: … }, or a"
+                    + " list of them";
+
+    private DecoratorReader() {}
+
+    static List<Decorator> read(YamlNode list) {
+        List<Decorator> all = new ArrayList<>();
+        for (YamlNode one : list.isText() || list.isFields() ? List.of(list) : list.items(WANTED)) {
+            (one.isFields() ? told(one) : named(one)).ifPresent(all::add);
+        }
+        return all;
+    }
+
+    private static Optional<Decorator> named(YamlNode one) {
+        Optional<WrittenName> name = one.text(WANTED);
+        if (name.filter(word -> WORDS.contains(word.text())).isPresent()) {
+            String word = name.get().text();
+            one.faults()
+                    .malformed(
+                            one.at(),
+                            "Nothing is said of the " + word + ".",
+                            word.equals("delay")
+                                    ? "write { delay: 200ms }"
+                                    : "write { fail: { every: 3 } }");
+            return Optional.empty();
+        }
+        return name.map(
+                word ->
+                        word.text().equals("spy")
+                                ? Decorator.builtIn(word, new BuiltIn.Spy())
+                                : Decorator.ofClass(word));
+    }
+
+    private static Optional<Decorator> told(YamlNode one) {
+        YamlMap map = one.fields("a decorator");
+        if (map.has("class")) {
+            Optional<WrittenName> name = map.take("class").flatMap(it -> it.text("a class"));
+            GivenArguments with = BindingReader.with(map);
+            Optional<List<String>> constructor = BindingReader.constructor(map);
+            map.tellUnknown();
+            return name.map(it -> new Decorator(it, Optional.empty(), with, constructor));
+        }
+        Optional<BuiltIn> builtIn =
+                map.take("delay")
+                        .flatMap(time -> delay(time))
+                        .or(() -> map.take("fail").flatMap(DecoratorReader::fail));
+        if (!map.has("delay") && !map.has("fail")) {
+            map.take("fail");
+        }
+        map.tellUnknown();
+        return builtIn.map(it -> Decorator.builtIn(new WrittenName(it.name(), one.at()), it));
+    }
+
+    private static Optional<BuiltIn> delay(YamlNode time) {
+        return number(time, "a time, as 200ms, 5s or PT0.2S", DurationText::parse)
+                .map(BuiltIn.Delay::new);
+    }
+
+    private static Optional<BuiltIn> fail(YamlNode node) {
+        YamlMap map = node.fields("what fails");
+        Optional<When> when =
+                map.take("every")
+                        .flatMap(
+                                one ->
+                                        number(
+                                                one,
+                                                "a whole number from 1",
+                                                text -> new When.Every(Integer.parseInt(text))));
+        long seed =
+                map.take("seed")
+                        .flatMap(one -> number(one, "a whole number", Long::parseLong))
+                        .orElse(0L);
+        Optional<When> rate =
+                map.take("rate")
+                        .flatMap(
+                                one ->
+                                        number(
+                                                one,
+                                                "a number between 0 and 1",
+                                                text ->
+                                                        new When.Rate(
+                                                                Double.parseDouble(text), seed)));
+        Optional<WrittenName> with = map.take("with").flatMap(one -> one.text("an exception"));
+        Optional<WrittenName> saying = map.take("saying").flatMap(one -> one.text("a message"));
+        map.tellUnknown();
+        if (map.has("every") == map.has("rate")) {
+            node.faults()
+                    .malformed(
+                            node.at(),
+                            "Which calls fail is "
+                                    + (when.isPresent() ? "said twice." : "not said."),
+                            "write every: 3, or rate: 0.1 with a seed");
+            return Optional.empty();
+        }
+        return when.or(() -> rate)
+                .map(
+                        one ->
+                                new BuiltIn.Fail(
+                                        one,
+                                        with.orElse(new WrittenName(BuiltIn.Fail.USUAL, node.at())),
+                                        saying.map(WrittenName::text)));
+    }
+
+    private static <T> Optional<T> number(
+            YamlNode node, String wanted, Function<String, T> parsing) {
+        Optional<WrittenName> text = node.text(wanted);
+        try {
+            return text.map(one -> parsing.apply(one.text()));
+        } catch (IllegalArgumentException | DateTimeException | ArithmeticException unfit) {
+            node.faults()
+                    .malformed(
+                            node.at(),
+                            "Here should stand "
+                                    + wanted
+                                    + ", and there is "
+                                    + text.get().text()
+                                    + ".",
+                            "write " + wanted);
+            return Optional.empty();
+        }
+    }
+}

@@ -1,0 +1,116 @@
+package dev.patientharbor.report;
+
+import dev.patientharbor.check.Verdict;
+import dev.patientharbor.model.Slot;
+import dev.patientharbor.plan.Answer;
+import dev.patientharbor.plan.AnswerKind;
+import dev.patientharbor.plan.RosterRow;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+
+/** The phrases that several outputs share; class names short, unless two would look the same. */
+final class ReportWording {
+
+    private ReportWording() {}
+
+    /** {@code 1 need}, {@code 2 needs}. */
+    private static final int MOST = 5;
+
+    static String count(long number, String one) {
+        return number + " " + one + (number == 1 ? "" : "s");
+    }
+
+    static TextTone tone(AnswerKind kind) {
+        return switch (kind) {
+            case REAL, VALUE, FACTORY -> TextTone.REAL;
+            case FAKE, STUB, MOCK -> TextTone.STAND_IN;
+            case COLLECTION -> TextTone.TITLE;
+            case ABSENT -> TextTone.QUIET;
+            case UNMET -> TextTone.BAD;
+        };
+    }
+
+    static String slot(Verdict verdict, Slot slot) {
+        return slot.text(verdict::shortName);
+    }
+
+    /** A class, or {@code Class#method}. */
+    private static String maker(Verdict verdict, String implementation) {
+        int hash = implementation.indexOf('#');
+        return hash < 0
+                ? verdict.shortName(implementation)
+                : verdict.shortName(implementation.substring(0, hash))
+                        + implementation.substring(hash);
+    }
+
+    /** What is asked for, and what it is wrapped in: {@code WeatherFeed, as List}. */
+    static String asked(Verdict verdict, RosterRow row) {
+        return slot(verdict, row.slot()) + row.carrier().map(one -> ", as " + one).orElse("");
+    }
+
+    static String classes(Verdict verdict, List<String> binaryNames) {
+        return binaryNames.stream()
+                .map(verdict::shortName)
+                .sorted()
+                .collect(Collectors.joining(", "));
+    }
+
+    /** The same, five at most and how many more there are. */
+    static String someClasses(Verdict verdict, List<String> binaryNames) {
+        if (binaryNames.size() <= MOST) {
+            return classes(verdict, binaryNames);
+        }
+        List<String> sorted = binaryNames.stream().map(verdict::shortName).sorted().toList();
+        return String.join(", ", sorted.subList(0, MOST))
+                + " and "
+                + (binaryNames.size() - MOST)
+                + " more";
+    }
+
+    /**
+     * The decorators in the order in which a call meets them, each with an arrow behind it; empty
+     * if none.
+     */
+    static String chain(Verdict verdict, Answer answer) {
+        StringBuilder chain = new StringBuilder();
+        for (Answer.Around one : answer.around()) {
+            chain.append(verdict.shortName(one.name()))
+                    .append(one.given().isEmpty() ? "" : " with " + one.given())
+                    .append(" → ");
+        }
+        return chain.toString().stripTrailing();
+    }
+
+    /** What is at the end of a line, in a word: {@code stub SilentRadioNotice}. */
+    static String behind(Verdict verdict, Answer.Behind behind) {
+        String name = behind.implementation().map(one -> maker(verdict, one)).orElse("");
+        return behind.kind() == AnswerKind.FACTORY || name.isEmpty()
+                ? name + (name.isEmpty() ? behind.kind().word() : "")
+                : behind.kind().word() + " " + name;
+    }
+
+    /** The values that are given to an object, or that it is; blank for none. */
+    static String given(Answer answer) {
+        boolean isMade = answer.implementation().isPresent();
+        return isMade || answer.kind() == AnswerKind.VALUE ? answer.given() : "";
+    }
+
+    /** {@code fake MemoryBerthLedger}, {@code mock}, {@code UNMET}. */
+    static String core(Verdict verdict, Answer answer) {
+        if (!answer.isMet()) {
+            return "UNMET";
+        }
+        if (answer.kind() == AnswerKind.COLLECTION) {
+            return "collection of " + answer.elements().size();
+        }
+        if (answer.kind() == AnswerKind.ABSENT) {
+            return "absent, by permission";
+        }
+        if (answer.kind() == AnswerKind.STUB && answer.implementation().isEmpty()) {
+            return "stub with canned answers";
+        }
+        Optional<String> name = answer.implementation().map(one -> maker(verdict, one));
+        return answer.kind().word() + name.map(one -> " " + one).orElse("");
+    }
+}

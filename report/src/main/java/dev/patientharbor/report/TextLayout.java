@@ -1,0 +1,21 @@
+package dev.patientharbor.report;
+
+/**
+ * How text is laid out for people.
+ *
+ * @param width the columns that there are; longer lines are folded, but no word is ever cut
+ * @param ink paints text
+ */
+public record TextLayout(int width, TextPainter ink) {
+
+    private static final int NARROWEST = 40;
+
+    public TextLayout {
+        width = Math.max(width, NARROWEST);
+    }
+
+    /** Without colour. */
+    public static TextLayout plain(int width) {
+        return new TextLayout(width, TextPainter.NONE);
+    }
+}

@@ -1,0 +1,35 @@
+package dev.patientharbor.standins;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+
+/** Calls and values as people read them. */
+final class VisibleValues {
+
+    private VisibleValues() {}
+
+    static String call(String method, List<Object> arguments) {
+        return arguments.stream()
+                .map(VisibleValues::value)
+                .collect(Collectors.joining(", ", method + "(", ")"));
+    }
+
+    static String value(Object value) {
+        if (value instanceof CharSequence text) {
+            return "\"" + text + "\"";
+        }
+        if (value instanceof Map<?, ?> map) {
+            return map.entrySet().stream()
+                    .map(one -> value(one.getKey()) + ": " + value(one.getValue()))
+                    .collect(Collectors.joining(", ", "{", "}"));
+        }
+        if (value instanceof List<?> list) {
+            return list.stream().map(VisibleValues::value).toList().toString();
+        }
+        return value != null && value.getClass().isArray()
+                ? Arrays.deepToString(new Object[] {value}).replaceFirst("^\\[(.*)]$", "$1")
+                : String.valueOf(value);
+    }
+}
