@@ -69,12 +69,12 @@ class ModulePathTest {
     static void find_the_jars() throws IOException {
         List<String> jars =
                 Arrays.stream(System.getProperty("java.class.path").split(File.pathSeparator))
-                        .filter(one -> one.endsWith(".jar"))
-                        .filter(one -> !one.matches(".*(javax\\.inject|surefire|apiguardian).*"))
+                        .filter(path -> path.endsWith(".jar"))
+                        .filter(path -> !path.matches(".*(javax\\.inject|surefire|apiguardian).*"))
                         .toList();
         // Descriptors are in jars alone: mvn verify packages them before it comes here.
         assumeTrue(
-                jars.stream().anyMatch(one -> one.contains("patient-harbor-rig")),
+                jars.stream().anyMatch(jar -> jar.contains("patient-harbor-rig")),
                 "needs packaged libraries, as mvn verify has them");
         modulePath = String.join(File.pathSeparator, jars);
         file = temp.resolve("t.harbor.yaml");

@@ -111,7 +111,7 @@ public final class Fleet {
 
     private String descriptor(int i) {
         return needs(i).stream()
-                .map(one -> "Lfleet/K" + one + ";")
+                .map(number -> "Lfleet/K" + number + ";")
                 .collect(Collectors.joining("", "(", ")V"));
     }
 

@@ -332,8 +332,8 @@ enum GrowthAxis {
     /** Makes a set with so many of it. */
     abstract void make(int n, MadeCode code, Sheet sheet) throws IOException;
 
-    private static String all(int n, IntFunction<String> one) {
-        return IntStream.range(0, n).mapToObj(one).collect(Collectors.joining(", "));
+    private static String all(int n, IntFunction<String> entry) {
+        return IntStream.range(0, n).mapToObj(entry).collect(Collectors.joining(", "));
     }
 
     private static void two(MadeCode code) throws IOException {
@@ -374,8 +374,8 @@ enum GrowthAxis {
             lines.add(line);
         }
 
-        void entries(int n, IntFunction<String> one) {
-            line("entry: [" + all(n, one) + "]");
+        void entries(int n, IntFunction<String> entry) {
+            line("entry: [" + all(n, entry) + "]");
         }
 
         void profile(String name, String words) {

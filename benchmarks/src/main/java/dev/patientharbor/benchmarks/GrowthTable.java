@@ -78,9 +78,9 @@ public final class GrowthTable {
             run(output, files.get(0));
             List<Cost> costs = new ArrayList<>();
             for (Path file : files) {
-                Cost one = run(output, file);
-                Cost again = one.seconds() > 2 ? one : run(output, file);
-                costs.add(one.seconds() < again.seconds() ? one : again);
+                Cost cost = run(output, file);
+                Cost again = cost.seconds() > 2 ? cost : run(output, file);
+                costs.add(cost.seconds() < again.seconds() ? cost : again);
             }
             System.out.printf(
                     Locale.ROOT,
@@ -136,7 +136,7 @@ public final class GrowthTable {
         private long bytes;
 
         @Override
-        public void write(int one) {
+        public void write(int sign) {
             bytes++;
         }
 

@@ -82,7 +82,7 @@ final class MadeCode {
             String name, String contract, List<String> asks, List<String> keys) {
         ClassWriter writer = open(name, contract);
         StringBuilder descriptor = new StringBuilder("(");
-        asks.forEach(one -> descriptor.append("Lg/").append(one).append(';'));
+        asks.forEach(ask -> descriptor.append("Lg/").append(ask).append(';'));
         constructor(writer, descriptor.append(")V").toString(), null, keys);
         return writer;
     }

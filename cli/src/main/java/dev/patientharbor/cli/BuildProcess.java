@@ -108,12 +108,12 @@ public final class BuildProcess {
 
     /** The user's code has ended the process: it waits for this in its own stack. */
     private void endedEarly() {
-        for (Map.Entry<Thread, StackTraceElement[]> one : Thread.getAllStackTraces().entrySet()) {
+        for (Map.Entry<Thread, StackTraceElement[]> entry : Thread.getAllStackTraces().entrySet()) {
             boolean ends =
-                    Arrays.stream(one.getValue())
+                    Arrays.stream(entry.getValue())
                             .anyMatch(frame -> frame.getClassName().equals("java.lang.Shutdown"));
             if (ends) {
-                report.found(attempt.failed("it ended the process", one.getValue()));
+                report.found(attempt.failed("it ended the process", entry.getValue()));
                 report.done();
                 return;
             }

@@ -172,7 +172,7 @@ final class CommandOptions {
 
     private static List<String> names(ParseResult parsed, String option, String what) {
         List<String> given = parsed.matchedOptionValue(option, List.of());
-        List<String> names = given.stream().filter(one -> !one.isBlank()).toList();
+        List<String> names = given.stream().filter(text -> !text.isBlank()).toList();
         if (names.isEmpty() && parsed.hasMatchedOption(option)) {
             throw new UnusableException(
                     option + " takes " + what + " with commas between, and there is none");

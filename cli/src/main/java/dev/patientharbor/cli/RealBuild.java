@@ -50,7 +50,7 @@ final class RealBuild {
         List<String> left =
                 new ArrayList<>(
                         verdict.profiles().stream()
-                                .filter(one -> one.complete().orElse(false))
+                                .filter(each -> each.complete().orElse(false))
                                 .map(ProfileVerdict::name)
                                 .toList());
         Map<String, List<Finding>> found = new LinkedHashMap<>();

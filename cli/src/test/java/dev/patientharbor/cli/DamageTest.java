@@ -45,7 +45,7 @@ class DamageTest {
     static void read_the_classes() throws IOException {
         Path root = Path.of("../examples/target/classes");
         try (Stream<Path> files = Files.walk(root)) {
-            for (Path file : files.filter(one -> one.toString().endsWith(".class")).toList()) {
+            for (Path file : files.filter(path -> path.toString().endsWith(".class")).toList()) {
                 CLASSES.put(root.relativize(file).toString(), Files.readAllBytes(file));
             }
         }
@@ -61,7 +61,7 @@ class DamageTest {
             JsonNode roster = JSON.readTree(ran.out());
             List<JsonNode> findings = new ArrayList<>();
             roster.get("findings").forEach(findings::add);
-            roster.get("profiles").forEach(one -> one.get("findings").forEach(findings::add));
+            roster.get("profiles").forEach(node -> node.get("findings").forEach(findings::add));
             for (JsonNode one : findings) {
                 String at = one.get("at").asText();
                 assertTrue(at.matches("(?s).+:\\d+:\\d+|[\\w.$]+(, .+)?"), what + ": at " + at);
@@ -198,9 +198,9 @@ class DamageTest {
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
         try (ZipOutputStream jar = new ZipOutputStream(bytes)) {
             jar.setLevel(0);
-            for (Map.Entry<String, byte[]> one : classes.entrySet()) {
-                jar.putNextEntry(new ZipEntry(one.getKey()));
-                jar.write(one.getValue());
+            for (Map.Entry<String, byte[]> entry : classes.entrySet()) {
+                jar.putNextEntry(new ZipEntry(entry.getKey()));
+                jar.write(entry.getValue());
                 jar.closeEntry();
             }
             jar.putNextEntry(new ZipEntry("gullwing/works/SonarTideGauge_class"));

@@ -117,11 +117,11 @@ class DependenciesTest {
                 if (user.startsWith(OURS) && !used.startsWith("java.")) {
                     String name = shortened(used);
                     if (!name.equals(shortened(user))) {
-                        uses.computeIfAbsent(shortened(user), one -> new TreeSet<>()).add(name);
+                        uses.computeIfAbsent(shortened(user), key -> new TreeSet<>()).add(name);
                     }
                 }
                 if (user.startsWith(OURS)) {
-                    uses.computeIfAbsent(shortened(user), one -> new TreeSet<>());
+                    uses.computeIfAbsent(shortened(user), key -> new TreeSet<>());
                 }
             }
         }

@@ -74,7 +74,7 @@ class FindingsPageTest {
     }
 
     static Stream<Section> examples() throws IOException {
-        return sections().stream().filter(one -> EXAMPLE.matcher(one.text()).find());
+        return sections().stream().filter(section -> EXAMPLE.matcher(section.text()).find());
     }
 
     @Test
@@ -90,7 +90,13 @@ class FindingsPageTest {
                                                 + kind.breaksCompleteness())
                         .toList(),
                 sections().stream()
-                        .map(one -> one.id() + ' ' + one.severity() + ' ' + one.incomplete())
+                        .map(
+                                section ->
+                                        section.id()
+                                                + ' '
+                                                + section.severity()
+                                                + ' '
+                                                + section.incomplete())
                         .toList());
     }
 
@@ -126,34 +132,35 @@ class FindingsPageTest {
         List<Finding> findings =
                 verdict.allFindings().stream()
                         .filter(
-                                one ->
-                                        one.severity() != Severity.NOTE
-                                                || one.kind().id().equals(section.id()))
+                                finding ->
+                                        finding.severity() != Severity.NOTE
+                                                || finding.kind().id().equals(section.id()))
                         .toList();
         assertEquals(marks(text), places(findings, (int) head.lines().count()));
         assertAll(
                 findings.stream()
                         .map(
-                                one ->
+                                finding ->
                                         () ->
                                                 assertFalse(
-                                                        one.details().isEmpty(),
-                                                        "no remedy: " + one.message())));
+                                                        finding.details().isEmpty(),
+                                                        "no remedy: " + finding.message())));
         boolean incomplete =
                 verdict.profiles().stream()
-                        .anyMatch(one -> one.complete().filter(whole -> !whole).isPresent());
+                        .anyMatch(each -> each.complete().filter(whole -> !whole).isPresent());
         assertEquals(section.incomplete(), incomplete);
         assertTrue(hasCleanCase(verdict, section.id()), "no profile in which it is not told");
     }
 
     /** Whether the example shows a profile that has no such finding, where profiles have them. */
     private static boolean hasCleanCase(Verdict verdict, String id) {
-        return verdict.findings().stream().anyMatch(one -> one.kind().id().equals(id))
+        return verdict.findings().stream().anyMatch(finding -> finding.kind().id().equals(id))
                 || verdict.profiles().stream()
                         .anyMatch(
                                 profile ->
                                         profile.findings().stream()
-                                                .noneMatch(one -> one.kind().id().equals(id)));
+                                                .noneMatch(
+                                                        finding -> finding.kind().id().equals(id)));
     }
 
     /** The Java of the section, compiled piece by piece into one folder. */

@@ -239,8 +239,8 @@ class HostileInputTest {
         String[] args =
                 Arrays.stream(line.split(" "))
                         .map(
-                                one ->
-                                        one.replaceAll("(^|:)@", "$1" + temp + "/")
+                                argument ->
+                                        argument.replaceAll("(^|:)@", "$1" + temp + "/")
                                                 .replace("PORT", PORT))
                         .toArray(String[]::new);
         return assertTimeoutPreemptively(LONGEST, () -> Ran.tool(args), line);

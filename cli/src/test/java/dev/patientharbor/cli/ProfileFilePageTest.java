@@ -49,7 +49,7 @@ class ProfileFilePageTest {
                         "profiles: { p: { decorators: { G: { x: [] } } } }")) {
             String known = known("patient-harbor: 1\n" + place + "\n");
             for (String key : known.split(", ")) {
-                boolean shown = examples.stream().anyMatch(one -> one.contains(key + ":"));
+                boolean shown = examples.stream().anyMatch(other -> other.contains(key + ":"));
                 assertTrue(shown, "no example shows " + key + ", known where " + place);
             }
         }
@@ -65,8 +65,8 @@ class ProfileFilePageTest {
     /** The keys that are known in the place where an unknown one is told. */
     private static String known(String text) {
         return findings(text).stream()
-                .filter(one -> one.kind().id().equals("unknown-word"))
-                .flatMap(one -> one.details().stream())
+                .filter(finding -> finding.kind().id().equals("unknown-word"))
+                .flatMap(finding -> finding.details().stream())
                 .filter(detail -> detail.label().equals("known"))
                 .map(detail -> detail.text())
                 .findFirst()

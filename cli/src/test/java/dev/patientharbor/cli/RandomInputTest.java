@@ -203,7 +203,7 @@ class RandomInputTest {
     void names_from_class_files_are_shown_by_plain_signs() throws IOException {
         List<byte[]> sound = new ArrayList<>();
         try (var files = Files.walk(CLASSES.resolve("gullwing/port"))) {
-            for (Path file : files.filter(one -> one.toString().endsWith(".class")).toList()) {
+            for (Path file : files.filter(path -> path.toString().endsWith(".class")).toList()) {
                 sound.add(Files.readAllBytes(file));
             }
         }

@@ -55,7 +55,9 @@ class ReadmeTest {
         }
         try (var pictures = Files.newDirectoryStream(Path.of("../docs/screenshots"), "*.png")) {
             pictures.forEach(
-                    one -> assertTrue(page.contains(one.getFileName().toString()), one.toString()));
+                    path ->
+                            assertTrue(
+                                    page.contains(path.getFileName().toString()), path.toString()));
         }
     }
 }

@@ -128,19 +128,19 @@ class RealBuildTest {
         assertEquals(1, ran.code(), out + ran.err());
         assertAll(
                 CASES.stream()
-                        .filter(one -> !one.told().isEmpty())
+                        .filter(row -> !row.told().isEmpty())
                         .map(
-                                one ->
+                                row ->
                                         () ->
                                                 assertTrue(
                                                         out.contains(
                                                                 "No Gauge can be made in "
-                                                                        + one.name()
+                                                                        + row.name()
                                                                         + ": "
-                                                                        + one.told()
+                                                                        + row.told()
                                                                         + " in "
-                                                                        + one.in()),
-                                                        one + "\n" + ran.out())));
+                                                                        + row.in()),
+                                                        row + "\n" + ran.out())));
         for (String told :
                 List.of(
                         "in Orphan: the class p.Orphan cannot be used:"

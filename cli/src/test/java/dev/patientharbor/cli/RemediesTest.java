@@ -50,13 +50,13 @@ class RemediesTest {
 
     private static List<Finding> unmet(Verdict verdict) {
         return verdict.allFindings().stream()
-                .filter(one -> one.kind().id().equals("unmet-need"))
+                .filter(finding -> finding.kind().id().equals("unmet-need"))
                 .toList();
     }
 
     private static String written(Finding finding) {
         return finding.details().stream()
-                .filter(one -> one.label().equals("write"))
+                .filter(detail -> detail.label().equals("write"))
                 .map(FindingDetail::text)
                 .findFirst()
                 .orElseThrow();
@@ -91,11 +91,11 @@ class RemediesTest {
         List<Finding> after = unmet(check(text));
         List<String> causes = unmet.stream().map(Finding::cause).toList();
         assertTrue(
-                after.stream().noneMatch(one -> causes.contains(one.cause())),
+                after.stream().noneMatch(finding -> causes.contains(finding.cause())),
                 () -> "written " + done + ", left " + after);
         assertFalse(
                 check(text).allFindings().stream()
-                        .anyMatch(one -> one.kind().id().equals("malformed-file")));
+                        .anyMatch(finding -> finding.kind().id().equals("malformed-file")));
     }
 
     @Test
@@ -150,8 +150,12 @@ class RemediesTest {
 
     private static List<String> messages(Verdict verdict) {
         return verdict.allFindings().stream()
-                .filter(one -> !one.kind().id().equals("code-missing"))
-                .map(one -> one.kind().id() + ' ' + one.message().replaceAll(":\\d+:\\d+", ""))
+                .filter(finding -> !finding.kind().id().equals("code-missing"))
+                .map(
+                        finding ->
+                                finding.kind().id()
+                                        + ' '
+                                        + finding.message().replaceAll(":\\d+:\\d+", ""))
                 .sorted()
                 .toList();
     }

@@ -114,10 +114,10 @@ class RosterJsonTest {
                 row(row, ROW, named);
             }
             List<String> told = new ArrayList<>();
-            for (JsonNode one : profile.get("collections")) {
-                assertEquals(List.of("collection", "members"), names(one));
-                told.add(one.get("collection").asText());
-                for (JsonNode member : one.get("members")) {
+            for (JsonNode node : profile.get("collections")) {
+                assertEquals(List.of("collection", "members"), names(node));
+                told.add(node.get("collection").asText());
+                for (JsonNode member : node.get("members")) {
                     row(member, ROW.subList(ROW.indexOf("carrier"), ROW.size()), named);
                 }
             }
@@ -160,7 +160,7 @@ class RosterJsonTest {
                                 place,
                                 row.get("as").isNull() ? "" : row.get("as").asText(),
                                 row.get("within").isNull() ? "" : row.get("within").asText()));
-                byLabel.computeIfAbsent(row.get("instance").asText(), one -> new HashSet<>())
+                byLabel.computeIfAbsent(row.get("instance").asText(), key -> new HashSet<>())
                         .add(row.get("implementation") + " " + row.get("decorators"));
             }
             List<String> sorted = new ArrayList<>(order);

@@ -49,7 +49,8 @@ class SchemaTest {
     private static Set<String> faults(String yaml) {
         Object read = new Load(LoadSettings.builder().build()).loadFromString(yaml);
         Set<String> faults = new TreeSet<>();
-        SCHEMA.validate(JSON.valueToTree(read)).forEach(one -> faults.add(one.getMessage()));
+        SCHEMA.validate(JSON.valueToTree(read))
+                .forEach(message -> faults.add(message.getMessage()));
         return faults;
     }
 
@@ -108,8 +109,8 @@ class SchemaTest {
     void what_the_reader_does_not_understand_is_not_valid(String first, String line) {
         String text = first + "\n" + line + "\n";
         List<String> read = new ArrayList<>();
-        for (Finding one : findings(text)) {
-            read.add(one.kind().id());
+        for (Finding finding : findings(text)) {
+            read.add(finding.kind().id());
         }
         assertTrue(read.contains("malformed-file"), text + read);
         assertFalse(faults(text).isEmpty(), text);
@@ -158,10 +159,10 @@ class SchemaTest {
                     TEXT.at(pointer).fieldNames().forEachRemaining(inSchema::add);
                     Set<String> known =
                             findings("patient-harbor: 1\n" + text + "\n").stream()
-                                    .filter(one -> one.kind().id().equals("unknown-word"))
-                                    .flatMap(one -> one.details().stream())
-                                    .filter(one -> one.label().equals("known"))
-                                    .flatMap(one -> List.of(one.text().split(", ")).stream())
+                                    .filter(finding -> finding.kind().id().equals("unknown-word"))
+                                    .flatMap(finding -> finding.details().stream())
+                                    .filter(detail -> detail.label().equals("known"))
+                                    .flatMap(detail -> List.of(detail.text().split(", ")).stream())
                                     .collect(
                                             java.util.stream.Collectors.toCollection(TreeSet::new));
                     assertEquals(known, inSchema, pointer);
@@ -186,7 +187,8 @@ class SchemaTest {
                                 silent.add(at + "/" + key.getKey());
                             }
                         });
-        node.properties().forEach(one -> explain(one.getValue(), at + "/" + one.getKey(), silent));
+        node.properties()
+                .forEach(entry -> explain(entry.getValue(), at + "/" + entry.getKey(), silent));
     }
 
     private static String pointer(String ref) {

@@ -40,9 +40,9 @@ final class AbsenceAgreement {
         return !ABSENCES.contains(finding.kind())
                 || decided.computeIfAbsent(
                         finding.identity(),
-                        one ->
+                        key ->
                                 able.stream()
-                                        .filter(side -> !byIdentity.get(one).contains(side))
+                                        .filter(side -> !byIdentity.get(key).contains(side))
                                         .allMatch(side -> side.hasExplained(finding.kind())));
     }
 }

@@ -97,7 +97,7 @@ public final class Checker {
         List<Finding> ofSet = joined.ofSet(names);
         boolean setIsWhole =
                 faults.isEmpty()
-                        && ofSet.stream().noneMatch(one -> one.kind().breaksCompleteness());
+                        && ofSet.stream().noneMatch(finding -> finding.kind().breaksCompleteness());
         SuppressionFilter filter = new SuppressionFilter(set.strictness(), circumstances.today());
         SuppressionFilter.FilteredFindings siftedOfSet = filter.sift(ofSet);
         Map<Integer, Wiring> wirings = new HashMap<>();
@@ -136,7 +136,7 @@ public final class Checker {
         Map<AnswerKind, Integer> answers = wiring.map(Wiring::answers).orElse(Map.of());
         Optional<Boolean> complete =
                 wiring.map(
-                        one ->
+                        each ->
                                 restIsWhole
                                         && findings.stream()
                                                 .noneMatch(f -> f.kind().breaksCompleteness()));

@@ -39,7 +39,7 @@ public record Coverage(
         public Use {
             kinds =
                     kinds.stream()
-                            .map(one -> Collections.unmodifiableSet(new LinkedHashSet<>(one)))
+                            .map(kind -> Collections.unmodifiableSet(new LinkedHashSet<>(kind)))
                             .toList();
         }
     }

@@ -44,7 +44,7 @@ final class CoverageMaker {
     static Coverage of(Verdict verdict, SetDeclaration set, CodeIndex code) {
         List<String> checked =
                 verdict.profiles().stream()
-                        .filter(one -> !one.isPartial())
+                        .filter(each -> !each.isPartial())
                         .map(ProfileVerdict::name)
                         .toList();
         Set<String> ordered = new LinkedHashSet<>();
@@ -65,8 +65,8 @@ final class CoverageMaker {
 
     private void add(RosterRow row, Slot slot, Answer answer, int profile) {
         if (answer.kind() == AnswerKind.COLLECTION) {
-            for (Answer.Element one : answer.elements()) {
-                add(row, new Slot(slot.contract(), one.key()), one.answer(), profile);
+            for (Answer.Element element : answer.elements()) {
+                add(row, new Slot(slot.contract(), element.key()), element.answer(), profile);
             }
             return;
         }
@@ -89,7 +89,7 @@ final class CoverageMaker {
 
     private List<Set<AnswerKind>> none() {
         List<Set<AnswerKind>> none = new ArrayList<>();
-        profiles.forEach(one -> none.add(EnumSet.noneOf(AnswerKind.class)));
+        profiles.forEach(profile -> none.add(EnumSet.noneOf(AnswerKind.class)));
         return none;
     }
 
@@ -102,7 +102,8 @@ final class CoverageMaker {
                     List<Set<AnswerKind>> received = kinds.get(text);
                     boolean swapped =
                             received.stream()
-                                    .anyMatch(one -> !one.isEmpty() && !one.equals(REAL_ALONE));
+                                    .anyMatch(
+                                            kinds -> !kinds.isEmpty() && !kinds.equals(REAL_ALONE));
                     if (swapped || isContract(code, slot)) {
                         uses.add(new Use(slot, received, firstReal(received)));
                     }
@@ -134,10 +135,11 @@ final class CoverageMaker {
         for (String contract : contracts) {
             // Which class a factory uses, nobody knows.
             if (code.inCode(contract) && !madeByFactories.contains(contract)) {
-                for (ClassFacts one : code.subtypesOf(contract)) {
-                    boolean concrete = !one.isInterface() && !one.isAbstract() && !one.isPrivate();
-                    if (concrete && !one.isInMethod() && !inUse.contains(one.name())) {
-                        unused.add(one.name());
+                for (ClassFacts facts : code.subtypesOf(contract)) {
+                    boolean concrete =
+                            !facts.isInterface() && !facts.isAbstract() && !facts.isPrivate();
+                    if (concrete && !facts.isInMethod() && !inUse.contains(facts.name())) {
+                        unused.add(facts.name());
                     }
                 }
             }

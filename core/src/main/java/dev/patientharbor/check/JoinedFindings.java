@@ -59,8 +59,8 @@ final class JoinedFindings {
         Set<FindingKind> causes = new HashSet<>();
         for (FindingReporter side : sides) {
             causes.addAll(side.leaveOutConsequences());
-            side.set().profiles().forEach(one -> concerned.get(one.number()).add(side));
-            side.set().wirings().keySet().forEach(one -> judges.set(one, List.of(side)));
+            side.set().profiles().forEach(profile -> concerned.get(profile.number()).add(side));
+            side.set().wirings().keySet().forEach(profile -> judges.set(profile, List.of(side)));
         }
         nothingAnywhere = sides.stream().allMatch(JoinedFindings::hasNothing);
         joinOfSet();
@@ -72,13 +72,14 @@ final class JoinedFindings {
 
     private static boolean hasNothing(FindingReporter side) {
         return side.set().wirings().keySet().stream()
-                .flatMap(one -> side.of(one).stream())
-                .anyMatch(one -> one.kind() == FindingKinds.NOTHING_TO_CHECK);
+                .flatMap(profile -> side.of(profile).stream())
+                .anyMatch(finding -> finding.kind() == FindingKinds.NOTHING_TO_CHECK);
     }
 
     private void joinOfSet() {
         AbsenceAgreement agreement = new AbsenceAgreement();
-        sides.forEach(side -> side.ofSet().forEach(one -> agreement.add(side, one.finding())));
+        sides.forEach(
+                side -> side.ofSet().forEach(reported -> agreement.add(side, reported.finding())));
         for (FindingReporter side : sides) {
             for (SetFinding one : side.ofSet()) {
                 if (agreement.isTold(one.finding(), one.profile().map(judges::get).orElse(sides))) {
@@ -100,7 +101,7 @@ final class JoinedFindings {
     private void joinOfProfile(int number, boolean isPartial) {
         List<FindingReporter> all = concerned.get(number);
         AbsenceAgreement agreement = new AbsenceAgreement();
-        all.forEach(side -> side.of(number).forEach(one -> agreement.add(side, one)));
+        all.forEach(side -> side.of(number).forEach(finding -> agreement.add(side, finding)));
         for (FindingReporter side : judges.get(number)) {
             for (Finding one : side.of(number)) {
                 // What one side does not use, another one may.
@@ -122,12 +123,13 @@ final class JoinedFindings {
         Map<String, List<PartialProfileFinding>> byIdentity = new LinkedHashMap<>();
         for (FindingReporter side : concerned) {
             Map<String, PartialProfileFinding> once = new LinkedHashMap<>();
-            side.ofPartial(number).forEach(one -> once.putIfAbsent(one.finding().identity(), one));
+            side.ofPartial(number)
+                    .forEach(reported -> once.putIfAbsent(reported.finding().identity(), reported));
             once.forEach(
-                    (identity, one) ->
+                    (identity, reported) ->
                             byIdentity
                                     .computeIfAbsent(identity, any -> new ArrayList<>())
-                                    .add(one));
+                                    .add(reported));
         }
         for (List<PartialProfileFinding> same : byIdentity.values()) {
             if (same.size() == concerned.size()) {
@@ -149,8 +151,8 @@ final class JoinedFindings {
         TreeSet<String> consumers = new TreeSet<>();
         TreeSet<String> entries = new TreeSet<>();
         Finding finding = same.get(0).finding();
-        for (PartialProfileFinding one : same) {
-            one.touched()
+        for (PartialProfileFinding reported : same) {
+            reported.touched()
                     .forEach(
                             (heir, whom) -> {
                                 consumers.addAll(whom.consumers());

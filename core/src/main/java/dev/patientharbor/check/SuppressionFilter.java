@@ -38,8 +38,9 @@ final class SuppressionFilter {
         this.strictness = strictness;
         this.today = today;
         int place = 0;
-        for (Suppression one : strictness.suppressions()) {
-            byId.computeIfAbsent(one.id(), id -> new SuppressionIndex()).add(place++, one);
+        for (Suppression suppression : strictness.suppressions()) {
+            byId.computeIfAbsent(suppression.id(), id -> new SuppressionIndex())
+                    .add(place++, suppression);
         }
     }
 
@@ -87,28 +88,35 @@ final class SuppressionFilter {
     List<Finding> findings(Predicate<String> ids) {
         List<Finding> findings = new ArrayList<>();
         Map<String, NameSearch> searches = new HashMap<>();
-        for (Suppression one : strictness.suppressions()) {
-            if (!ids.test(one.id())) {
+        for (Suppression suppression : strictness.suppressions()) {
+            if (!ids.test(suppression.id())) {
                 continue;
             }
-            String what = one.id() + (one.of().isEmpty() ? "" : " of " + one.of());
-            if (!used.contains(one)) {
+            String what =
+                    suppression.id()
+                            + (suppression.of().isEmpty() ? "" : " of " + suppression.of());
+            if (!used.contains(suppression)) {
                 findings.add(
                         Finding.of(
                                         FindingKinds.SUPPRESSES_NOTHING,
-                                        one.at(),
+                                        suppression.at(),
                                         what,
                                         "Nothing is found that would be " + what + ".")
-                                .withAny("because", one.grounds().because().stream().toList())
+                                .withAny(
+                                        "because",
+                                        suppression.grounds().because().stream().toList())
                                 .withAny(
                                         "did you mean",
-                                        searches.computeIfAbsent(one.id(), this::search)
-                                                .near(one.of()))
+                                        searches.computeIfAbsent(suppression.id(), this::search)
+                                                .near(suppression.of()))
                                 .with("do", "take the suppression out, or mend its id or place"));
-            } else if (one.grounds().isOver(today)) {
+            } else if (suppression.grounds().isOver(today)) {
                 findings.add(
                         OverdueRule.finding(
-                                "The suppression of " + what, what, one.grounds(), one.at()));
+                                "The suppression of " + what,
+                                what,
+                                suppression.grounds(),
+                                suppression.at()));
             }
         }
         return findings.stream().map(this::weighed).toList();

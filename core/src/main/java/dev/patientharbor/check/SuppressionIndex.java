@@ -24,12 +24,12 @@ final class SuppressionIndex {
     /** Those that name a line of a file, by the line. */
     private final Map<String, Map<Integer, Suppression>> byLine = new HashMap<>();
 
-    void add(int place, Suppression one) {
-        byText.computeIfAbsent(one.of(), text -> new TreeMap<>()).put(place, one);
-        int colon = one.of().lastIndexOf(':');
+    void add(int place, Suppression suppression) {
+        byText.computeIfAbsent(suppression.of(), text -> new TreeMap<>()).put(place, suppression);
+        int colon = suppression.of().lastIndexOf(':');
         if (colon >= 0) {
-            byLine.computeIfAbsent(one.of().substring(colon + 1), line -> new TreeMap<>())
-                    .put(place, one);
+            byLine.computeIfAbsent(suppression.of().substring(colon + 1), line -> new TreeMap<>())
+                    .put(place, suppression);
         }
     }
 
@@ -72,12 +72,17 @@ final class SuppressionIndex {
         String path = normal(in.path());
         byLine.getOrDefault(Integer.toString(in.line()), Map.of())
                 .forEach(
-                        (place, one) -> {
-                            String file = one.of().substring(0, one.of().lastIndexOf(':'));
+                        (place, suppression) -> {
+                            String file =
+                                    suppression
+                                            .of()
+                                            .substring(0, suppression.of().lastIndexOf(':'));
                             String folder =
-                                    one.at().match(own -> parent(own.path()), own -> "", own -> "");
+                                    suppression
+                                            .at()
+                                            .match(own -> parent(own.path()), own -> "", own -> "");
                             if (path.equals(normal(file)) || path.equals(normal(folder + file))) {
-                                all.put(place, one);
+                                all.put(place, suppression);
                             }
                         });
     }

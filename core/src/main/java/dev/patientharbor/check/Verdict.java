@@ -76,7 +76,7 @@ public final class Verdict {
             numbers.put(profiles.get(i).name(), i);
         }
         for (ResolvedSet side : sides) {
-            side.wirings().keySet().forEach(one -> sideOf.put(one, side));
+            side.wirings().keySet().forEach(profile -> sideOf.put(profile, side));
         }
     }
 
@@ -95,7 +95,7 @@ public final class Verdict {
         return (int)
                         sides.stream()
                                 .flatMap(side -> side.entries().stream())
-                                .filter(one -> !one.isExclusion())
+                                .filter(entry -> !entry.isExclusion())
                                 .flatMap(entry -> entry.classes().stream())
                                 .map(ClassFacts::name)
                                 .distinct()
@@ -137,13 +137,14 @@ public final class Verdict {
      */
     public List<Finding> allFindings() {
         return Stream.concat(
-                        findings.stream(), shown.stream().flatMap(one -> one.findings().stream()))
+                        findings.stream(),
+                        shown.stream().flatMap(verdict -> verdict.findings().stream()))
                 .toList();
     }
 
     /** Whether any finding is as grave as that, or graver. */
     public boolean hasAtLeast(Severity severity) {
-        return allFindings().stream().anyMatch(one -> isAsGrave(one, severity));
+        return allFindings().stream().anyMatch(finding -> isAsGrave(finding, severity));
     }
 
     private static boolean isAsGrave(Finding finding, Severity severity) {
@@ -169,13 +170,17 @@ public final class Verdict {
     public String toString() {
         String told =
                 shown.stream()
-                        .map(one -> one.name() + ' ' + (one.isPartial() ? "partial" : word(one)))
+                        .map(
+                                verdict ->
+                                        verdict.name()
+                                                + ' '
+                                                + (verdict.isPartial() ? "partial" : word(verdict)))
                         .collect(Collectors.joining(", ", title() + ": ", "\n"));
         return told + FindingText.of(allFindings().stream().distinct().toList());
     }
 
-    private String word(ProfileVerdict one) {
-        return complete(one.name()) ? "complete" : "not complete";
+    private String word(ProfileVerdict verdict) {
+        return complete(verdict.name()) ? "complete" : "not complete";
     }
 
     /**
@@ -191,10 +196,10 @@ public final class Verdict {
                 names.length > 0
                         ? List.of(names)
                         : profiles.stream()
-                                .filter(one -> !one.isPartial())
+                                .filter(verdict -> !verdict.isPartial())
                                 .map(ProfileVerdict::name)
                                 .toList();
-        List<String> incomplete = wanted.stream().filter(one -> !complete(one)).toList();
+        List<String> incomplete = wanted.stream().filter(profile -> !complete(profile)).toList();
         if (!incomplete.isEmpty()) {
             throw new IncompleteProfileException(
                     (incomplete.size() == 1 ? "this profile is" : "these profiles are")
@@ -215,7 +220,10 @@ public final class Verdict {
      */
     public void requireNothing(Severity orGraver) {
         List<Finding> grave =
-                once(allFindings().stream().filter(one -> isAsGrave(one, orGraver)).toList());
+                once(
+                        allFindings().stream()
+                                .filter(finding -> isAsGrave(finding, orGraver))
+                                .toList());
         if (!grave.isEmpty()) {
             throw new IllegalStateException(
                     "something was found that is a "
@@ -231,17 +239,18 @@ public final class Verdict {
         Stream<Finding> suppressedOnes =
                 Stream.concat(
                                 some.suppressed.stream(),
-                                some.shown.stream().flatMap(one -> one.suppressed().stream()))
+                                some.shown.stream()
+                                        .flatMap(verdict -> verdict.suppressed().stream()))
                         .map(SuppressedFinding::finding);
         return once(
                 Stream.concat(some.allFindings().stream(), suppressedOnes)
-                        .filter(one -> one.kind().breaksCompleteness())
+                        .filter(finding -> finding.kind().breaksCompleteness())
                         .toList());
     }
 
     private static List<Finding> once(List<Finding> findings) {
         Map<String, Finding> once = new LinkedHashMap<>();
-        findings.forEach(one -> once.putIfAbsent(one.identity(), one));
+        findings.forEach(finding -> once.putIfAbsent(finding.identity(), finding));
         return List.copyOf(once.values());
     }
 
@@ -291,7 +300,7 @@ public final class Verdict {
         wantedNames.forEach(this::find);
         Set<String> names = Set.copyOf(wantedNames);
         BitSet lineages = new BitSet();
-        names.forEach(one -> lineages.or(set.side().lineage(numbers.get(one))));
+        names.forEach(name -> lineages.or(set.side().lineage(numbers.get(name))));
         List<ProfileVerdict> some = new ArrayList<>();
         for (int i = 0; i < profiles.size(); i++) {
             ProfileVerdict profile = profiles.get(i);
@@ -312,10 +321,12 @@ public final class Verdict {
      */
     public Verdict afterBuilding(Map<String, List<Finding>> found, LocalDate today) {
         SuppressionFilter filter = new SuppressionFilter(set.declared().strictness(), today);
-        List<ProfileVerdict> all = profiles.stream().map(one -> built(one, found, filter)).toList();
-        List<ProfileVerdict> some = shown.stream().map(one -> built(one, found, filter)).toList();
+        List<ProfileVerdict> all =
+                profiles.stream().map(verdict -> built(verdict, found, filter)).toList();
+        List<ProfileVerdict> some =
+                shown.stream().map(verdict -> built(verdict, found, filter)).toList();
         List<Finding> told = new ArrayList<>(findings);
-        if (all.stream().allMatch(one -> one.isPartial() || one.built().isPresent())) {
+        if (all.stream().allMatch(verdict -> verdict.isPartial() || verdict.built().isPresent())) {
             told.addAll(filter.findings(FindingKinds.BUILD_FAILED.id()::equals));
         }
         told.sort(Finding.ORDER);

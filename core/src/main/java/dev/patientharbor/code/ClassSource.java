@@ -31,8 +31,8 @@ final class ClassSource {
         this.path = path;
         List<ClassFile> sorted =
                 files.stream().sorted(Comparator.comparing(ClassFile::name)).toList();
-        classFiles = sorted.stream().filter(one -> isClass(one.name())).toList();
-        serviceFiles = sorted.stream().filter(one -> isServices(one.name())).toList();
+        classFiles = sorted.stream().filter(file -> isClass(file.name())).toList();
+        serviceFiles = sorted.stream().filter(file -> isServices(file.name())).toList();
         this.jar = jar;
     }
 
@@ -51,7 +51,7 @@ final class ClassSource {
     /** Whether a file is one of these, under whatever name. */
     boolean has(Object identity) {
         return Stream.concat(classFiles.stream(), serviceFiles.stream())
-                .anyMatch(one -> one.identity().filter(identity::equals).isPresent());
+                .anyMatch(file -> file.identity().filter(identity::equals).isPresent());
     }
 
     void close() {

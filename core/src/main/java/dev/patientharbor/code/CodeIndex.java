@@ -57,13 +57,13 @@ public final class CodeIndex {
 
     /** Whether a lookup method, {@code CLASS#METHOD}, is called somewhere with constants. */
     public boolean callsLookup(String method) {
-        FactsRequest one = FactsRequest.of(false, Set.of(method));
+        FactsRequest request = FactsRequest.of(false, Set.of(method));
         return byName.values().stream()
                 .flatMap(facts -> facts.bodies().lookups().stream())
                 .map(LookupFacts::called)
                 .anyMatch(
                         called ->
-                                one.isLookup(
+                                request.isLookup(
                                         called.substring(0, called.indexOf('#')),
                                         called.substring(called.indexOf('#') + 1)));
     }

@@ -53,7 +53,7 @@ public final class CodePlaces {
         jdk = new JdkClasses(request.ofJdk());
         findings = new ArrayList<>(missing);
         for (int i = 0; i < roots.size(); i++) {
-            numbers.computeIfAbsent(roots.get(i).written(), one -> new ArrayList<>(1)).add(i);
+            numbers.computeIfAbsent(roots.get(i).written(), name -> new ArrayList<>(1)).add(i);
         }
     }
 
@@ -101,7 +101,7 @@ public final class CodePlaces {
             for (int i = 0; i < roots.size(); i++) {
                 for (Read read : byRoot.get(i)) {
                     for (ClassFacts facts : read.classes()) {
-                        known.computeIfAbsent(facts.name(), one -> new LinkedHashSet<>(2))
+                        known.computeIfAbsent(facts.name(), key -> new LinkedHashSet<>(2))
                                 .add(roots.get(i).written());
                     }
                 }
@@ -123,7 +123,7 @@ public final class CodePlaces {
     /** The folders and jars that some of the places are, absolute, in the order of the places. */
     public List<Path> paths(Collection<WrittenName> places) {
         Set<Path> paths = new LinkedHashSet<>();
-        numbers(places).forEach(one -> paths.addAll(pathsByRoot.get(one)));
+        numbers(places).forEach(place -> paths.addAll(pathsByRoot.get(place)));
         return List.copyOf(paths);
     }
 
@@ -158,7 +158,7 @@ public final class CodePlaces {
 
     private CodeIndex index(IntStream wanted) {
         Set<Read> seen = new LinkedHashSet<>();
-        wanted.forEach(one -> seen.addAll(byRoot.get(one)));
+        wanted.forEach(root -> seen.addAll(byRoot.get(root)));
         List<ClassFacts> classes = new ArrayList<>();
         ServiceLists services = new ServiceLists();
         for (Read read : seen) {

@@ -126,8 +126,8 @@ public final class CodeReader {
             for (Runnable one : works) {
                 running.add(pool.submit(one));
             }
-            for (Future<?> one : running) {
-                one.get();
+            for (Future<?> future : running) {
+                future.get();
             }
         } catch (InterruptedException stopped) {
             Thread.currentThread().interrupt();

@@ -136,8 +136,8 @@ final class ExecutableCollector extends MethodVisitor {
 
     private static List<String> classNames(String[] internalNames) {
         List<String> names = new ArrayList<>(internalNames.length);
-        for (String one : internalNames) {
-            names.add(FactsCollector.className(one));
+        for (String internalName : internalNames) {
+            names.add(FactsCollector.className(internalName));
         }
         return List.copyOf(names);
     }

@@ -212,8 +212,8 @@ final class FactsCollector extends ClassVisitor {
     }
 
     private static boolean lacksParameterNames(List<ExecutableCollector> among) {
-        for (ExecutableCollector one : among) {
-            if (one.lacksNames()) {
+        for (ExecutableCollector collector : among) {
+            if (collector.lacksNames()) {
                 return true;
             }
         }
@@ -231,9 +231,9 @@ final class FactsCollector extends ClassVisitor {
     }
 
     private void addLackingNames(List<ExecutableCollector> among) {
-        for (ExecutableCollector one : among) {
-            if (one.lacksNames()) {
-                lackingNames.put(one.nameAndDescriptor(), one);
+        for (ExecutableCollector collector : among) {
+            if (collector.lacksNames()) {
+                lackingNames.put(collector.nameAndDescriptor(), collector);
             }
         }
     }
@@ -265,8 +265,8 @@ final class FactsCollector extends ClassVisitor {
 
     private static List<ExecutableFacts> facts(List<ExecutableCollector> collected) {
         List<ExecutableFacts> facts = new ArrayList<>(collected.size());
-        for (ExecutableCollector one : collected) {
-            facts.add(one.facts());
+        for (ExecutableCollector collector : collected) {
+            facts.add(collector.facts());
         }
         return List.copyOf(facts);
     }

@@ -62,10 +62,10 @@ final class JarSource {
         ZipFile jar = new ZipFile(path.toFile());
         try {
             List<ClassFile> files = new ArrayList<>();
-            for (Map.Entry<String, ZipEntry> one :
+            for (Map.Entry<String, ZipEntry> entry :
                     entries(jar, Files.size(path), place).entrySet()) {
-                String real = one.getValue().getName();
-                files.add(new InJar(one.getKey(), place + "!/" + real, jar, one.getValue()));
+                String real = entry.getValue().getName();
+                files.add(new InJar(entry.getKey(), place + "!/" + real, jar, entry.getValue()));
             }
             return new ClassSource(path.toAbsolutePath().normalize(), files, jar);
         } catch (IOException | RuntimeException fault) {

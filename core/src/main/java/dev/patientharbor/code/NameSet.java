@@ -41,10 +41,10 @@ final class NameSet {
     boolean covers(NameSet other) {
         return other.byLastPart.entrySet().stream()
                 .allMatch(
-                        one ->
+                        entry ->
                                 byLastPart
-                                        .getOrDefault(one.getKey(), List.of())
-                                        .containsAll(one.getValue()));
+                                        .getOrDefault(entry.getKey(), List.of())
+                                        .containsAll(entry.getValue()));
     }
 
     private static String lastPart(String dotted) {

@@ -35,7 +35,7 @@ final class PlacePattern {
         List<Path> paths = new ArrayList<>();
         try (DirectoryStream<Path> all =
                 Files.newDirectoryStream(
-                        folder, one -> pattern.matcher(one.getFileName().toString()).matches())) {
+                        folder, file -> pattern.matcher(file.getFileName().toString()).matches())) {
             all.forEach(paths::add);
         }
         if (paths.isEmpty()) {

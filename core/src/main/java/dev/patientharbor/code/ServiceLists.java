@@ -49,7 +49,7 @@ final class ServiceLists {
     }
 
     private Set<String> of(String contract) {
-        return byContract.computeIfAbsent(contract, one -> new LinkedHashSet<>());
+        return byContract.computeIfAbsent(contract, key -> new LinkedHashSet<>());
     }
 
     private static String name(String line) {

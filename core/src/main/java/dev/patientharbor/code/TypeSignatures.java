@@ -27,21 +27,21 @@ final class TypeSignatures {
             facts.bounds();
             facts.supertypes();
         }
-        for (ExecutableFacts one : facts.constructors()) {
-            one.parameterTypes();
+        for (ExecutableFacts executable : facts.constructors()) {
+            executable.parameterTypes();
         }
-        for (ExecutableFacts one : facts.methods()) {
-            one.parameterTypes();
-            one.returnType();
+        for (ExecutableFacts executable : facts.methods()) {
+            executable.parameterTypes();
+            executable.returnType();
         }
-        for (FieldFacts one : facts.fields()) {
-            one.type();
+        for (FieldFacts field : facts.fields()) {
+            field.type();
         }
-        for (String one : facts.openMethods()) {
-            Type.getArgumentTypes(one.substring(one.indexOf('(')));
+        for (String openMethod : facts.openMethods()) {
+            Type.getArgumentTypes(openMethod.substring(openMethod.indexOf('(')));
         }
-        for (MethodFacts one : facts.bodies().calls()) {
-            one.parameterTypes();
+        for (MethodFacts method : facts.bodies().calls()) {
+            method.parameterTypes();
         }
     }
 

@@ -147,9 +147,9 @@ public final class AreaTable {
             }
             inside.push(at);
             Optional<WrittenName> around = at.inside();
-            at = around.map(one -> byName.get(one.text())).orElse(null);
+            at = around.map(name -> byName.get(name.text())).orElse(null);
             if (at == null) {
-                around.ifPresent(one -> tellUnknown(one, Optional.empty()));
+                around.ifPresent(name -> tellUnknown(name, Optional.empty()));
             }
         }
         for (Area one : inside) {
@@ -163,17 +163,17 @@ public final class AreaTable {
             if (ClassPattern.isPattern(member.text())) {
                 ClassPattern pattern = ClassPattern.of(member.text());
                 (pattern.below() ? belowPackage : byPackage)
-                        .computeIfAbsent(pattern.packageName(), one -> new ArrayList<>(1))
+                        .computeIfAbsent(pattern.packageName(), key -> new ArrayList<>(1))
                         .add(area);
             } else if (names.isThing(member.text())) {
-                byClass.computeIfAbsent(member.text(), one -> new ArrayList<>(1)).add(area);
+                byClass.computeIfAbsent(member.text(), key -> new ArrayList<>(1)).add(area);
             } else {
                 NameLookup lookup = names.lookup(member);
                 lookup.facts()
                         .ifPresentOrElse(
                                 facts ->
                                         byClass.computeIfAbsent(
-                                                        facts.name(), one -> new ArrayList<>(1))
+                                                        facts.name(), key -> new ArrayList<>(1))
                                                 .add(area),
                                 () -> unknownMembers.add(lookup));
             }
@@ -188,7 +188,7 @@ public final class AreaTable {
             if (level != innermost && !levels.encloses(level, innermost)) {
                 Area other =
                         all.stream()
-                                .filter(one -> numbers.get(one.name()) == innermost)
+                                .filter(candidate -> numbers.get(candidate.name()) == innermost)
                                 .findFirst()
                                 .orElse(area);
                 overlaps.add(new Overlap(facts.name(), other, area));

@@ -68,15 +68,16 @@ public final class BindingResolver {
         List<NameLookup> lookups = new ArrayList<>();
         Optional<Slot> slot = slot(binding.slot(), binding.at(), lookups);
         Optional<Slot> target =
-                binding.supply().target().flatMap(one -> slot(one, binding.at(), lookups));
+                binding.supply().target().flatMap(named -> slot(named, binding.at(), lookups));
         Optional<NameLookup> implementation = binding.supply().className().map(names::lookup);
         implementation.ifPresent(lookups::add);
         List<Slot> members = members(binding, lookups);
         binding.supply()
                 .cannedAnswers()
-                .ifPresent(one -> failures(one).map(names::lookup).forEach(lookups::add));
+                .ifPresent(methods -> failures(methods).map(names::lookup).forEach(lookups::add));
         Optional<ClassFacts> facts = implementation.flatMap(NameLookup::facts);
-        Optional<FitResult> fit = slot.flatMap(one -> fit(binding.supply(), facts, members, one));
+        Optional<FitResult> fit =
+                slot.flatMap(named -> fit(binding.supply(), facts, members, named));
         Optional<ValuedBlueprint> valued = blueprint(binding, facts, fit);
         List<ValueFault> faults =
                 new ArrayList<>(valued.map(ValuedBlueprint::faults).orElse(List.of()));
@@ -89,7 +90,7 @@ public final class BindingResolver {
                 owner,
                 place,
                 lookups,
-                slot.map(one -> number(one, level)),
+                slot.map(named -> number(named, level)),
                 target.map(slots::number),
                 implementation,
                 fit,
@@ -102,9 +103,9 @@ public final class BindingResolver {
     /** The exceptions that canned answers name. */
     private static Stream<WrittenName> failures(List<CannedMethod> answers) {
         return answers.stream()
-                .flatMap(one -> one.cases().stream())
+                .flatMap(method -> method.cases().stream())
                 .map(CannedMethod.Case::answer)
-                .flatMap(one -> one.failure().stream())
+                .flatMap(response -> response.failure().stream())
                 .map(CannedMethod.Response.Fails::type);
     }
 
@@ -118,7 +119,7 @@ public final class BindingResolver {
 
     private List<Slot> members(Binding binding, List<NameLookup> lookups) {
         return binding.supply().members().stream()
-                .flatMap(one -> slot(one, binding.at(), lookups).stream())
+                .flatMap(named -> slot(named, binding.at(), lookups).stream())
                 .toList();
     }
 
@@ -130,7 +131,7 @@ public final class BindingResolver {
         TypeRef content = Carrier.innermost(slot.contract());
         boolean lacksKey =
                 Carrier.of(slot.contract()).orElseThrow().kind() == Carrier.Kind.MAP
-                        && members.stream().anyMatch(one -> one.key().isEmpty());
+                        && members.stream().anyMatch(named -> named.key().isEmpty());
         return lacksKey
                 ? Optional.of(new FitResult(Optional.empty(), false, Set.of()))
                 : members.stream()
@@ -167,12 +168,12 @@ public final class BindingResolver {
     private Optional<FitResult> fit(
             Supply supply, Optional<ClassFacts> facts, List<Slot> members, Slot slot) {
         return switch (supply.form()) {
-            case CLASS -> facts.map(one -> fitting.fit(one, slot.contract()));
+            case CLASS -> facts.map(found -> fitting.fit(found, slot.contract()));
             case FACTORY ->
                     facts.flatMap(
-                                    one ->
+                                    found ->
                                             FactoryReader.returned(
-                                                    one, ((Supply.Factory) supply).method()))
+                                                    found, ((Supply.Factory) supply).method()))
                             .map(type -> fitting.fit(type, slot.contract()));
             case MEMBERS -> fitOfMembers(members, slot);
             case OBJECT -> fitOfObject((Supply.HandedIn) supply, slot);
@@ -220,7 +221,7 @@ public final class BindingResolver {
     Optional<Slot> slot(Slot written, SourcePosition at, List<NameLookup> lookups) {
         int before = lookups.size();
         TypeRef contract = type(written.contract(), at, lookups);
-        Optional<Key> key = written.key().map(one -> key(one, at, lookups));
+        Optional<Key> key = written.key().map(other -> key(other, at, lookups));
         return lookups.subList(before, lookups.size()).stream()
                         .allMatch(name -> name.facts().isPresent())
                 ? Optional.of(new Slot(contract, key))

@@ -89,7 +89,7 @@ public final class ConsumerReader {
         ClassFacts holder = lookup.facts().get();
         List<ExecutableFacts> found =
                 holder.methods().stream()
-                        .filter(one -> one.name().equals(handler.method()))
+                        .filter(executable -> executable.name().equals(handler.method()))
                         .toList();
         if (found.size() != 1) {
             Blueprint none = Blueprint.ofNoMethod(holder, handler.method(), found);

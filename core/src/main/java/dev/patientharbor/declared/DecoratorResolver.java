@@ -53,15 +53,15 @@ public final class DecoratorResolver {
         List<NameLookup> lookups = new ArrayList<>();
         Optional<Slot> slot = bindings.slot(statement.slot(), statement.at(), lookups);
         statement.added().stream()
-                .flatMap(one -> one.builtIn().stream())
-                .flatMap(one -> one.failure().stream())
-                .map(one -> names.lookup(one.with()))
+                .flatMap(decorator -> decorator.builtIn().stream())
+                .flatMap(builtIn -> builtIn.failure().stream())
+                .map(fail -> names.lookup(fail.with()))
                 .forEach(lookups::add);
         return new ResolvedDecoratorStatement(
                 statement,
                 owner,
                 lookups,
-                slot.map(one -> slots.at(slots.number(one), level)),
+                slot.map(named -> slots.at(slots.number(named), level)),
                 statement.whole().map(list -> decorators(slot, list)),
                 decorators(slot, statement.drop().stream().map(Decorator::ofClass).toList()),
                 decorators(slot, statement.innermost()),
@@ -71,10 +71,10 @@ public final class DecoratorResolver {
     private List<ResolvedDecorator> decorators(Optional<Slot> slot, List<Decorator> list) {
         return list.stream()
                 .map(
-                        one ->
-                                one.builtIn().isPresent()
-                                        ? builtIn(slot, one)
-                                        : decorator(slot, one, names.lookup(one.name())))
+                        listed ->
+                                listed.builtIn().isPresent()
+                                        ? builtIn(slot, listed)
+                                        : decorator(slot, listed, names.lookup(listed.name())))
                 .toList();
     }
 
@@ -87,7 +87,9 @@ public final class DecoratorResolver {
                         .filter(facts -> facts.isInterface() && !facts.isSealed())
                         .isPresent();
         Optional<BuiltIn> full =
-                decorator.builtIn().map(one -> one.failure().<BuiltIn>map(this::full).orElse(one));
+                decorator
+                        .builtIn()
+                        .map(builtIn -> builtIn.failure().<BuiltIn>map(this::full).orElse(builtIn));
         return new ResolvedDecorator(
                 slot.orElseGet(() -> Slot.of("java.lang.Object")),
                 decorator,
@@ -127,8 +129,8 @@ public final class DecoratorResolver {
         List<Need> inner =
                 blueprint
                         .map(
-                                one ->
-                                        one.needs().stream()
+                                made ->
+                                        made.needs().stream()
                                                 .filter(need -> takes(need, decorated))
                                                 .toList())
                         .orElse(List.of());
@@ -149,7 +151,7 @@ public final class DecoratorResolver {
         Slot asked = slots.slot(need.slot());
         TypeRef wrapped =
                 Carrier.of(asked.contract())
-                        .filter(one -> one.kind() == Carrier.Kind.DEFERRED)
+                        .filter(carrier -> carrier.kind() == Carrier.Kind.DEFERRED)
                         .map(Carrier::content)
                         .orElse(asked.contract());
         return asked.key().isEmpty()

@@ -133,6 +133,6 @@ public final class ResolvedBinding {
     /** Whether it cannot fill its slot at all. */
     public boolean isBroken() {
         return names.stream().anyMatch(name -> name.facts().isEmpty())
-                || fit.filter(one -> !one.fits()).isPresent();
+                || fit.filter(fit -> !fit.fits()).isPresent();
     }
 }

@@ -33,7 +33,7 @@ public record ResolvedConsumer(
 
     /** What it asks for, if that is known and nothing is wrong with it. */
     public Optional<Blueprint> sound() {
-        return blueprint.filter(one -> one.fault().isEmpty());
+        return blueprint.filter(blueprint -> blueprint.fault().isEmpty());
     }
 
     /** The name by which it stands among the entry consumers: a class and a method, or its own. */

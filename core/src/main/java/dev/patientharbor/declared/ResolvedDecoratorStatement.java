@@ -35,7 +35,7 @@ public record ResolvedDecoratorStatement(
         }
         List<ResolvedDecorator> list = new ArrayList<>(outermost);
         inherited.stream()
-                .filter(one -> drop.stream().noneMatch(one::isNamedAs))
+                .filter(decorator -> drop.stream().noneMatch(decorator::isNamedAs))
                 .forEach(list::add);
         list.addAll(innermost);
         return list;
@@ -45,9 +45,9 @@ public record ResolvedDecoratorStatement(
     public List<ResolvedDecorator> dropsNothing(List<ResolvedDecorator> inherited) {
         return drop.stream()
                 .filter(
-                        one ->
-                                one.dropName().isPresent()
-                                        && inherited.stream().noneMatch(one::isNamedAs))
+                        decorator ->
+                                decorator.dropName().isPresent()
+                                        && inherited.stream().noneMatch(decorator::isNamedAs))
                 .toList();
     }
 

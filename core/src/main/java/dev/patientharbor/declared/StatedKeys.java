@@ -53,7 +53,7 @@ public final class StatedKeys {
         List<Binding> all = new ArrayList<>();
         for (WrittenName name : stated.names()) {
             Optional<ClassFacts> facts = names.lookup(name).facts();
-            Optional<String> key = facts.flatMap(one -> constant(one, stated.method()));
+            Optional<String> key = facts.flatMap(found -> constant(found, stated.method()));
             if (facts.isPresent() && key.isEmpty()) {
                 unstated.add(new UnstatedKey(owner, binding.slot(), name, stated.method()));
             } else {
@@ -97,6 +97,7 @@ public final class StatedKeys {
     private static boolean declares(ClassFacts facts, String method) {
         String key = method + "()";
         return facts.unmarkedMethods().contains(key)
-                || facts.methods().stream().anyMatch(one -> one.overrideKey().equals(key));
+                || facts.methods().stream()
+                        .anyMatch(executable -> executable.overrideKey().equals(key));
     }
 }

@@ -81,7 +81,7 @@ public final class StatementsResolver {
     private ResolvedDemand demand(Demand demand) {
         List<NameLookup> lookups = new ArrayList<>();
         Optional<Integer> slot =
-                demand.slot().flatMap(one -> bindings.number(one, demand.at(), lookups));
+                demand.slot().flatMap(named -> bindings.number(named, demand.at(), lookups));
         if (demand.kind() == Demand.Kind.OUTERMOST) {
             demand.words().stream().map(names::lookup).forEach(lookups::add);
         }
@@ -91,7 +91,7 @@ public final class StatementsResolver {
     private ResolvedLoosening loosening(Loosening loosening) {
         List<NameLookup> lookups = new ArrayList<>();
         Optional<Integer> slot =
-                loosening.slot().flatMap(one -> bindings.number(one, loosening.at(), lookups));
+                loosening.slot().flatMap(named -> bindings.number(named, loosening.at(), lookups));
         return new ResolvedLoosening(loosening, lookups, slot);
     }
 

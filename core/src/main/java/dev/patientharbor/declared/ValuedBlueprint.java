@@ -50,14 +50,14 @@ record ValuedBlueprint(Blueprint blueprint, List<ValueFault> faults) {
                 byIndex.put(need.place().index(), given);
                 conversion
                         .problems(given, type)
-                        .forEach(one -> faults.add(ValueFault.of(need, one)));
+                        .forEach(problem -> faults.add(ValueFault.of(need, problem)));
             }
         }
         if (plain.fault().isEmpty()) {
             List<String> names = parameters.stream().map(Need::name).toList();
-            for (Map.Entry<String, GivenValue> one : with.named().entrySet()) {
-                if (left.contains(one.getKey())) {
-                    faults.add(ValueFault.unknown(one.getKey(), one.getValue(), names));
+            for (Map.Entry<String, GivenValue> entry : with.named().entrySet()) {
+                if (left.contains(entry.getKey())) {
+                    faults.add(ValueFault.unknown(entry.getKey(), entry.getValue(), names));
                 }
             }
             for (GivenValue tooMany :
@@ -85,7 +85,7 @@ record ValuedBlueprint(Blueprint blueprint, List<ValueFault> faults) {
     /** A value for a contract of a value type. */
     static List<ValueFault> ofContract(GivenValue given, Slot slot, ConversionCheck conversion) {
         return conversion.problems(given, slot.contract()).stream()
-                .map(one -> new ValueFault(Optional.empty(), "", List.of(), one))
+                .map(problem -> new ValueFault(Optional.empty(), "", List.of(), problem))
                 .toList();
     }
 }

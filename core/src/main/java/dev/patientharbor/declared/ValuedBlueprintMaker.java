@@ -60,10 +60,13 @@ public final class ValuedBlueprintMaker {
                         : blueprints.of(facts, type);
         if (constructor.isEmpty() && !with.isEmpty() && plain.isUndecided()) {
             List<ValuedBlueprint> fit = new ArrayList<>();
-            for (ExecutableFacts one : plain.fault().orElseThrow().constructors()) {
+            for (ExecutableFacts executable : plain.fault().orElseThrow().constructors()) {
                 ValuedBlueprint valued =
                         given(
-                                blueprints.of(facts, type, Optional.of(one.erasedParameterTypes())),
+                                blueprints.of(
+                                        facts,
+                                        type,
+                                        Optional.of(executable.erasedParameterTypes())),
                                 with);
                 if (valued.faults().isEmpty() && !lacksValues(valued.blueprint())) {
                     fit.add(valued);

@@ -19,7 +19,7 @@ public final class FilePaths {
         try {
             return folder.resolve(text);
         } catch (InvalidPathException fault) {
-            boolean encoding = text.chars().anyMatch(one -> one > '~') && text.indexOf('\0') < 0;
+            boolean encoding = text.chars().anyMatch(sign -> sign > '~') && text.indexOf('\0') < 0;
             throw new UnfitFileException(
                     text,
                     encoding

@@ -12,7 +12,7 @@ public final class FindingText {
     /** Several findings, each with a blank line before it. */
     public static String of(List<Finding> findings) {
         StringBuilder text = new StringBuilder();
-        findings.forEach(one -> text.append('\n').append(of(one)));
+        findings.forEach(finding -> text.append('\n').append(of(finding)));
         return text.toString();
     }
 

@@ -29,7 +29,7 @@ public final class VisibleText {
             if (isVisible(sign)) {
                 visible.appendCodePoint(sign);
             } else {
-                Character.toString(sign).chars().forEach(one -> visible.append(escaped(one)));
+                Character.toString(sign).chars().forEach(other -> visible.append(escaped(other)));
             }
             at += Character.charCount(sign);
         }

@@ -47,7 +47,8 @@ public final class BindingsOfAllSides {
         for (ResolvedBinding binding : profile.own()) {
             binding.names().forEach(name -> supply(name, side));
             binding.slot().ifPresent(slot -> replace(binding, slots.slot(slot)));
-            binding.blueprint().ifPresent(one -> firstByMaker.putIfAbsent(one.maker(), binding));
+            binding.blueprint()
+                    .ifPresent(blueprint -> firstByMaker.putIfAbsent(blueprint.maker(), binding));
             binding.declared()
                     .supply()
                     .kind()
@@ -76,8 +77,8 @@ public final class BindingsOfAllSides {
         String contract = SlotTable.className(Carrier.innermost(slot.contract()));
         boolean isItself =
                 binding.blueprint()
-                        .filter(one -> one.method().isEmpty())
-                        .filter(one -> one.className().equals(contract))
+                        .filter(blueprint -> blueprint.method().isEmpty())
+                        .filter(blueprint -> blueprint.className().equals(contract))
                         .isPresent();
         if (!isItself && binding.declared().supply().effect() != SupplyEffect.KEEPS) {
             replaced.add(contract);

@@ -42,7 +42,7 @@ public record CodeSide(
         Map<List<WrittenName>, BitSet> bySeen = new LinkedHashMap<>();
         for (int number = 0; number < set.profiles().size(); number++) {
             if (!set.profiles().get(number).partial()) {
-                bySeen.computeIfAbsent(seen.get(number), one -> new BitSet()).set(number);
+                bySeen.computeIfAbsent(seen.get(number), key -> new BitSet()).set(number);
             }
         }
         if (bySeen.isEmpty()) {
@@ -54,7 +54,8 @@ public record CodeSide(
                     CodeIndex code = places.only(written);
                     String name = names(set, profiles);
                     BitSet lineages = (BitSet) profiles.clone();
-                    profiles.stream().forEach(one -> lineages.or(all.hierarchy().ancestors(one)));
+                    profiles.stream()
+                            .forEach(profile -> lineages.or(all.hierarchy().ancestors(profile)));
                     all.add(name, lineages, written);
                     sides.add(new CodeSide(code, profiles, name, lineages, all));
                 });
@@ -90,12 +91,13 @@ public record CodeSide(
 
     private static String names(SetDeclaration set, BitSet profiles) {
         return String.join(
-                ", ", profiles.stream().mapToObj(one -> set.profiles().get(one).name()).toList());
+                ", ",
+                profiles.stream().mapToObj(profile -> set.profiles().get(profile).name()).toList());
     }
 
     /** The profiles that see a class of that name, where those of this side do not. */
     public List<String> whoSees(WrittenName wanted) {
-        return all.whoSees(wanted).stream().filter(one -> !one.equals(name)).toList();
+        return all.whoSees(wanted).stream().filter(other -> !other.equals(name)).toList();
     }
 
     /**

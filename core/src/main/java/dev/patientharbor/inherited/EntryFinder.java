@@ -51,7 +51,7 @@ public final class EntryFinder {
         this.blueprints = blueprints;
         this.slots = slots;
         values = new ValueTypes(code);
-        thrown = new InheritedTrait(code, one -> one.name().equals("java.lang.Throwable"));
+        thrown = new InheritedTrait(code, facts -> facts.name().equals("java.lang.Throwable"));
         this.bound = bound;
     }
 
@@ -82,16 +82,16 @@ public final class EntryFinder {
                 found.set(i, new ResolvedEntry(found.get(i).written(), out, false));
             }
         }
-        return found.stream().map(one -> without(excluded, one)).toList();
+        return found.stream().map(entry -> without(excluded, entry)).toList();
     }
 
-    private static ResolvedEntry without(Set<String> excluded, ResolvedEntry one) {
-        if (!one.text().isPattern() || one.isExclusion()) {
-            return one;
+    private static ResolvedEntry without(Set<String> excluded, ResolvedEntry entry) {
+        if (!entry.text().isPattern() || entry.isExclusion()) {
+            return entry;
         }
         List<ClassFacts> left =
-                one.classes().stream().filter(facts -> !excluded.contains(facts.name())).toList();
-        return new ResolvedEntry(one.written(), left, one.ambiguous());
+                entry.classes().stream().filter(facts -> !excluded.contains(facts.name())).toList();
+        return new ResolvedEntry(entry.written(), left, entry.ambiguous());
     }
 
     private List<ClassFacts> named(WrittenName entry, EntryText text) {
@@ -110,7 +110,9 @@ public final class EntryFinder {
         List<ClassFacts> classes =
                 named(entry, text).stream()
                         .filter(this::canBeConsumer)
-                        .filter(one -> unasked ? isMarked(one) && isUnasked(one) : asks(one))
+                        .filter(
+                                facts ->
+                                        unasked ? isMarked(facts) && isUnasked(facts) : asks(facts))
                         .toList();
         return new ResolvedEntry(entry, classes, false);
     }
@@ -134,7 +136,7 @@ public final class EntryFinder {
     /** Whether JUnit's marks stand on it. */
     private static boolean isTest(ClassFacts facts) {
         Stream<AnnotationFacts> ofMethods =
-                facts.methods().stream().flatMap(one -> one.annotations().stream());
+                facts.methods().stream().flatMap(executable -> executable.annotations().stream());
         return Stream.concat(facts.annotations().stream(), ofMethods)
                 .anyMatch(mark -> mark.type().startsWith("org.junit."));
     }
@@ -155,7 +157,8 @@ public final class EntryFinder {
     /** Whether it has a member with the mark of what is filled. */
     private boolean isMarked(ClassFacts facts) {
         return hasMarkedMember(facts)
-                || facts.constructors().stream().anyMatch(one -> marks.isInject(one.annotations()));
+                || facts.constructors().stream()
+                        .anyMatch(executable -> marks.isInject(executable.annotations()));
     }
 
     /** Whether no other marked class asks for it, or for what it is. */

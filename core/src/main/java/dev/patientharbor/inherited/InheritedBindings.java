@@ -42,7 +42,7 @@ final class InheritedBindings {
         this.hierarchy = hierarchy;
         bindings =
                 InheritedStatements.of(
-                        parents.stream().map(one -> one.bindings).toList(), this::joined);
+                        parents.stream().map(bindings -> bindings.bindings).toList(), this::joined);
         for (ResolvedBinding binding : own) {
             changed.add(binding.declared().needsInherited() ? put(binding, again) : binding);
         }
@@ -165,7 +165,7 @@ final class InheritedBindings {
             binding.slot()
                     .ifPresent(
                             slot ->
-                                    bySlot.computeIfAbsent(slot, one -> new ArrayList<>(1))
+                                    bySlot.computeIfAbsent(slot, key -> new ArrayList<>(1))
                                             .add(binding));
         }
         bySlot.forEach(

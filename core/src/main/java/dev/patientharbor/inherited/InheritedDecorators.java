@@ -50,7 +50,7 @@ final class InheritedDecorators {
         for (InheritedDecorators parent : parents) {
             everyKey.putAll(parent.everyKey);
             for (int slot : parent.changes.keySet()) {
-                changes.computeIfAbsent(slot, one -> join(profile, hierarchy, parents, one));
+                changes.computeIfAbsent(slot, key -> join(profile, hierarchy, parents, key));
             }
         }
         for (ResolvedDecoratorStatement statement : own) {
@@ -105,9 +105,9 @@ final class InheritedDecorators {
             return own;
         }
         List<ResolvedDecorator> all = new ArrayList<>();
-        for (ResolvedDecorator one : ownList(slots.at(every, slots.level(slot)))) {
-            if (!isExempt(slot, one)) {
-                all.add(one);
+        for (ResolvedDecorator decorator : ownList(slots.at(every, slots.level(slot)))) {
+            if (!isExempt(slot, decorator)) {
+                all.add(decorator);
             }
         }
         all.addAll(own);
@@ -166,7 +166,10 @@ final class InheritedDecorators {
         }
         statement
                 .dropsNothing(inherited)
-                .forEach(one -> dropsNothing.add(new ResolvedProfile.NeedlessDrop(statement, one)));
+                .forEach(
+                        decorator ->
+                                dropsNothing.add(
+                                        new ResolvedProfile.NeedlessDrop(statement, decorator)));
         InheritedStatement<List<ResolvedDecoratorStatement>> before = changes.get(slot);
         List<ResolvedDecoratorStatement> all = new ArrayList<>();
         if (before != null) {

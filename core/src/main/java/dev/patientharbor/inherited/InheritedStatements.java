@@ -32,7 +32,7 @@ final class InheritedStatements<T> {
         if (parents.size() == 1) {
             return new InheritedStatements<>(parents.get(0).pieces.clone());
         }
-        int length = parents.stream().mapToInt(one -> one.pieces.length).max().orElse(0);
+        int length = parents.stream().mapToInt(parent -> parent.pieces.length).max().orElse(0);
         InheritedStatements<T> joined = new InheritedStatements<>(pieces(length));
         for (int i = 0; i < length; i++) {
             List<InheritedStatement<T>[]> said = new ArrayList<>();
@@ -54,9 +54,9 @@ final class InheritedStatements<T> {
         InheritedStatement<T>[] joined = piece();
         for (int at = 0; at < SIZE; at++) {
             List<InheritedStatement<T>> words = new ArrayList<>();
-            for (InheritedStatement<T>[] one : parents) {
-                if (one[at] != null) {
-                    words.add(one[at]);
+            for (InheritedStatement<T>[] parent : parents) {
+                if (parent[at] != null) {
+                    words.add(parent[at]);
                 }
             }
             joined[at] = words.isEmpty() ? null : join.apply(words);

@@ -64,8 +64,11 @@ public final class ProfileHierarchy {
     /** Some profiles and all that they extend, parents before children. */
     public List<Integer> inOrder(BitSet some) {
         BitSet all = (BitSet) some.clone();
-        some.stream().forEach(one -> all.or(ancestors[one]));
-        return all.stream().boxed().sorted(Comparator.comparing(one -> placeInOrder[one])).toList();
+        some.stream().forEach(child -> all.or(ancestors[child]));
+        return all.stream()
+                .boxed()
+                .sorted(Comparator.comparing(profile -> placeInOrder[profile]))
+                .toList();
     }
 
     /** By profile: which of some are it or extend it, directly or not. */
@@ -74,10 +77,10 @@ public final class ProfileHierarchy {
         List<Integer> inOrder = inOrder(some);
         for (int i = inOrder.size() - 1; i >= 0; i--) {
             int profile = inOrder.get(i);
-            BitSet own = heirs.computeIfAbsent(profile, one -> new BitSet());
+            BitSet own = heirs.computeIfAbsent(profile, key -> new BitSet());
             own.set(profile, some.get(profile));
             for (int parent : parents.get(profile)) {
-                heirs.computeIfAbsent(parent, one -> new BitSet()).or(own);
+                heirs.computeIfAbsent(parent, key -> new BitSet()).or(own);
             }
         }
         return heirs;
@@ -119,7 +122,9 @@ public final class ProfileHierarchy {
         while (!open.isEmpty()) {
             int next = open.peek();
             List<Integer> left =
-                    parents.get(next).stream().filter(one -> !places.containsKey(one)).toList();
+                    parents.get(next).stream()
+                            .filter(parent -> !places.containsKey(parent))
+                            .toList();
             if (left.isEmpty()) {
                 open.pop();
                 places.putIfAbsent(next, places.size());
@@ -202,7 +207,7 @@ public final class ProfileHierarchy {
         while (cycle.get(0) != cycle.stream().mapToInt(Integer::intValue).min().orElseThrow()) {
             cycle.add(cycle.remove(0));
         }
-        cycles.computeIfAbsent(cycle.get(0), one -> new ArrayList<>(1)).add(cycle);
+        cycles.computeIfAbsent(cycle.get(0), key -> new ArrayList<>(1)).add(cycle);
         Integer cutParent = cycle.get(cycle.size() > 1 ? 1 : 0);
         int cutChild = cycle.get(0);
         parents.get(cutChild).remove(cutParent);

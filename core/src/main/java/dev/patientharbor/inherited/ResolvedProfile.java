@@ -62,11 +62,11 @@ public final class ResolvedProfile {
             return statement
                     .disagreement()
                     .map(
-                            one ->
+                            disagreement ->
                                     new Clash(
                                             slot,
-                                            one.meet(),
-                                            one.words().stream().map(place).toList()));
+                                            disagreement.meet(),
+                                            disagreement.words().stream().map(place).toList()));
         }
     }
 
@@ -106,7 +106,7 @@ public final class ResolvedProfile {
                 new InheritedBindings(
                         number,
                         hierarchy,
-                        parents.stream().map(one -> one.bindings).toList(),
+                        parents.stream().map(profile -> profile.bindings).toList(),
                         statements.bindings(),
                         statements.again());
         own = List.copyOf(bindings.own());
@@ -114,12 +114,12 @@ public final class ResolvedProfile {
                 new InheritedDecorators(
                         number,
                         hierarchy,
-                        parents.stream().map(one -> one.decorators).toList(),
+                        parents.stream().map(profile -> profile.decorators).toList(),
                         ownDecorations,
                         slots,
                         levels);
-        lifetime = term(declared.terms().lifetime(), parents, one -> one.lifetime);
-        eager = term(declared.terms().eager(), parents, one -> one.eager);
+        lifetime = term(declared.terms().lifetime(), parents, profile -> profile.lifetime);
+        eager = term(declared.terms().eager(), parents, profile -> profile.eager);
         ownReaches = List.copyOf(statements.reaches());
         reaches.addAll(ownReaches);
         expectations = statements.expectations();
@@ -133,23 +133,25 @@ public final class ResolvedProfile {
             reaches.addAll(parent.reaches);
             speaksAt.or(parent.speaksAt);
         }
-        own.forEach(one -> one.slot().ifPresent(slot -> speaksAt.set(slots.level(slot))));
+        own.forEach(binding -> binding.slot().ifPresent(slot -> speaksAt.set(slots.level(slot))));
         ownDecorations.forEach(
-                one -> one.slot().ifPresent(slot -> speaksAt.set(slots.level(slot))));
-        reaches.forEach(one -> speaksAt.set(one.level()));
+                statement -> statement.slot().ifPresent(slot -> speaksAt.set(slots.level(slot))));
+        reaches.forEach(reach -> speaksAt.set(reach.level()));
         plain = speaksAt.length() <= 1;
     }
 
     /** Takes out the rules that are loosened. */
     private void loosen(List<ResolvedLoosening> loosenings) {
         Map<RuleSubject, ResolvedDemand> first = new HashMap<>();
-        demands.forEach(one -> first.putIfAbsent(one.subject(), one));
-        for (ResolvedLoosening one : loosenings) {
-            loosened.add(new LoosenedDemand(one, Optional.ofNullable(first.get(one.subject()))));
+        demands.forEach(demand -> first.putIfAbsent(demand.subject(), demand));
+        for (ResolvedLoosening loosening : loosenings) {
+            loosened.add(
+                    new LoosenedDemand(
+                            loosening, Optional.ofNullable(first.get(loosening.subject()))));
         }
         Set<RuleSubject> out =
                 loosenings.stream().map(ResolvedLoosening::subject).collect(Collectors.toSet());
-        demands.removeIf(one -> out.contains(one.subject()));
+        demands.removeIf(demand -> out.contains(demand.subject()));
     }
 
     /** What it says of itself, or else what its parents say. */

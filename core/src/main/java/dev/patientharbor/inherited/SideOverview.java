@@ -53,7 +53,9 @@ final class SideOverview {
      */
     void add(String name, BitSet lineage, Collection<WrittenName> sees) {
         sees.forEach(
-                one -> byPlace.computeIfAbsent(one, it -> new ArrayList<>(1)).add(sides.size()));
+                written ->
+                        byPlace.computeIfAbsent(written, it -> new ArrayList<>(1))
+                                .add(sides.size()));
         sides.add(name);
         lineages.or(lineage);
     }

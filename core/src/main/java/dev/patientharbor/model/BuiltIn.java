@@ -82,7 +82,7 @@ public sealed interface BuiltIn {
                     + when.words()
                     + " with "
                     + with.text()
-                    + saying.map(one -> ": " + one).orElse("");
+                    + saying.map(message -> ": " + message).orElse("");
         }
 
         @Override

@@ -80,7 +80,7 @@ public record CannedMethod(WrittenName method, List<Case> cases) {
         record Fails(WrittenName type, Optional<WrittenName> saying) implements Response {
             @Override
             public String says() {
-                return "fails " + type.text() + saying.map(one -> ": " + one.text()).orElse("");
+                return "fails " + type.text() + saying.map(name -> ": " + name.text()).orElse("");
             }
 
             @Override

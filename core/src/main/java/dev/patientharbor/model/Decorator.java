@@ -26,7 +26,7 @@ public record Decorator(
     }
 
     /** One that is built in. */
-    public static Decorator builtIn(WrittenName name, BuiltIn one) {
-        return new Decorator(name, Optional.of(one), GivenArguments.NOTHING, Optional.empty());
+    public static Decorator builtIn(WrittenName name, BuiltIn builtIn) {
+        return new Decorator(name, Optional.of(builtIn), GivenArguments.NOTHING, Optional.empty());
     }
 }

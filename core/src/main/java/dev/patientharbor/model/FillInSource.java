@@ -23,6 +23,6 @@ public enum FillInSource {
 
     /** The one of that word, if it is one. */
     public static Optional<FillInSource> of(String word) {
-        return Arrays.stream(values()).filter(one -> one.word().equals(word)).findFirst();
+        return Arrays.stream(values()).filter(source -> source.word().equals(word)).findFirst();
     }
 }

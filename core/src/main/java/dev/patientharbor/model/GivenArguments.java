@@ -40,7 +40,7 @@ public record GivenArguments(Map<String, GivenValue> named, List<GivenValue> pos
     public String words() {
         return Stream.concat(
                         named.entrySet().stream()
-                                .map(one -> GivenValue.field(one.getKey(), one.getValue())),
+                                .map(entry -> GivenValue.field(entry.getKey(), entry.getValue())),
                         positional.stream().map(GivenValue::says))
                 .collect(Collectors.joining(", "));
     }
@@ -54,7 +54,7 @@ public record GivenArguments(Map<String, GivenValue> named, List<GivenValue> pos
     /** The values as text: equal for equal values. */
     public String says() {
         return named.entrySet().stream()
-                        .map(one -> GivenValue.field(one.getKey(), one.getValue()))
+                        .map(entry -> GivenValue.field(entry.getKey(), entry.getValue()))
                         .toList()
                         .toString()
                 + positional.stream().map(GivenValue::says).toList();

@@ -99,6 +99,11 @@ public record SetDeclaration(
                                 Stream.concat(
                                         profile.words().bindings().stream(),
                                         profile.within().stream()
-                                                .flatMap(one -> one.words().bindings().stream())));
+                                                .flatMap(
+                                                        statements ->
+                                                                statements
+                                                                        .words()
+                                                                        .bindings()
+                                                                        .stream())));
     }
 }

@@ -78,7 +78,7 @@ public final class ClassNames {
         List<ClassFacts> found = new ArrayList<>();
         for (String packageName : packages) {
             findNested(packageName + '.' + name)
-                    .filter(facts -> found.stream().noneMatch(one -> one == facts))
+                    .filter(facts -> found.stream().noneMatch(other -> other == facts))
                     .ifPresent(found::add);
         }
         if (found.isEmpty()) {

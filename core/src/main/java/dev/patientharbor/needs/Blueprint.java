@@ -95,7 +95,7 @@ public record Blueprint(
 
     /** Whether there are several constructors without a mark, and nothing chooses one. */
     public boolean isUndecided() {
-        return fault.filter(one -> one.reason() == Reason.SEVERAL_UNMARKED).isPresent();
+        return fault.filter(fault -> fault.reason() == Reason.SEVERAL_UNMARKED).isPresent();
     }
 
     /** The type of the object that comes of it; empty where a method does not say it. */
@@ -105,7 +105,7 @@ public record Blueprint(
 
     /** What makes it, as programs read it: a class, or {@code Class#method}. */
     public String maker() {
-        return method.map(one -> facts.name() + '#' + one).orElse(facts.name());
+        return method.map(name -> facts.name() + '#' + name).orElse(facts.name());
     }
 
     public String className() {

@@ -35,18 +35,21 @@ public record ConstructorChoice(Optional<ExecutableFacts> constructor, Optional<
         List<ExecutableFacts> all = facts.constructors();
         if (wanted.isPresent()) {
             List<ExecutableFacts> named =
-                    all.stream().filter(one -> isMeant(one, wanted.get())).toList();
+                    all.stream().filter(executable -> isMeant(executable, wanted.get())).toList();
             return named.isEmpty() ? fault(Reason.NO_SUCH_CONSTRUCTOR, all) : of(named.get(0));
         }
         if (all.isEmpty()) {
             return fault(Reason.NO_CONSTRUCTOR, List.of());
         }
         List<ExecutableFacts> marked =
-                all.stream().filter(one -> marks.isInject(one.annotations())).toList();
+                all.stream()
+                        .filter(executable -> marks.isInject(executable.annotations()))
+                        .toList();
         if (!marked.isEmpty()) {
             return marked.size() == 1 ? of(marked.get(0)) : fault(Reason.SEVERAL_MARKED, marked);
         }
-        List<ExecutableFacts> open = all.stream().filter(one -> !one.isPrivate()).toList();
+        List<ExecutableFacts> open =
+                all.stream().filter(executable -> !executable.isPrivate()).toList();
         if (open.isEmpty()) {
             return fault(Reason.ONLY_PRIVATE, all);
         }

@@ -26,7 +26,9 @@ public final class FactoryReader {
     public Blueprint of(ClassFacts holder, String method) {
         List<ExecutableFacts> found =
                 holder.methods().stream()
-                        .filter(one -> one.name().equals(method) && !one.isPrivate())
+                        .filter(
+                                executable ->
+                                        executable.name().equals(method) && !executable.isPrivate())
                         .toList();
         if (found.size() != 1) {
             return Blueprint.ofNoMethod(holder, method, found);
@@ -44,7 +46,9 @@ public final class FactoryReader {
     public static Optional<ClassType> returned(ClassFacts holder, String method) {
         List<TypeRef> types =
                 holder.methods().stream()
-                        .filter(one -> one.name().equals(method) && !one.isPrivate())
+                        .filter(
+                                executable ->
+                                        executable.name().equals(method) && !executable.isPrivate())
                         .map(ExecutableFacts::returnType)
                         .toList();
         return types.size() == 1 && types.get(0) instanceof ClassType type

@@ -54,7 +54,7 @@ public final class LevelTable {
     /** The level of an area; an enclosing one must be there already. */
     public int addArea(String name, int parent) {
         Making making = new Making(Kind.AREA, name, parent, List.of());
-        return numbers.computeIfAbsent(making.text(), one -> create(making, levels.size()));
+        return numbers.computeIfAbsent(making.text(), key -> create(making, levels.size()));
     }
 
     /** The level at which profiles say what holds for a consumer, whatever its area. */
@@ -66,10 +66,10 @@ public final class LevelTable {
     public int consumerIn(String className, int area) {
         Making making = new Making(Kind.CONSUMER, className, area, List.of());
         if (area == WHOLE) {
-            return numbers.computeIfAbsent(making.text(), one -> create(making, levels.size()));
+            return numbers.computeIfAbsent(making.text(), key -> create(making, levels.size()));
         }
         int words = consumer(className);
-        return numbers.computeIfAbsent(making.text(), one -> create(making, words));
+        return numbers.computeIfAbsent(making.text(), key -> create(making, words));
     }
 
     /** A way from a level that looks at some levels only. */
@@ -78,7 +78,7 @@ public final class LevelTable {
         Making making = new Making(Kind.LIMITED, from.making().name(), start, way);
         return numbers.computeIfAbsent(
                 making.text(),
-                one -> {
+                key -> {
                     int[] search = way.stream().mapToInt(Integer::intValue).toArray();
                     levels.add(new Level(making, from.words(), search));
                     return levels.size() - 1;
@@ -130,7 +130,7 @@ public final class LevelTable {
         Making making = new Making(kind, of.making().name(), level, way);
         return numbers.computeIfAbsent(
                 making.text(),
-                one -> {
+                key -> {
                     levels.add(new Level(making, of.words(), of.search()));
                     return levels.size() - 1;
                 });

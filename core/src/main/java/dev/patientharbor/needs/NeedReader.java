@@ -57,7 +57,12 @@ public final class NeedReader {
         List<Need> needs = new ArrayList<>();
         List<Member> chain = chain(facts, open(facts, type));
         constructor.ifPresent(
-                one -> addParameters(one, chain.get(0).variables(), needs, NeedPlace::constructor));
+                executable ->
+                        addParameters(
+                                executable,
+                                chain.get(0).variables(),
+                                needs,
+                                NeedPlace::constructor));
         for (int i = chain.size() - 1; i >= 0; i--) {
             addMembers(chain, i, false, needs);
             addLookups(chain.get(i).facts(), needs);
@@ -149,7 +154,8 @@ public final class NeedReader {
     private void addLookups(ClassFacts facts, List<Need> needs) {
         Map<String, Integer> counts = new HashMap<>();
         for (LookupFacts lookup : facts.bodies().lookups()) {
-            Optional<Key> key = lookup.key().flatMap(one -> one.key(code)).map(Key::named);
+            Optional<Key> key =
+                    lookup.key().flatMap(constant -> constant.key(code)).map(Key::named);
             if (lookup.key().isPresent() && key.isEmpty()) {
                 continue; // a field, of which it is not known what it holds
             }
@@ -168,8 +174,14 @@ public final class NeedReader {
             ClassFacts facts, ClassType type, Optional<ExecutableFacts> constructor) {
         MarkFaults faults = new MarkFaults(qualifiers);
         constructor
-                .filter(one -> one.parameterAnnotations().stream().anyMatch(it -> !it.isEmpty()))
-                .ifPresent(one -> faults.ofParameters(facts.name(), one, NeedPlace::constructor));
+                .filter(
+                        executable ->
+                                executable.parameterAnnotations().stream()
+                                        .anyMatch(it -> !it.isEmpty()))
+                .ifPresent(
+                        executable ->
+                                faults.ofParameters(
+                                        facts.name(), executable, NeedPlace::constructor));
         boolean isAlone = facts.superName().filter(code::inCode).isEmpty();
         if (isAlone && facts.fields().isEmpty() && facts.methods().isEmpty()) {
             return faults.all();
@@ -177,8 +189,9 @@ public final class NeedReader {
         List<Member> chain = chain(facts, open(facts, type));
         for (int i = chain.size() - 1; i >= 0; i--) {
             String owner = chain.get(i).facts().name();
-            markedFields(chain.get(i), false).forEach(one -> faults.ofField(owner, one));
-            markedMethods(chain, i, false).forEach(one -> faults.ofMethod(owner, one));
+            markedFields(chain.get(i), false).forEach(field -> faults.ofField(owner, field));
+            markedMethods(chain, i, false)
+                    .forEach(executable -> faults.ofMethod(owner, executable));
         }
         return faults.all();
     }
@@ -202,8 +215,8 @@ public final class NeedReader {
         boolean declares(String overrideKey) {
             if (overriding.isEmpty()) {
                 facts.methods().stream()
-                        .filter(one -> !one.isPrivate())
-                        .forEach(one -> overriding.add(one.overrideKey()));
+                        .filter(executable -> !executable.isPrivate())
+                        .forEach(executable -> overriding.add(executable.overrideKey()));
             }
             return facts.unmarkedMethods().contains(overrideKey)
                     || overriding.contains(overrideKey);

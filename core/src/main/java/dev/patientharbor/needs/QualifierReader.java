@@ -135,14 +135,16 @@ public final class QualifierReader {
     public static boolean hasDefaultsAlone(ClassFacts qualifier) {
         return qualifier.openMethods().stream()
                 .allMatch(
-                        one ->
+                        openMethod ->
                                 qualifier
                                         .memberDefaults()
-                                        .containsKey(one.substring(0, one.indexOf('('))));
+                                        .containsKey(
+                                                openMethod.substring(0, openMethod.indexOf('('))));
     }
 
     private static boolean isMember(ClassFacts qualifier, String name) {
-        return qualifier.openMethods().stream().anyMatch(one -> one.startsWith(name + '('));
+        return qualifier.openMethods().stream()
+                .anyMatch(openMethod -> openMethod.startsWith(name + '('));
     }
 
     /** What stands between the brackets, at commas that are in no brackets themselves. */

@@ -46,7 +46,7 @@ public final class SlotTable {
         same.add(number);
         ofSameClass.add(same);
         Slot raw = new Slot(TypeRef.of(className(slot.contract())), slot.key());
-        List<Integer> alike = byClassAndKey.computeIfAbsent(raw, one -> new ArrayList<>(1));
+        List<Integer> alike = byClassAndKey.computeIfAbsent(raw, named -> new ArrayList<>(1));
         alike.add(number);
         ofSameClassAndKey.add(alike);
         return number;

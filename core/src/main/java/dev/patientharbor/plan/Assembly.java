@@ -67,10 +67,10 @@ public final class Assembly {
         String text = written.text(name -> name.replace('$', '.'));
         return known.stream()
                 .filter(
-                        one ->
-                                one.text(name -> name.replace('$', '.')).equals(text)
-                                        || one.text(Assembly::nested).equals(text)
-                                        || one.text(Assembly::innermost).equals(text))
+                        slot ->
+                                slot.text(name -> name.replace('$', '.')).equals(text)
+                                        || slot.text(Assembly::nested).equals(text)
+                                        || slot.text(Assembly::innermost).equals(text))
                 .toList();
     }
 

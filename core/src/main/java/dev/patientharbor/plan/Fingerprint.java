@@ -48,7 +48,9 @@ final class Fingerprint {
                                 answer.kind().word(),
                                 answer.implementation().orElse(""),
                                 answer.around().stream()
-                                        .map(one -> one.name() + ' ' + one.given())
+                                        .map(
+                                                decorator ->
+                                                        decorator.name() + ' ' + decorator.given())
                                         .collect(Collectors.joining(">")),
                                 answer.lifetime()
                                         .map(choice -> choice.lifetime().word())

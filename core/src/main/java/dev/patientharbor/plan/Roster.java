@@ -92,7 +92,7 @@ public final class Roster {
         List<String> meant =
                 all.contains(consumer)
                         ? List.of(consumer)
-                        : all.stream().filter(one -> shortName(one).equals(consumer)).toList();
+                        : all.stream().filter(name -> shortName(name).equals(consumer)).toList();
         if (meant.size() != 1) {
             List<String> near =
                     meant.isEmpty()

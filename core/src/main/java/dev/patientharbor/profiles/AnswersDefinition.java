@@ -59,7 +59,9 @@ public final class AnswersDefinition {
         return new Call(
                 method,
                 Optional.of(
-                        Arrays.stream(arguments).map(one -> GivenValueMaker.of(one, at)).toList()));
+                        Arrays.stream(arguments)
+                                .map(argument -> GivenValueMaker.of(argument, at))
+                                .toList()));
     }
 
     /** Calls that are to be answered. */
@@ -76,7 +78,7 @@ public final class AnswersDefinition {
         public void answers(Object first, Object... next) {
             List<GivenValue> all =
                     Stream.concat(Stream.of(first), Arrays.stream(next))
-                            .map(one -> GivenValueMaker.of(one, at))
+                            .map(value -> GivenValueMaker.of(value, at))
                             .toList();
             add(new CannedMethod.Response.Answers(all));
         }
@@ -96,7 +98,10 @@ public final class AnswersDefinition {
 
     List<CannedMethod> canned() {
         return cases.entrySet().stream()
-                .map(one -> new CannedMethod(new WrittenName(one.getKey(), at), one.getValue()))
+                .map(
+                        entry ->
+                                new CannedMethod(
+                                        new WrittenName(entry.getKey(), at), entry.getValue()))
                 .toList();
     }
 }

@@ -103,9 +103,9 @@ public final class DecoratorDefinition {
                 });
     }
 
-    private static DecoratorDefinition builtIn(BuiltIn one) {
+    private static DecoratorDefinition builtIn(BuiltIn builtIn) {
         return new DecoratorDefinition(
-                (names, at) -> Decorator.builtIn(new WrittenName(one.name(), at), one));
+                (names, at) -> Decorator.builtIn(new WrittenName(builtIn.name(), at), builtIn));
     }
 
     static DecoratorDefinition[] of(Class<?>... types) {

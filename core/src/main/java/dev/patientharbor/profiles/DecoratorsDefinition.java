@@ -34,7 +34,7 @@ public final class DecoratorsDefinition {
     }
 
     private List<Decorator> decorators(DecoratorDefinition... wrappings) {
-        return Arrays.stream(wrappings).map(one -> one.decorator(names, at)).toList();
+        return Arrays.stream(wrappings).map(decorator -> decorator.decorator(names, at)).toList();
     }
 
     /** Drops decorators of these classes. */

@@ -23,13 +23,13 @@ final class GivenValueMaker {
         }
         if (value instanceof Map<?, ?> map) {
             Map<String, GivenValue> fields = new LinkedHashMap<>();
-            map.forEach((key, one) -> fields.put(String.valueOf(key), of(one, at)));
+            map.forEach((key, item) -> fields.put(String.valueOf(key), of(item, at)));
             return new GivenValue.Fields(fields, at);
         }
         if (value instanceof Iterable<?> items && !(value instanceof java.nio.file.Path)) {
             return new GivenValue.Items(
                     StreamSupport.stream(items.spliterator(), false)
-                            .map(one -> of(one, at))
+                            .map(item -> of(item, at))
                             .toList(),
                     at);
         }

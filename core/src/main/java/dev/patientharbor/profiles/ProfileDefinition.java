@@ -99,7 +99,7 @@ public final class ProfileDefinition extends LevelDefinition {
     /** Compiled code beside the set's, for this profile alone: a side. */
     public void code(Path... places) {
         SourcePosition here = CallerPositions.here();
-        Arrays.stream(places).forEach(one -> code.add(new WrittenName(one.toString(), here)));
+        Arrays.stream(places).forEach(path -> code.add(new WrittenName(path.toString(), here)));
     }
 
     /** Says what holds for an area, a consumer, or whatever else is named in the set. */

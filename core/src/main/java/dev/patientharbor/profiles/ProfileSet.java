@@ -163,7 +163,7 @@ public final class ProfileSet {
             NameCollector names) {
         List<WrittenName> more = LoadedFrom.places(unknown(names.classes()), declared.at());
         List<CodeRoot> roots = new ArrayList<>(code);
-        more.forEach(one -> roots.add(new CodeRoot(one, Path.of(one.text()))));
+        more.forEach(name -> roots.add(new CodeRoot(name, Path.of(name.text()))));
         SetDeclaration other = declared.with(more, profiles, entries, stated);
         ProfileSet changed = new ProfileSet(other, roots, sides, settings, findings, files);
         if (more.isEmpty() && FactsRequestMaker.of(declared).covers(FactsRequestMaker.of(other))) {
@@ -225,7 +225,7 @@ public final class ProfileSet {
     public boolean isReadFrom(Path file) {
         Object identity = FileIdentity.of(file);
         return Stream.concat(files.stream(), code.stream().map(CodeRoot::path))
-                        .anyMatch(one -> FileIdentity.of(one).equals(identity))
+                        .anyMatch(path -> FileIdentity.of(path).equals(identity))
                 || read().orElseThrow().isReadFrom(file);
     }
 
@@ -274,7 +274,7 @@ public final class ProfileSet {
     private Set<Class<?>> unknown(Set<Class<?>> classes) {
         Verdict known = check();
         return classes.stream()
-                .filter(one -> !known.knows(one.getName()))
+                .filter(type -> !known.knows(type.getName()))
                 .collect(Collectors.toCollection(LinkedHashSet::new));
     }
 
@@ -291,7 +291,7 @@ public final class ProfileSet {
      * @param today the day that {@code until} is compared with
      */
     public synchronized Verdict check(LocalDate today) {
-        if (answered.filter(one -> one.day().equals(today)).isEmpty()) {
+        if (answered.filter(answered -> answered.day().equals(today)).isEmpty()) {
             CodePlaces places = read().orElseThrow();
             CheckCircumstances circumstances = new CheckCircumstances(settings, today, findings);
             Verdict verdict =

@@ -86,7 +86,7 @@ public final class SetDefinition {
      */
     public void code(Path... places) {
         SourcePosition here = CallerPositions.here();
-        Arrays.stream(places).forEach(one -> code.add(new WrittenName(one.toString(), here)));
+        Arrays.stream(places).forEach(path -> code.add(new WrittenName(path.toString(), here)));
     }
 
     /** The compiled code from which these classes were loaded, beside other places. */
@@ -281,12 +281,12 @@ public final class SetDefinition {
                         profiles.values().stream().map(ProfileDefinition::profile).toList(),
                         at);
         List<CodeRoot> roots = new ArrayList<>();
-        places.forEach(one -> roots.add(new CodeRoot(one, Path.of(one.text()))));
+        places.forEach(name -> roots.add(new CodeRoot(name, Path.of(name.text()))));
         declared.profiles().stream()
-                .map(one -> one.terms().code())
+                .map(profile -> profile.terms().code())
                 .flatMap(Optional::stream)
                 .flatMap(List::stream)
-                .forEach(one -> roots.add(new CodeRoot(one, Path.of(one.text()))));
+                .forEach(name -> roots.add(new CodeRoot(name, Path.of(name.text()))));
         return ProfileSet.of(declared, roots, settings, List.of(), List.of());
     }
 }

@@ -35,7 +35,7 @@ record ValuesToGive(
 
     ValuesToGive inOrder(Object... values) {
         List<Object> all = new ArrayList<>(Arrays.asList(values));
-        all.forEach(one -> requireValue(one, "a value"));
+        all.forEach(value -> requireValue(value, "a value"));
         return new ValuesToGive(named, all, constructor);
     }
 
@@ -53,10 +53,10 @@ record ValuesToGive(
     GivenArguments values(NameCollector names, SourcePosition at) {
         Stream.concat(named.values().stream(), positional.stream())
                 .filter(Enum.class::isInstance)
-                .forEach(one -> names.classes().add(((Enum<?>) one).getDeclaringClass()));
+                .forEach(constant -> names.classes().add(((Enum<?>) constant).getDeclaringClass()));
         Map<String, GivenValue> values = new LinkedHashMap<>();
         named.forEach((name, value) -> values.put(name, GivenValueMaker.of(value, at)));
         return new GivenArguments(
-                values, positional.stream().map(one -> GivenValueMaker.of(one, at)).toList());
+                values, positional.stream().map(value -> GivenValueMaker.of(value, at)).toList());
     }
 }

@@ -163,7 +163,7 @@ public record ResolvedSet(
      */
     public List<List<Integer>> extendsCycles() {
         return byNumber.keySet().stream()
-                .flatMap(one -> side.hierarchy().cycles(one).stream())
+                .flatMap(profile -> side.hierarchy().cycles(profile).stream())
                 .toList();
     }
 
@@ -201,14 +201,14 @@ public record ResolvedSet(
     }
 
     private static List<String> names(List<FillInFinder.Candidate> candidates) {
-        return candidates.stream().map(one -> one.facts().name()).toList();
+        return candidates.stream().map(candidate -> candidate.facts().name()).toList();
     }
 
     /** The slots of a contract, with whatever key, that classes of the code fill by themselves. */
     public List<String> filledUnder(int slot) {
         TypeRef contract = slots.slot(slot).contract();
         return filledIn.members(contract).stream()
-                .map(one -> text(one.fills()))
+                .map(candidate -> text(candidate.fills()))
                 .distinct()
                 .toList();
     }
@@ -226,11 +226,14 @@ public record ResolvedSet(
         String name = levels.name(consumerLevel).orElseThrow();
         Optional<Blueprint> stated =
                 consumers.stream()
-                        .filter(one -> one.blueprint().isPresent() && one.entryName().equals(name))
-                        .flatMap(one -> one.blueprint().stream())
+                        .filter(
+                                consumer ->
+                                        consumer.blueprint().isPresent()
+                                                && consumer.entryName().equals(name))
+                        .flatMap(consumer -> consumer.blueprint().stream())
                         .findFirst();
         return stated.or(() -> code().find(name).map(it -> blueprints.of(it, it.asType().raw())))
-                .filter(one -> one.fault().isEmpty())
+                .filter(blueprint -> blueprint.fault().isEmpty())
                 .map(Blueprint::needs);
     }
 
@@ -270,7 +273,7 @@ public record ResolvedSet(
                         .flatMap(profile -> profile.own().stream())
                         .filter(binding -> binding.slot().isPresent())
                         .filter(binding -> isOf(binding, name))
-                        .anyMatch(one -> isAt(area, slots.level(one.slot().orElseThrow())));
+                        .anyMatch(binding -> isAt(area, slots.level(binding.slot().orElseThrow())));
     }
 
     private static boolean isOf(ResolvedBinding binding, String className) {

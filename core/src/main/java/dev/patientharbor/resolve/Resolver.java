@@ -141,8 +141,12 @@ public final class Resolver {
         byProfile.forEach(
                 (number, of) ->
                         of.forEach(
-                                one -> bound.add(one.profiles.get(number), one.side, one.slots)));
-        return all.stream().map(one -> one.resolve(bound)).toList();
+                                resolver ->
+                                        bound.add(
+                                                resolver.profiles.get(number),
+                                                resolver.side,
+                                                resolver.slots)));
+        return all.stream().map(resolver -> resolver.resolve(bound)).toList();
     }
 
     private ResolvedSet resolve(BindingsOfAllSides bound) {
@@ -175,7 +179,7 @@ public final class Resolver {
                 statements.areasLikeClasses(),
                 otherNames,
                 statedKeys.unstated().stream()
-                        .filter(one -> profiles.containsKey(one.owner()))
+                        .filter(unstated -> profiles.containsKey(unstated.owner()))
                         .toList(),
                 profiles,
                 bound,

@@ -108,7 +108,7 @@ public final class AssemblyMaker {
         for (int i = 0; i < wiring.reachedSize(); i++) {
             int seat = wiring.reached(i);
             for (int to : wiring.leadsTo(seat, true)) {
-                askedBy.computeIfAbsent(to, one -> new ArrayList<>(1)).add(seat);
+                askedBy.computeIfAbsent(to, key -> new ArrayList<>(1)).add(seat);
             }
         }
         Set<Integer> broken = new HashSet<>();
@@ -153,10 +153,10 @@ public final class AssemblyMaker {
                             place.slot().contract(),
                             outcome.candidates().stream()
                                     .map(
-                                            one ->
+                                            candidate ->
                                                     new AssemblyPart.Member(
-                                                            set.slots().slot(one).key(),
-                                                            number(one)))
+                                                            set.slots().slot(candidate).key(),
+                                                            number(candidate)))
                                     .toList());
             case OBJECT, MOCK, VALUE -> made(seat, outcome, place);
             case NONE -> new AssemblyPart.Missing(place, true);
@@ -168,14 +168,14 @@ public final class AssemblyMaker {
         LifetimeChoice lifetime = set.lifetimes().of(outcome, wiring.profile());
         Optional<SourcePosition> origin =
                 outcome.binding()
-                        .map(one -> one.declared().at())
+                        .map(binding -> binding.declared().at())
                         .or(
                                 () ->
                                         outcome.blueprint()
                                                 .map(
-                                                        one ->
+                                                        blueprint ->
                                                                 SourcePosition.classNamed(
-                                                                        one.className())));
+                                                                        blueprint.className())));
         Arguments asked = new Arguments(seat);
         List<DecoratorLayer> layers = new ArrayList<>();
         for (ResolvedDecorator decorator : outcome.decorators()) {
@@ -235,12 +235,12 @@ public final class AssemblyMaker {
                 answers.method(),
                 answers.cases().stream()
                         .map(
-                                one ->
+                                row ->
                                         new CannedMethod.Case(
-                                                one.given(),
-                                                one.answer()
+                                                row.given(),
+                                                row.answer()
                                                         .match(plain -> plain, this::withFullName),
-                                                one.at()))
+                                                row.at()))
                         .toList());
     }
 
@@ -274,7 +274,9 @@ public final class AssemblyMaker {
 
     private boolean isHandler(Blueprint blueprint) {
         return set.consumers().stream()
-                .anyMatch(one -> one.blueprint().filter(its -> its == blueprint).isPresent());
+                .anyMatch(
+                        consumer ->
+                                consumer.blueprint().filter(its -> its == blueprint).isPresent());
     }
 
     private ObjectMaking constructed(Blueprint blueprint, Arguments asked) {
@@ -296,7 +298,7 @@ public final class AssemblyMaker {
         List<AssemblyArgument> ofMembers = new ArrayList<>();
         for (Need need : blueprint.needs()) {
             AssemblyArgument argument =
-                    inner.filter(one -> one == need).isPresent()
+                    inner.filter(other -> other == need).isPresent()
                             ? wrapped(need)
                             : new AssemblyArgument.FromPart(
                                     asked.part(blueprint, need), need.name());
@@ -311,11 +313,16 @@ public final class AssemblyMaker {
         }
         List<MarkedMember> sites = new ArrayList<>();
         int next = 0;
-        for (NeedReader.MemberNeeds one : wiring.marked(blueprint)) {
-            List<AssemblyArgument> some = ofMembers.subList(next, next + one.needs());
+        for (NeedReader.MemberNeeds member : wiring.marked(blueprint)) {
+            List<AssemblyArgument> some = ofMembers.subList(next, next + member.needs());
             sites.add(
-                    new MarkedMember(one.owner(), one.kind(), one.name(), one.descriptor(), some));
-            next += one.needs();
+                    new MarkedMember(
+                            member.owner(),
+                            member.kind(),
+                            member.name(),
+                            member.descriptor(),
+                            some));
+            next += member.needs();
         }
         return new ObjectMaking.Constructed(
                 blueprint.className(), descriptor(blueprint), arguments, sites);
@@ -327,12 +334,12 @@ public final class AssemblyMaker {
         blueprint
                 .executable()
                 .ifPresent(
-                        one -> {
-                            for (int i = 0; i < one.parameterTypes().size(); i++) {
+                        executable -> {
+                            for (int i = 0; i < executable.parameterTypes().size(); i++) {
                                 arguments.add(
                                         blueprint.values().containsKey(i)
                                                 ? new AssemblyArgument.OfValue(
-                                                        one.parameterName(i),
+                                                        executable.parameterName(i),
                                                         blueprint.values().get(i))
                                                 : new AssemblyArgument.Wrapped(""));
                             }
@@ -343,7 +350,9 @@ public final class AssemblyMaker {
     private AssemblyArgument wrapped(Need need) {
         TypeRef asked = set.slots().slot(need.slot()).contract();
         boolean later =
-                Carrier.of(asked).filter(one -> one.kind() == Carrier.Kind.DEFERRED).isPresent();
+                Carrier.of(asked)
+                        .filter(carrier -> carrier.kind() == Carrier.Kind.DEFERRED)
+                        .isPresent();
         return new AssemblyArgument.Wrapped(later ? ((ClassType) asked).name() : "");
     }
 
@@ -371,7 +380,7 @@ public final class AssemblyMaker {
             wiring.eachNeed(
                     seat,
                     (consumer, need, asked) ->
-                            byNeed.computeIfAbsent(consumer, one -> new HashMap<>())
+                            byNeed.computeIfAbsent(consumer, blueprint -> new HashMap<>())
                                     .put(need, number(asked)));
         }
 

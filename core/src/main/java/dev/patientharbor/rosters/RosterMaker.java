@@ -83,7 +83,7 @@ public final class RosterMaker {
         return new Roster(
                 wiring.profile().declared().name(),
                 List.copyOf(rows),
-                set.consumers().stream().flatMap(one -> one.passed().stream()).toList(),
+                set.consumers().stream().flatMap(consumer -> consumer.passed().stream()).toList(),
                 wiring.profile().isEager());
     }
 
@@ -120,7 +120,7 @@ public final class RosterMaker {
     /** Whether a member is another object for whoever asks. */
     private static boolean isAnew(Answer answer) {
         return answer.instance().filter(String::isEmpty).isPresent()
-                || answer.elements().stream().anyMatch(one -> isAnew(one.answer()));
+                || answer.elements().stream().anyMatch(element -> isAnew(element.answer()));
     }
 
     private Answer newAnswer(int asked) {
@@ -160,7 +160,7 @@ public final class RosterMaker {
     /** The class of an object that was handed in, unless it was made at run time. */
     private static Optional<String> handedIn(SlotOutcome outcome) {
         return outcome.binding()
-                .flatMap(one -> one.declared().supply().handedIn())
+                .flatMap(binding -> binding.declared().supply().handedIn())
                 .flatMap(Supply.HandedIn::madeFor);
     }
 
@@ -186,8 +186,8 @@ public final class RosterMaker {
         String contract = SlotTable.className(set.slots().slot(seat).contract());
         Optional<String> makes = first.blueprint().flatMap(Blueprint::makes).map(ClassType::name);
         if (makes.isPresent()) {
-            return makes.filter(one -> !one.equals(contract))
-                    .map(one -> new Behind(first.answer(), Optional.of(one)));
+            return makes.filter(type -> !type.equals(contract))
+                    .map(type -> new Behind(first.answer(), Optional.of(type)));
         }
         int at = seat;
         Set<Integer> seen = new HashSet<>();
@@ -254,13 +254,13 @@ public final class RosterMaker {
         List<Answer.Hidden> all = new ArrayList<>();
         wiring.profile().hidden(said).stream()
                 // What was left to be filled is not hidden by what fills it.
-                .filter(one -> one.declared().supply().effect() != SupplyEffect.LEAVES_OPEN)
+                .filter(binding -> binding.declared().supply().effect() != SupplyEffect.LEAVES_OPEN)
                 .forEach(
-                        one ->
+                        binding ->
                                 all.add(
                                         new Answer.Hidden(
-                                                one.declared().supply().words(),
-                                                one.declared().at())));
+                                                binding.declared().supply().words(),
+                                                binding.declared().at())));
         if (wiring.outcome(seat).binding().isPresent()) {
             Optional<String> own = wiring.outcome(seat).blueprint().map(Blueprint::className);
             set.fillers(seat).stream()
@@ -291,17 +291,17 @@ public final class RosterMaker {
                         : answer.withElements(
                                 answer.elements().stream()
                                         .map(
-                                                one ->
+                                                element ->
                                                         new Element(
-                                                                one.key(),
-                                                                one.carrier(),
-                                                                numbered(one.answer())))
+                                                                element.key(),
+                                                                element.carrier(),
+                                                                numbered(element.answer())))
                                         .toList());
         if (answer.instance().isEmpty()) {
             return whole;
         }
         String identity = answer.instance().get();
         String name = identity.isEmpty() ? "fresh " + labels.size() : identity;
-        return whole.labelled(labels.computeIfAbsent(name, one -> "#" + (labels.size() + 1)));
+        return whole.labelled(labels.computeIfAbsent(name, key -> "#" + (labels.size() + 1)));
     }
 }

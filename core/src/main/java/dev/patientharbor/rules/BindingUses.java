@@ -32,7 +32,7 @@ final class BindingUses {
     /** Whether a binding holds, and fills what is asked for or turns it down. */
     boolean has(ResolvedBinding binding) {
         int slot = binding.slot().orElseThrow();
-        boolean holds = wiring.profile().binding(slot).filter(one -> one == binding).isPresent();
+        boolean holds = wiring.profile().binding(slot).filter(held -> held == binding).isPresent();
         boolean leavesOut =
                 binding.target().isPresent()
                         || binding.declared().supply().effect() == SupplyEffect.LEAVES_EMPTY

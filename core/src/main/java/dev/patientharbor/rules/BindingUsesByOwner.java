@@ -26,11 +26,11 @@ final class BindingUsesByOwner {
     boolean isUsed(ResolvedBinding binding) {
         ResolvedProfile owner = set.profile(binding.owner());
         // Mostly the profile that says it uses it.
-        return set.wiring(owner).filter(one -> isUsed(binding, one)).isPresent()
-                || reporter.eachHeir(owner).anyMatch(one -> isUsed(binding, one));
+        return set.wiring(owner).filter(wiring -> isUsed(binding, wiring)).isPresent()
+                || reporter.eachHeir(owner).anyMatch(wiring -> isUsed(binding, wiring));
     }
 
     private boolean isUsed(ResolvedBinding binding, Wiring wiring) {
-        return uses.computeIfAbsent(wiring, one -> new BindingUses(set, one)).has(binding);
+        return uses.computeIfAbsent(wiring, each -> new BindingUses(set, each)).has(binding);
     }
 }

@@ -27,7 +27,7 @@ final class BoundOutOfReach {
                                 slot ->
                                         bySlot.computeIfAbsent(
                                                         set.slots().plain(slot),
-                                                        one -> new ArrayList<>(1))
+                                                        key -> new ArrayList<>(1))
                                                 .add(
                                                         new BindingOutOfReach(
                                                                 profile, slot, binding)));
@@ -38,14 +38,14 @@ final class BoundOutOfReach {
     /** Where a profile binds the slot of a seat, for others than a need of that seat. */
     List<String> of(ResolvedProfile profile, int seat) {
         return bySlot.getOrDefault(set.slots().plain(seat), List.of()).stream()
-                .filter(one -> profile.isOrExtends(one.profile().number()))
-                .filter(one -> profile.binding(one.slot()).isPresent())
+                .filter(binding -> profile.isOrExtends(binding.profile().number()))
+                .filter(binding -> profile.binding(binding.slot()).isPresent())
                 .map(
-                        one ->
+                        binding ->
                                 "bound for "
-                                        + set.levelText(set.slots().level(one.slot()))
+                                        + set.levelText(set.slots().level(binding.slot()))
                                         + " at "
-                                        + one.binding().declared().at().text())
+                                        + binding.binding().declared().at().text())
                 .distinct()
                 .toList();
     }

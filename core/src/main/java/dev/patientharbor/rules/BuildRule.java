@@ -56,15 +56,16 @@ final class BuildRule implements Rule {
                 if (wiring.outcome(slot).binding().isEmpty()) {
                     wiring.outcome(slot)
                             .blueprint()
-                            .filter(one -> one.fault().isPresent())
-                            .ifPresent(one -> reportOwnSupply(context, wiring, slot, one));
+                            .filter(blueprint -> blueprint.fault().isPresent())
+                            .ifPresent(
+                                    blueprint -> reportOwnSupply(context, wiring, slot, blueprint));
                 }
             }
         }
     }
 
     private static Optional<Blueprint> faulty(Optional<Blueprint> made) {
-        return made.filter(one -> one.fault().isPresent());
+        return made.filter(blueprint -> blueprint.fault().isPresent());
     }
 
     private static Finding ofBinding(RuleContext context, ResolvedBinding binding, Blueprint made) {
@@ -118,8 +119,8 @@ final class BuildRule implements Rule {
     private static List<String> constructors(
             ResolvedSet set, String name, List<ExecutableFacts> all) {
         List<String> lines = new ArrayList<>();
-        for (ExecutableFacts one : all.subList(0, Math.min(MOST, all.size()))) {
-            lines.add(name + '(' + parameters(set, one) + ')');
+        for (ExecutableFacts executable : all.subList(0, Math.min(MOST, all.size()))) {
+            lines.add(name + '(' + parameters(set, executable) + ')');
         }
         if (all.size() > MOST) {
             lines.add("and " + (all.size() - MOST) + " more");
@@ -155,9 +156,9 @@ final class BuildRule implements Rule {
                             NearNames.of(
                                     method,
                                     blueprint.facts().methods().stream()
-                                            .filter(one -> !one.isPrivate())
+                                            .filter(executable -> !executable.isPrivate())
                                             .map(ExecutableFacts::name)
-                                            .filter(one -> !one.equals(method))
+                                            .filter(other -> !other.equals(method))
                                             .distinct()
                                             .toList()));
         }
@@ -175,7 +176,7 @@ final class BuildRule implements Rule {
     /** The constructor with the fewest parameters, as an example. */
     private static ExecutableFacts shortest(BuildFault fault) {
         return fault.constructors().stream()
-                .min(Comparator.comparingInt(one -> one.parameterTypes().size()))
+                .min(Comparator.comparingInt(executable -> executable.parameterTypes().size()))
                 .orElseThrow();
     }
 

@@ -50,7 +50,7 @@ public final class CannotSwapRule implements Rule {
                                                                         contract(
                                                                                 context.set(),
                                                                                 slot),
-                                                                        one -> new TreeSet<>())
+                                                                        key -> new TreeSet<>())
                                                                 .add(consumer.className());
                                                     }
                                                 }));
@@ -74,11 +74,11 @@ public final class CannotSwapRule implements Rule {
         Optional<ClassFacts> facts =
                 set.code().inCode(name) ? set.code().find(name) : Optional.empty();
         return facts.filter(
-                        one ->
-                                !one.isInterface()
-                                        && !one.isAbstract()
-                                        && !one.isEnum()
-                                        && !one.isRecord())
+                        found ->
+                                !found.isInterface()
+                                        && !found.isAbstract()
+                                        && !found.isEnum()
+                                        && !found.isRecord())
                 .isPresent();
     }
 
@@ -91,8 +91,8 @@ public final class CannotSwapRule implements Rule {
     public static List<Finding> together(List<Finding> findings, UnaryOperator<String> shortName) {
         List<Finding> others = new ArrayList<>(findings);
         List<Finding> each = new ArrayList<>(findings);
-        others.removeIf(one -> one.kind() == FindingKinds.CANNOT_SWAP);
-        each.removeIf(one -> one.kind() != FindingKinds.CANNOT_SWAP);
+        others.removeIf(finding -> finding.kind() == FindingKinds.CANNOT_SWAP);
+        each.removeIf(finding -> finding.kind() != FindingKinds.CANNOT_SWAP);
         if (each.isEmpty()) {
             return others;
         }

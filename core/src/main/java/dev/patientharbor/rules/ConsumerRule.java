@@ -33,7 +33,7 @@ final class ConsumerRule implements Rule {
             boolean lacksStatics =
                     consumer.declared().match(thing -> false, handler -> false, statics -> true)
                             && consumer.blueprint()
-                                    .filter(one -> one.needs().isEmpty())
+                                    .filter(blueprint -> blueprint.needs().isEmpty())
                                     .isPresent();
             if (lacksStatics) {
                 context.reporter().report(noStatics(consumer.declared().name()));
@@ -72,7 +72,7 @@ final class ConsumerRule implements Rule {
                                 method(consumer),
                                 consumer.blueprint().orElseThrow().facts().methods().stream()
                                         .map(ExecutableFacts::name)
-                                        .filter(one -> !one.equals(method(consumer)))
+                                        .filter(other -> !other.equals(method(consumer)))
                                         .distinct()
                                         .toList()))
                 .with("do", "name a method that the class declares, and that has no namesake");
@@ -87,7 +87,7 @@ final class ConsumerRule implements Rule {
         WrittenName name = consumer.declared().name();
         List<String> known = new ArrayList<>();
         consumer.blueprint().stream()
-                .flatMap(one -> one.needs().stream())
+                .flatMap(blueprint -> blueprint.needs().stream())
                 .map(Need::name)
                 .forEach(known::add);
         consumer.passed().stream().map(PassedParameter::name).forEach(known::add);

@@ -35,8 +35,8 @@ final class DecoratorRule implements Rule {
                                                                         statement, decorator,
                                                                         fault)));
         for (ResolvedProfile owner : context.set().profiles()) {
-            for (ResolvedProfile.NeedlessDrop one : owner.dropsNothing()) {
-                context.reporter().report(owner, List.of(), dropsNothing(context, one.dropped()));
+            for (ResolvedProfile.NeedlessDrop drop : owner.dropsNothing()) {
+                context.reporter().report(owner, List.of(), dropsNothing(context, drop.dropped()));
             }
         }
         for (Wiring wiring : context.set().checked()) {
@@ -56,12 +56,12 @@ final class DecoratorRule implements Rule {
     private static boolean isAnyBound(ResolvedSet set, Wiring wiring, int slot) {
         return set.slots().ofSameClass(slot).stream()
                 .anyMatch(
-                        one ->
+                        other ->
                                 set.slots()
-                                                .slot(one)
+                                                .slot(other)
                                                 .contract()
                                                 .equals(set.slots().slot(slot).contract())
-                                        && wiring.profile().binding(one).isPresent());
+                                        && wiring.profile().binding(other).isPresent());
     }
 
     private static Optional<Finding> fault(RuleContext context, ResolvedDecorator decorator) {
@@ -99,7 +99,10 @@ final class DecoratorRule implements Rule {
     /** Whether nothing else is wrong with it. */
     private static boolean couldWrap(ResolvedDecorator decorator) {
         return decorator.builtIn().isPresent()
-                || decorator.blueprint().filter(one -> one.fault().isEmpty()).isPresent();
+                || decorator
+                        .blueprint()
+                        .filter(blueprint -> blueprint.fault().isEmpty())
+                        .isPresent();
     }
 
     private static Finding notAroundClass(RuleContext context, ResolvedDecorator decorator) {

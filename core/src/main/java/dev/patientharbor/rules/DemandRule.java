@@ -132,14 +132,14 @@ final class DemandRule implements Rule {
                     wiring.outcome(slot)
                             .binding()
                             .or(outcome::binding)
-                            .map(one -> one.declared().at())
+                            .map(binding -> binding.declared().at())
                             .or(
                                     () ->
                                             outcome.blueprint()
                                                     .map(
-                                                            one ->
+                                                            blueprint ->
                                                                     SourcePosition.classNamed(
-                                                                            one.className())))
+                                                                            blueprint.className())))
                             .orElse(demand.declared().at());
             String message =
                     context.set().text(slot)

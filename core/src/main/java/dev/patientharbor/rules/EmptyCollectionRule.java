@@ -39,7 +39,7 @@ final class EmptyCollectionRule implements Rule {
                         && !wiring.profile().lacksParents()
                         && !context.wording().isBoundByUnknownName(wiring, seat)) {
                     empty.computeIfAbsent(
-                                    context.set().slots().plain(seat), one -> new ArrayList<>())
+                                    context.set().slots().plain(seat), key -> new ArrayList<>())
                             .add(wiring);
                 }
             }
@@ -80,8 +80,8 @@ final class EmptyCollectionRule implements Rule {
                                                             + " to code: it is not on the code path"
                                                     : line(context, slot, content, common)
                                                                     .map(
-                                                                            one ->
-                                                                                    one
+                                                                            line ->
+                                                                                    line
                                                                                             + "     under"
                                                                                             + " "
                                                                                             + common.declared()
@@ -112,7 +112,7 @@ final class EmptyCollectionRule implements Rule {
                                 content,
                                 Optional.of(key(context.set(), slot, supply.orElse("first"))))
                         : plain;
-        return supply.map(one -> wording.toWrite(member) + ": " + one);
+        return supply.map(other -> wording.toWrite(member) + ": " + other);
     }
 
     /** A key that the map has a place for: a constant, else after the class. */

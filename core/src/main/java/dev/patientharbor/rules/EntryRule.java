@@ -22,11 +22,13 @@ final class EntryRule implements Rule {
     @Override
     public void check(RuleContext context) {
         List<ResolvedEntry> unknown =
-                context.set().entries().stream().filter(one -> one.classes().isEmpty()).toList();
+                context.set().entries().stream()
+                        .filter(entry -> entry.classes().isEmpty())
+                        .toList();
         if (!unknown.isEmpty()) {
             NameSearch packages = packages(context.set());
             unknown.forEach(
-                    one -> context.reporter().report(finding(context.set(), packages, one)));
+                    entry -> context.reporter().report(finding(context.set(), packages, entry)));
         }
         boolean unread = context.set().profiles().isEmpty() && context.set().entries().isEmpty();
         if (unread && context.reporter().hasTold(FindingKinds.MALFORMED_FILE)) {
@@ -59,11 +61,11 @@ final class EntryRule implements Rule {
             context.set()
                     .checked()
                     .forEach(
-                            one ->
+                            wiring ->
                                     context.reporter()
                                             .report(
-                                                    one.profile(),
-                                                    nobody(context.set(), one.profile())));
+                                                    wiring.profile(),
+                                                    nobody(context.set(), wiring.profile())));
         }
         boolean isToldWhy = context.reporter().hasTold(FindingKinds.CODE_MISSING);
         if (context.set().code().size() == 0
@@ -84,14 +86,14 @@ final class EntryRule implements Rule {
         int end = pattern.lastIndexOf('.');
         String packageName = pattern.substring(0, end);
         return packages.near(packageName).stream()
-                .filter(one -> !one.equals(packageName))
-                .map(one -> one + pattern.substring(end))
+                .filter(other -> !other.equals(packageName))
+                .map(near -> near + pattern.substring(end))
                 .toList();
     }
 
     private static NameSearch packages(ResolvedSet set) {
         TreeSet<String> packages = new TreeSet<>();
-        set.code().classes().forEach(one -> packages.add(one.packageName()));
+        set.code().classes().forEach(facts -> packages.add(facts.packageName()));
         return new NameSearch(packages);
     }
 

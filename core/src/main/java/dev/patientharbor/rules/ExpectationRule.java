@@ -28,11 +28,13 @@ final class ExpectationRule implements Rule {
     public void check(RuleContext context) {
         for (ResolvedProfile profile : context.set().profiles()) {
             Optional<Wiring> wiring =
-                    context.set().wiring(profile).filter(one -> !profile.expectations().isEmpty());
+                    context.set().wiring(profile).filter(each -> !profile.expectations().isEmpty());
             Map<String, List<Ask>> asks = wiring.map(ExpectationRule::asks).orElse(Map.of());
-            for (ResolvedExpectation one : profile.expectations()) {
+            for (ResolvedExpectation expectation : profile.expectations()) {
                 List<NameLookup> unknown =
-                        one.names().stream().filter(name -> name.facts().isEmpty()).toList();
+                        expectation.names().stream()
+                                .filter(name -> name.facts().isEmpty())
+                                .toList();
                 unknown.forEach(
                         name ->
                                 context.reporter()
@@ -41,8 +43,8 @@ final class ExpectationRule implements Rule {
                     check(
                             context,
                             wiring.get(),
-                            asks.getOrDefault(one.consumer().orElseThrow(), List.of()),
-                            one);
+                            asks.getOrDefault(expectation.consumer().orElseThrow(), List.of()),
+                            expectation);
                 }
             }
         }
@@ -58,7 +60,7 @@ final class ExpectationRule implements Rule {
             wiring.eachNeed(
                     wiring.reached(i),
                     (consumer, need, asked) ->
-                            asks.computeIfAbsent(consumer.className(), one -> new ArrayList<>(2))
+                            asks.computeIfAbsent(consumer.className(), key -> new ArrayList<>(2))
                                     .add(new Ask(need.slot(), asked)));
         }
         return asks;
@@ -67,9 +69,9 @@ final class ExpectationRule implements Rule {
     private static void check(
             RuleContext context, Wiring wiring, List<Ask> asks, ResolvedExpectation expected) {
         Map<String, Integer> received = new LinkedHashMap<>();
-        for (Ask one : asks) {
-            if (asksFor(context.set(), one.slot(), expected)) {
-                received.putIfAbsent(text(context.set(), wiring, one.asked()), one.asked());
+        for (Ask ask : asks) {
+            if (asksFor(context.set(), ask.slot(), expected)) {
+                received.putIfAbsent(text(context.set(), wiring, ask.asked()), ask.asked());
             }
         }
         String wanted =

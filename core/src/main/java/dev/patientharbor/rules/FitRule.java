@@ -58,9 +58,9 @@ final class FitRule implements Rule {
      */
     private static void checkAlias(RuleContext context, Wiring wiring, int slot) {
         Optional<ResolvedBinding> binding =
-                wiring.outcome(slot).binding().filter(one -> one.target().isPresent());
+                wiring.outcome(slot).binding().filter(held -> held.target().isPresent());
         Optional<SlotOutcome> end =
-                binding.flatMap(one -> wiring.answer(slot)).filter(SlotOutcome::isMet);
+                binding.flatMap(held -> wiring.answer(slot)).filter(SlotOutcome::isMet);
         if (end.isEmpty()) {
             return;
         }
@@ -74,7 +74,7 @@ final class FitRule implements Rule {
                         .or(() -> asClass(target.contract()));
         Slot wanted = context.set().slots().slot(slot);
         Optional<FitResult> fit = outermost.map(type -> context.set().fit(type, wanted.contract()));
-        if (fit.filter(one -> !one.fits()).isPresent()) {
+        if (fit.filter(known -> !known.fits()).isPresent()) {
             FailureImpact.TouchedConsumers touched =
                     context.reporter().impact(wiring).of(List.of(slot));
             context.reporter()

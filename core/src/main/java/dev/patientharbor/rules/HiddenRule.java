@@ -58,7 +58,7 @@ final class HiddenRule implements Rule {
                                                 List.of()));
                 return;
             }
-            outside |= broad.filter(one -> one == narrow).isPresent();
+            outside |= broad.filter(binding -> binding == narrow).isPresent();
         }
     }
 

@@ -39,7 +39,10 @@ final class KeyUnknownRule implements Rule {
                                 && !profile.lacksParents()
                                 && context.set()
                                         .wiring(profile)
-                                        .filter(one -> leadsNowhere(context.set(), one, binding))
+                                        .filter(
+                                                wiring ->
+                                                        leadsNowhere(
+                                                                context.set(), wiring, binding))
                                         .isPresent();
         List<ResolvedProfile> lacking =
                 context.set().checked().stream().map(Wiring::profile).filter(lacks).toList();
@@ -53,7 +56,7 @@ final class KeyUnknownRule implements Rule {
                                 other ->
                                         lacking.get(0)
                                                 .binding(other)
-                                                .filter(one -> one != binding)
+                                                .filter(held -> held != binding)
                                                 .isPresent())
                         .map(context.set()::text)
                         .toList();
@@ -98,7 +101,7 @@ final class KeyUnknownRule implements Rule {
         boolean isAsked = false;
         for (int alias : wiring.aliases()) {
             SlotOutcome outcome = wiring.outcome(alias);
-            if (outcome.binding().filter(one -> one == binding).isPresent()) {
+            if (outcome.binding().filter(held -> held == binding).isPresent()) {
                 isAsked = true;
                 if (isNothing(wiring, outcome.next().orElseThrow())) {
                     return true;
@@ -109,7 +112,7 @@ final class KeyUnknownRule implements Rule {
         return !isAsked
                 && isNothing(wiring, wiring.aim(binding))
                 && wiring.profile().bindings().stream()
-                        .flatMap(one -> one.slot().stream())
+                        .flatMap(held -> held.slot().stream())
                         .noneMatch(slot -> set.slots().plain(slot) == target);
     }
 
@@ -120,8 +123,8 @@ final class KeyUnknownRule implements Rule {
     static Set<Integer> told(Wiring wiring) {
         return wiring.aliases().stream()
                 .map(wiring::outcome)
-                .filter(one -> one.binding().isPresent())
-                .flatMap(one -> one.next().stream())
+                .filter(outcome -> outcome.binding().isPresent())
+                .flatMap(outcome -> outcome.next().stream())
                 .filter(aim -> isNothing(wiring, aim))
                 .collect(Collectors.toSet());
     }

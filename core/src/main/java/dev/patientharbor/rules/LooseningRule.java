@@ -18,8 +18,8 @@ final class LooseningRule implements Rule {
     @Override
     public void check(RuleContext context) {
         for (ResolvedProfile owner : context.set().profiles()) {
-            for (LoosenedDemand one : owner.loosened()) {
-                for (Finding finding : findings(context.set(), owner, one)) {
+            for (LoosenedDemand loosened : owner.loosened()) {
+                for (Finding finding : findings(context.set(), owner, loosened)) {
                     context.reporter().report(owner, List.of(), finding);
                 }
             }
@@ -30,9 +30,9 @@ final class LooseningRule implements Rule {
             ResolvedSet set, ResolvedProfile owner, LoosenedDemand loosened) {
         ResolvedLoosening loosening = loosened.loosening();
         List<NameLookup> unknown =
-                loosening.names().stream().filter(one -> one.facts().isEmpty()).toList();
+                loosening.names().stream().filter(lookup -> lookup.facts().isEmpty()).toList();
         if (!unknown.isEmpty()) {
-            return unknown.stream().map(one -> NamesRule.finding(set, one)).toList();
+            return unknown.stream().map(lookup -> NamesRule.finding(set, lookup)).toList();
         }
         Loosening declared = loosening.declared();
         String what =
@@ -67,11 +67,11 @@ final class LooseningRule implements Rule {
 
     private static List<String> inherited(ResolvedSet set, ResolvedProfile owner) {
         return owner.demands().stream()
-                .filter(one -> !owner.declared().terms().demands().contains(one.declared()))
+                .filter(demand -> !owner.declared().terms().demands().contains(demand.declared()))
                 .map(
-                        one ->
-                                one.declared().kind().word()
-                                        + one.slot()
+                        demand ->
+                                demand.declared().kind().word()
+                                        + demand.slot()
                                                 .map(slot -> " of " + set.text(slot))
                                                 .orElse(""))
                 .distinct()

@@ -42,7 +42,7 @@ final class MadeTwoWaysRule implements Rule {
         String name = outcome.blueprint().orElseThrow().className();
         SourcePosition at =
                 outcome.binding()
-                        .map(one -> one.declared().at())
+                        .map(binding -> binding.declared().at())
                         .orElseGet(() -> SourcePosition.classNamed(name));
         return Finding.of(
                         FindingKinds.MADE_TWO_WAYS,

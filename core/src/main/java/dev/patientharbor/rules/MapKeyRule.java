@@ -44,7 +44,7 @@ final class MapKeyRule implements Rule {
                 }
                 List<String> lack = lacking(context.set(), outcome, keys.orElse(List.of()));
                 if (!lack.isEmpty()) {
-                    lacking.computeIfAbsent(new Lack(seat, lack), one -> new ArrayList<>(1))
+                    lacking.computeIfAbsent(new Lack(seat, lack), key -> new ArrayList<>(1))
                             .add(wiring);
                 }
             }

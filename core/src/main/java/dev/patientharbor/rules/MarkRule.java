@@ -23,10 +23,11 @@ final class MarkRule implements Rule {
                 .eachDistinctSeat(
                         (wiring, seat) -> {
                             SlotOutcome outcome = wiring.outcome(seat);
-                            outcome.blueprint().ifPresent(one -> check(context, one, seen));
+                            outcome.blueprint()
+                                    .ifPresent(blueprint -> check(context, blueprint, seen));
                             outcome.decorators().stream()
-                                    .flatMap(one -> one.blueprint().stream())
-                                    .forEach(one -> check(context, one, seen));
+                                    .flatMap(decorator -> decorator.blueprint().stream())
+                                    .forEach(blueprint -> check(context, blueprint, seen));
                         });
     }
 

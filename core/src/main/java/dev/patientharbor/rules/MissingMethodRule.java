@@ -91,7 +91,8 @@ final class MissingMethodRule implements Rule {
                                                 context.set().slots().slot(seat),
                                                 outcome.blueprint(),
                                                 SourcePosition.classNamed(made.className()))
-                                        .ifPresent(one -> tell(context, seat, outcome, one));
+                                        .ifPresent(
+                                                finding -> tell(context, seat, outcome, finding));
                             }
                         });
     }
@@ -138,7 +139,7 @@ final class MissingMethodRule implements Rule {
         }
         FindingWording wording = context.wording();
         List<String> methods = new ArrayList<>();
-        missing.forEach(one -> methods.add(wording.method(MethodFacts.of(contract, one))));
+        missing.forEach(key -> methods.add(wording.method(MethodFacts.of(contract, key))));
         String name = wording.shortName(facts.name());
         return Optional.of(
                 Finding.of(

@@ -111,7 +111,7 @@ final class NamesRule implements Rule {
                         "No class " + text + " is on the code path.");
         if (text.indexOf('.') < 0) {
             List<String> packages =
-                    set.declared().packages().stream().map(one -> one.text()).toList();
+                    set.declared().packages().stream().map(written -> written.text()).toList();
             finding =
                     finding.with(
                             "looked in",

@@ -20,7 +20,7 @@ final class OrderRule implements Rule {
         }
         List<String> known =
                 context.set().declared().profiles().stream()
-                        .filter(one -> !one.partial())
+                        .filter(profile -> !profile.partial())
                         .map(Profile::name)
                         .toList();
         NameSearch search = new NameSearch(known);

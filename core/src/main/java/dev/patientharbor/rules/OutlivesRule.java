@@ -54,7 +54,7 @@ final class OutlivesRule implements Rule {
                             by.forEach(
                                     (name, needs) ->
                                             holders.get(same)
-                                                    .computeIfAbsent(name, one -> new TreeSet<>())
+                                                    .computeIfAbsent(name, key -> new TreeSet<>())
                                                     .addAll(needs));
                         }
                     });
@@ -94,8 +94,8 @@ final class OutlivesRule implements Rule {
             SlotOutcome outcome = wiring.outcome(seat);
             if (outcome.isMet()) {
                 if (!lifetime(set, wiring, seat).isOfRig()) {
-                    holders.computeIfAbsent(seat, one -> new TreeMap<>())
-                            .computeIfAbsent(consumer.className(), one -> new TreeSet<>())
+                    holders.computeIfAbsent(seat, key -> new TreeMap<>())
+                            .computeIfAbsent(consumer.className(), key -> new TreeSet<>())
                             .add(need.name());
                 }
             } else if (outcome.kind() != SlotOutcome.Kind.DEFERRED) {
@@ -117,11 +117,14 @@ final class OutlivesRule implements Rule {
     private static SourcePosition at(Wiring wiring, int held) {
         SlotOutcome outcome = wiring.outcome(held);
         return outcome.binding()
-                .map(one -> one.declared().at())
+                .map(binding -> binding.declared().at())
                 .or(
                         () ->
                                 outcome.blueprint()
-                                        .map(one -> SourcePosition.classNamed(one.className())))
+                                        .map(
+                                                blueprint ->
+                                                        SourcePosition.classNamed(
+                                                                blueprint.className())))
                 .orElseThrow();
     }
 
@@ -146,14 +149,14 @@ final class OutlivesRule implements Rule {
                                         + wording.list(
                                                 holders.entrySet().stream()
                                                         .map(
-                                                                one ->
+                                                                entry ->
                                                                         wording.shortName(
-                                                                                        one
+                                                                                        entry
                                                                                                 .getKey())
                                                                                 + " ("
                                                                                 + String.join(
                                                                                         ", ",
-                                                                                        one
+                                                                                        entry
                                                                                                 .getValue())
                                                                                 + ")")
                                                         .toList())

@@ -30,7 +30,12 @@ final class RepeatsRule implements Rule {
         String slot = context.set().text(repeats.slot());
         String what =
                 repeats.binding()
-                        .map(one -> "binds " + slot + " to " + context.wording().supply(one))
+                        .map(
+                                binding ->
+                                        "binds "
+                                                + slot
+                                                + " to "
+                                                + context.wording().supply(binding))
                         .orElse("has a list of decorators for " + slot);
         return Finding.of(
                         FindingKinds.SAYS_NOTHING_NEW,

@@ -29,9 +29,13 @@ final class ScopeRule implements Rule {
                                             .isPresent();
                             if (!said) {
                                 outcome.blueprint()
-                                        .filter(one -> one.method().isEmpty())
+                                        .filter(blueprint -> blueprint.method().isEmpty())
                                         .ifPresent(
-                                                one -> collect(context.set(), one.facts(), byMark));
+                                                blueprint ->
+                                                        collect(
+                                                                context.set(),
+                                                                blueprint.facts(),
+                                                                byMark));
                             }
                         });
         byMark.forEach(
@@ -43,7 +47,7 @@ final class ScopeRule implements Rule {
     private static void collect(
             ResolvedSet set, ClassFacts facts, Map<String, TreeSet<String>> byMark) {
         for (String mark : set.lifetimes().unmapped(facts)) {
-            byMark.computeIfAbsent(mark, one -> new TreeSet<>()).add(facts.name());
+            byMark.computeIfAbsent(mark, key -> new TreeSet<>()).add(facts.name());
         }
     }
 

@@ -33,7 +33,7 @@ final class SharedTwiceRule implements Rule {
                                     name.isEmpty() ? null : firstSeat.putIfAbsent(name, seat);
                             if (first != null && first != seat) {
                                 TreeSet<Integer> seats =
-                                        seatsOf.computeIfAbsent(name, one -> new TreeSet<>());
+                                        seatsOf.computeIfAbsent(name, key -> new TreeSet<>());
                                 seats.add(first);
                                 seats.add(seat);
                             }
@@ -81,9 +81,9 @@ final class SharedTwiceRule implements Rule {
         SourcePosition at =
                 slots.stream()
                         .flatMap(slot -> wiring.outcome(slot).binding().stream())
-                        .map(one -> one.declared().at())
+                        .map(binding -> binding.declared().at())
                         .sorted()
-                        .reduce((one, other) -> other)
+                        .reduce((position, other) -> other)
                         .orElse(SourcePosition.classNamed(name));
         return Finding.of(
                         FindingKinds.SHARED_TWICE,

@@ -12,18 +12,18 @@ final class StatedKeyRule implements Rule {
 
     @Override
     public void check(RuleContext context) {
-        for (UnstatedKey one : context.set().unstatedKeys()) {
+        for (UnstatedKey unstated : context.set().unstatedKeys()) {
             context.reporter()
                     .report(
-                            context.set().profile(one.owner()),
+                            context.set().profile(unstated.owner()),
                             List.of(),
                             Finding.of(
                                             FindingKinds.KEY_UNSTATED,
-                                            one.name().at(),
-                                            one.name().text() + '#' + one.method(),
-                                            one.name().text()
+                                            unstated.name().at(),
+                                            unstated.name().text() + '#' + unstated.method(),
+                                            unstated.name().text()
                                                     + " does not state its key: "
-                                                    + one.method()
+                                                    + unstated.method()
                                                     + "() returns no constant that can be read.")
                                     .with(
                                             "counts",
@@ -33,9 +33,9 @@ final class StatedKeyRule implements Rule {
                                     .with(
                                             "do",
                                             "bind it by hand: "
-                                                    + one.slot().contract().text()
+                                                    + unstated.slot().contract().text()
                                                     + "@KEY: "
-                                                    + one.name().text()));
+                                                    + unstated.name().text()));
         }
     }
 }

@@ -37,12 +37,12 @@ final class SuppliesByContract {
         }
     }
 
-    private void add(ResolvedSet set, SlotSupply one) {
-        all.add(one);
+    private void add(ResolvedSet set, SlotSupply supply) {
+        all.add(supply);
         byContract
                 .computeIfAbsent(
-                        set.slots().slot(one.slot()).contract(), type -> new ArrayList<>(1))
-                .add(one);
+                        set.slots().slot(supply.slot()).contract(), type -> new ArrayList<>(1))
+                .add(supply);
     }
 
     List<SlotSupply> all() {

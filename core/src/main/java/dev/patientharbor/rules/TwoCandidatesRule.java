@@ -38,7 +38,7 @@ final class TwoCandidatesRule implements Rule {
         for (Wiring wiring : context.set().checked()) {
             for (int slot : wiring.unsound()) {
                 if (wiring.outcome(slot).kind() == SlotOutcome.Kind.SEVERAL) {
-                    open.computeIfAbsent(slot, one -> new ArrayList<>()).add(wiring);
+                    open.computeIfAbsent(slot, key -> new ArrayList<>()).add(wiring);
                 }
             }
         }
@@ -64,7 +64,7 @@ final class TwoCandidatesRule implements Rule {
                     .key()
                     .ifPresent(
                             key ->
-                                    byKey.computeIfAbsent(key.text(), one -> new ArrayList<>(1))
+                                    byKey.computeIfAbsent(key.text(), other -> new ArrayList<>(1))
                                             .add(context.set().text(member)));
         }
         byKey.values().removeIf(members -> members.size() == 1);
@@ -105,10 +105,10 @@ final class TwoCandidatesRule implements Rule {
                         "bound",
                         all.stream()
                                 .map(
-                                        one ->
-                                                one.declared().supply().words()
+                                        binding ->
+                                                binding.declared().supply().words()
                                                         + " at "
-                                                        + one.declared().at().text())
+                                                        + binding.declared().at().text())
                                 .toList())
                 .with("do", "keep one, or give each a key: " + slot + "@KEY");
     }
@@ -167,7 +167,7 @@ final class TwoCandidatesRule implements Rule {
     private static boolean areClasses(ResolvedSet set, int slot, List<Integer> candidates) {
         List<String> fillers = set.fillers(slot);
         return candidates.stream()
-                .map(one -> SlotTable.className(set.slots().slot(one).contract()))
+                .map(candidate -> SlotTable.className(set.slots().slot(candidate).contract()))
                 .allMatch(fillers::contains);
     }
 }

@@ -54,7 +54,7 @@ final class UnansweredCallRule implements Rule {
     private static boolean callsAny(SlotOutcome outcome) {
         return !outcome.decorators().isEmpty()
                 || outcome.blueprint()
-                        .filter(one -> !one.facts().bodies().calls().isEmpty())
+                        .filter(blueprint -> !blueprint.facts().bodies().calls().isEmpty())
                         .isPresent();
     }
 
@@ -111,7 +111,7 @@ final class UnansweredCallRule implements Rule {
         }
 
         private boolean isUnanswered(MethodFacts call, SlotOutcome outcome) {
-            Optional<Supply> supply = outcome.binding().map(one -> one.declared().supply());
+            Optional<Supply> supply = outcome.binding().map(binding -> binding.declared().supply());
             if (supply.isEmpty()) {
                 return false;
             }
@@ -120,11 +120,17 @@ final class UnansweredCallRule implements Rule {
                 return !call.isVoid()
                         && isAbstract(call)
                         && answers.get().stream()
-                                .noneMatch(one -> one.method().text().equals(call.name()));
+                                .noneMatch(method -> method.method().text().equals(call.name()));
             }
             return supply.get().kind().filter(ImplementationKind::isStandIn).isPresent()
                     && outcome.blueprint()
-                            .filter(one -> one.facts().bodies().throwing().contains(call.key()))
+                            .filter(
+                                    blueprint ->
+                                            blueprint
+                                                    .facts()
+                                                    .bodies()
+                                                    .throwing()
+                                                    .contains(call.key()))
                             .isPresent();
         }
 

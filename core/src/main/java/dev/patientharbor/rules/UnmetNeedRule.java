@@ -50,8 +50,9 @@ public final class UnmetNeedRule implements Rule {
                         && !told.contains(seat)
                         && !context.wording().isBoundByUnknownName(wiring, seat)) {
                     lacking.computeIfAbsent(
-                                    lack(context.set(), wiring, seat), one -> new LinkedHashMap<>())
-                            .computeIfAbsent(wiring, one -> new ArrayList<>(1))
+                                    lack(context.set(), wiring, seat),
+                                    lack -> new LinkedHashMap<>())
+                            .computeIfAbsent(wiring, each -> new ArrayList<>(1))
                             .add(seat);
                 }
             }
@@ -66,7 +67,7 @@ public final class UnmetNeedRule implements Rule {
         String boundTo =
                 wiring.outcome(seat)
                         .binding()
-                        .map(one -> " " + one.declared().at().text())
+                        .map(binding -> " " + binding.declared().at().text())
                         .orElse("");
         return new Lack(
                 set.slots().plain(seat), everywhere ? List.of() : set.lookedAt(level), boundTo);
@@ -187,7 +188,7 @@ public final class UnmetNeedRule implements Rule {
     }
 
     private static boolean isBound(ResolvedProfile profile, int slot) {
-        return profile.binding(slot).filter(one -> !one.isBroken()).isPresent();
+        return profile.binding(slot).filter(binding -> !binding.isBroken()).isPresent();
     }
 
     private static boolean isAbsent(ResolvedSet set, Slot slot) {
@@ -247,7 +248,7 @@ public final class UnmetNeedRule implements Rule {
                                         NearNames.of(
                                                 key.written(),
                                                 keys.stream()
-                                                        .map(one -> one.orElseThrow().written())
+                                                        .map(other -> other.orElseThrow().written())
                                                         .toList()))
                         .orElse(List.of());
         Optional<Slot> sameAs =

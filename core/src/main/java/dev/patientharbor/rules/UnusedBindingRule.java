@@ -109,7 +109,7 @@ final class UnusedBindingRule implements Rule {
             }
             if (wiring.profile().lacksParents()) {
                 // Any profile may be the parent that was meant.
-                set.profiles().forEach(one -> unsure.set(one.number()));
+                set.profiles().forEach(profile -> unsure.set(profile.number()));
             }
         }
         return unsure;
@@ -147,7 +147,7 @@ final class UnusedBindingRule implements Rule {
 
     private static boolean hidesNeeds(SlotOutcome outcome) {
         boolean unbuildable =
-                outcome.blueprint().filter(one -> one.fault().isPresent()).isPresent();
+                outcome.blueprint().filter(blueprint -> blueprint.fault().isPresent()).isPresent();
         return unbuildable
                 || outcome.kind() == SlotOutcome.Kind.BROKEN
                 || outcome.kind() == SlotOutcome.Kind.SEVERAL;

@@ -40,7 +40,7 @@ final class ValueMissingRule implements Rule {
                             Optional<SlotOutcome> answer =
                                     wiring.received(asked).map(wiring::outcome);
                             if (answer.filter(ValueMissingRule::isMissing).isPresent()) {
-                                lacking.computeIfAbsent(consumer, one -> new ArrayList<>(1))
+                                lacking.computeIfAbsent(consumer, blueprint -> new ArrayList<>(1))
                                         .add(need);
                             }
                         });
@@ -61,8 +61,8 @@ final class ValueMissingRule implements Rule {
         SourcePosition at =
                 wiring.outcome(slot)
                         .binding()
-                        .filter(one -> isOf(one, consumer))
-                        .map(one -> one.declared().at())
+                        .filter(binding -> isOf(binding, consumer))
+                        .map(binding -> binding.declared().at())
                         .orElseGet(() -> FindingWording.at(consumer, need));
         FailureImpact.TouchedConsumers touched =
                 context.reporter().impact(wiring).of(List.of(slot));
@@ -86,10 +86,10 @@ final class ValueMissingRule implements Rule {
         List<String> each =
                 needs.stream()
                         .map(
-                                one ->
-                                        context.set().text(one.slot())
+                                need ->
+                                        context.set().text(need.slot())
                                                 + " ("
-                                                + context.wording().place(one)
+                                                + context.wording().place(need)
                                                 + ")")
                         .toList();
         return needs.size() == 1
@@ -128,8 +128,12 @@ final class ValueMissingRule implements Rule {
             Finding told) {
         Optional<String> handler =
                 context.set().consumers().stream()
-                        .filter(one -> one.blueprint().filter(own -> own == consumer).isPresent())
-                        .map(one -> one.declared().name().text())
+                        .filter(
+                                stated ->
+                                        stated.blueprint()
+                                                .filter(own -> own == consumer)
+                                                .isPresent())
+                        .map(stated -> stated.declared().name().text())
                         .findFirst();
         if (handler.isPresent()) {
             return told.with(
@@ -149,7 +153,10 @@ final class ValueMissingRule implements Rule {
                                         .toList())
                         + " }";
         boolean isCore =
-                wiring.outcome(seat).blueprint().filter(one -> one == consumer).isPresent();
+                wiring.outcome(seat)
+                        .blueprint()
+                        .filter(blueprint -> blueprint == consumer)
+                        .isPresent();
         NeedPlace.Kind kind = need.place().kind();
         boolean isParameter =
                 kind == NeedPlace.Kind.CONSTRUCTOR
@@ -187,6 +194,6 @@ final class ValueMissingRule implements Rule {
     }
 
     private static boolean isOf(ResolvedBinding binding, Blueprint consumer) {
-        return binding.blueprint().filter(one -> one == consumer).isPresent();
+        return binding.blueprint().filter(blueprint -> blueprint == consumer).isPresent();
     }
 }

@@ -49,9 +49,9 @@ public final class FailureImpact {
         entries = new HashSet<>(wiring.entries());
         for (int i = 0; i < wiring.reachedSize(); i++) {
             int slot = wiring.reached(i);
-            saidAt.computeIfAbsent(set.saidAt(slot), one -> new ArrayList<>(1)).add(slot);
+            saidAt.computeIfAbsent(set.saidAt(slot), key -> new ArrayList<>(1)).add(slot);
             if (set.slots().level(slot) != LevelTable.WHOLE && isOfWhole(wiring.outcome(slot))) {
-                saidAt.computeIfAbsent(set.slots().plain(slot), one -> new ArrayList<>(1))
+                saidAt.computeIfAbsent(set.slots().plain(slot), key -> new ArrayList<>(1))
                         .add(slot);
             }
             Set<Integer> needs = new HashSet<>();
@@ -78,7 +78,7 @@ public final class FailureImpact {
     }
 
     private void add(int slot, Arrow arrow) {
-        into.computeIfAbsent(slot, one -> new ArrayList<>(2)).add(arrow);
+        into.computeIfAbsent(slot, key -> new ArrayList<>(2)).add(arrow);
     }
 
     /** Whom it touches if these slots fail. */

@@ -90,12 +90,12 @@ public final class FindingReporter {
     /** Whether something of a kind is known that concerns no profile alone. */
     public boolean hasTold(FindingKind kind) {
         return before.contains(kind)
-                || ofSet.stream().anyMatch(one -> one.finding().kind() == kind);
+                || ofSet.stream().anyMatch(reported -> reported.finding().kind() == kind);
     }
 
     /** Reports what is wrong in one profile. */
     public void report(ResolvedProfile profile, Finding finding) {
-        ofProfile.computeIfAbsent(profile.number(), one -> new ArrayList<>()).add(finding);
+        ofProfile.computeIfAbsent(profile.number(), key -> new ArrayList<>()).add(finding);
     }
 
     /**
@@ -122,7 +122,7 @@ public final class FindingReporter {
         }
         if (owner.declared().partial()) {
             ofPartial
-                    .computeIfAbsent(owner.number(), one -> new ArrayList<>())
+                    .computeIfAbsent(owner.number(), key -> new ArrayList<>())
                     .add(new PartialProfileFinding(owner, finding, touched));
         } else {
             touched.forEach((heir, whom) -> report(heir, whom.in(finding)));
@@ -168,7 +168,7 @@ public final class FindingReporter {
 
     /** Whom what goes wrong in a wiring touches. */
     public FailureImpact impact(Wiring wiring) {
-        return impacts.computeIfAbsent(wiring, one -> new FailureImpact(set, one));
+        return impacts.computeIfAbsent(wiring, each -> new FailureImpact(set, each));
     }
 
     /**
@@ -189,13 +189,16 @@ public final class FindingReporter {
         if (explained.isEmpty()) {
             return Set.of();
         }
-        boolean left = ofSet.removeIf(one -> explained.contains(one.finding().kind()));
+        boolean left = ofSet.removeIf(reported -> explained.contains(reported.finding().kind()));
         for (List<Finding> all : ofProfile.values()) {
-            left |= all.removeIf(one -> explained.contains(one.kind()));
+            left |= all.removeIf(finding -> explained.contains(finding.kind()));
         }
         ofPartial
                 .values()
-                .forEach(all -> all.removeIf(one -> explained.contains(one.finding().kind())));
+                .forEach(
+                        all ->
+                                all.removeIf(
+                                        reported -> explained.contains(reported.finding().kind())));
         return !left ? Set.of() : noCode ? NO_CODE : Set.of(FindingKinds.INCLUDE_MISSING);
     }
 

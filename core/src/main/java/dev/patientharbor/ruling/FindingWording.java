@@ -46,7 +46,7 @@ public final class FindingWording {
                         .flatMap(NameLookup::facts)
                         .map(facts -> shortName(facts.name()));
         return supply.factory()
-                .map(one -> name.orElse(one.holder().text()) + '#' + one.method())
+                .map(factory -> name.orElse(factory.holder().text()) + '#' + factory.method())
                 .orElseGet(
                         () ->
                                 supply.className().isPresent()
@@ -109,7 +109,7 @@ public final class FindingWording {
                         name ->
                                 name.found().isEmpty() && isNameOf(name.written().text(), contract)
                                         || name.found().stream()
-                                                .anyMatch(one -> one.name().equals(contract)));
+                                                .anyMatch(facts -> facts.name().equals(contract)));
     }
 
     private static boolean isNameOf(String text, String className) {
@@ -127,7 +127,8 @@ public final class FindingWording {
             String reason =
                     facts.isAbstract()
                             ? "abstract"
-                            : facts.constructors().stream().allMatch(one -> one.isPrivate())
+                            : facts.constructors().stream()
+                                            .allMatch(executable -> executable.isPrivate())
                                     ? "has only private constructors"
                                     : asksFor(facts, name, false)
                                             ? "asks for one itself"
@@ -166,7 +167,7 @@ public final class FindingWording {
 
     private Optional<ResolvedProfile> profileNamed(String name) {
         return set.profiles().stream()
-                .filter(one -> one.declared().name().equals(name))
+                .filter(profile -> profile.declared().name().equals(name))
                 .findFirst();
     }
 
@@ -208,7 +209,10 @@ public final class FindingWording {
         return set.code().subtypesOf(contractClass).stream()
                 .filter(facts -> !facts.isInterface() && !facts.isAbstract() && !facts.isEnum())
                 .filter(facts -> !facts.isInMethod() && !facts.isInner() && !facts.isPrivate())
-                .filter(facts -> facts.constructors().stream().anyMatch(one -> !one.isPrivate()))
+                .filter(
+                        facts ->
+                                facts.constructors().stream()
+                                        .anyMatch(executable -> !executable.isPrivate()))
                 .filter(facts -> !asksFor(facts, contractClass, false))
                 .filter(facts -> set.fit(facts.asType(), contract).fits())
                 .sorted(
@@ -246,7 +250,8 @@ public final class FindingWording {
                 .filter(
                         candidate ->
                                 profiles.stream()
-                                        .allMatch(one -> one.isOrExtends(candidate.number())))
+                                        .allMatch(
+                                                profile -> profile.isOrExtends(candidate.number())))
                 .reduce((a, b) -> b.isOrExtends(a.number()) ? b : a)
                 .orElse(first);
     }

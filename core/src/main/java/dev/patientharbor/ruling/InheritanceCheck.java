@@ -16,7 +16,7 @@ public final class InheritanceCheck {
      */
     public static boolean holdsFor(ResolvedBinding binding, ResolvedProfile profile) {
         return binding.slot()
-                .map(slot -> profile.binding(slot).filter(one -> one == binding).isPresent())
+                .map(slot -> profile.binding(slot).filter(held -> held == binding).isPresent())
                 .orElseGet(() -> profile.isOrExtends(binding.owner()));
     }
 
@@ -31,7 +31,7 @@ public final class InheritanceCheck {
         boolean dropped = statement.drop().contains(decorator);
         return statement.slot().isPresent() && !dropped
                 ? profile.decorators(statement.slot().get()).stream()
-                        .anyMatch(one -> one == decorator)
+                        .anyMatch(held -> held == decorator)
                 : profile.isOrExtends(statement.owner());
     }
 }

@@ -70,10 +70,10 @@ public final class LineToWrite {
     private boolean mayStandIn(ResolvedProfile profile, Slot slot) {
         return profile.demands().stream()
                 .noneMatch(
-                        one ->
-                                one.declared().kind() == Demand.Kind.NO_STAND_INS
-                                        || one.declared().kind() == Demand.Kind.MUST_BE_REAL
-                                                && one.slot()
+                        demand ->
+                                demand.declared().kind() == Demand.Kind.NO_STAND_INS
+                                        || demand.declared().kind() == Demand.Kind.MUST_BE_REAL
+                                                && demand.slot()
                                                         .map(it -> set.slots().slot(it).contract())
                                                         .filter(slot.contract()::equals)
                                                         .isPresent());
@@ -85,7 +85,7 @@ public final class LineToWrite {
                 && set.code()
                         .find(type.name())
                         .filter(ClassFacts::isInterface)
-                        .filter(one -> !one.isSealed())
+                        .filter(facts -> !facts.isSealed())
                         .isPresent();
     }
 
@@ -108,13 +108,13 @@ public final class LineToWrite {
     public Optional<String> fill(
             Slot slot, Optional<Slot> sameAs, ResolvedProfile profile, String place) {
         Optional<String> supply =
-                sameAs.map(one -> isInJava() ? "sameAs(" + inJava(one) + ")" : inFile(one))
+                sameAs.map(named -> isInJava() ? "sameAs(" + inJava(named) + ")" : inFile(named))
                         .or(() -> supplies(slot, profile).stream().findFirst());
         return supply.map(
-                one ->
+                text ->
                         (isInJava()
-                                        ? "fill(" + inJava(slot) + ", " + one + ")"
-                                        : wording.toWrite(slot) + ": " + one)
+                                        ? "fill(" + inJava(slot) + ", " + text + ")"
+                                        : wording.toWrite(slot) + ": " + text)
                                 + "     "
                                 + place);
     }

@@ -83,7 +83,7 @@ public record Carrier(Kind kind, TypeRef content, Optional<TypeRef> key, String 
     /** The types that hand out an object when they are asked. */
     public static final List<String> DEFERRED_TYPES =
             KINDS.entrySet().stream()
-                    .filter(one -> one.getValue() == Kind.DEFERRED)
+                    .filter(entry -> entry.getValue() == Kind.DEFERRED)
                     .map(Map.Entry::getKey)
                     .sorted()
                     .toList();
@@ -120,8 +120,10 @@ public record Carrier(Kind kind, TypeRef content, Optional<TypeRef> key, String 
 
     /** Whether a type holds several of what is innermost in it. */
     public static boolean holdsMany(TypeRef type) {
-        for (Optional<Carrier> one = of(type); one.isPresent(); one = of(one.get().content())) {
-            if (one.get().kind() == Kind.COLLECTION || one.get().kind() == Kind.MAP) {
+        for (Optional<Carrier> carrier = of(type);
+                carrier.isPresent();
+                carrier = of(carrier.get().content())) {
+            if (carrier.get().kind() == Kind.COLLECTION || carrier.get().kind() == Kind.MAP) {
                 return true;
             }
         }
@@ -133,11 +135,11 @@ public record Carrier(Kind kind, TypeRef content, Optional<TypeRef> key, String 
      */
     public static TypeRef single(TypeRef type) {
         TypeRef at = type;
-        for (Optional<Carrier> one = of(at); one.isPresent(); one = of(at)) {
-            if (one.get().kind() != Kind.OPTIONAL && one.get().kind() != Kind.DEFERRED) {
+        for (Optional<Carrier> carrier = of(at); carrier.isPresent(); carrier = of(at)) {
+            if (carrier.get().kind() != Kind.OPTIONAL && carrier.get().kind() != Kind.DEFERRED) {
                 return type;
             }
-            at = one.get().content();
+            at = carrier.get().content();
         }
         return at;
     }
@@ -145,8 +147,8 @@ public record Carrier(Kind kind, TypeRef content, Optional<TypeRef> key, String 
     /** The innermost type, all wrappings taken off. */
     public static TypeRef innermost(TypeRef type) {
         TypeRef at = type;
-        for (Optional<Carrier> one = of(at); one.isPresent(); one = of(at)) {
-            at = one.get().content();
+        for (Optional<Carrier> carrier = of(at); carrier.isPresent(); carrier = of(at)) {
+            at = carrier.get().content();
         }
         return at;
     }
@@ -170,20 +172,22 @@ public record Carrier(Kind kind, TypeRef content, Optional<TypeRef> key, String 
     /** All wrappings of a type as people and programs read them: {@code Map<String,Supplier>}. */
     public static Optional<String> words(TypeRef type) {
         Optional<Carrier> outer = of(type);
-        if (outer.filter(one -> one.word().isEmpty()).isPresent()) {
+        if (outer.filter(carrier -> carrier.word().isEmpty()).isPresent()) {
             return words(outer.get().content());
         }
         return outer.map(
-                one -> {
-                    String inner = words(one.content()).orElse("");
-                    if (one.word().equals("[]")) {
+                carrier -> {
+                    String inner = words(carrier.content()).orElse("");
+                    if (carrier.word().equals("[]")) {
                         return inner + "[]";
                     }
-                    String key = one.key().map(TypeRef::text).orElse("");
+                    String key = carrier.key().map(TypeRef::text).orElse("");
                     key = key.substring(key.lastIndexOf('.') + 1);
                     String both = key.isEmpty() || inner.isEmpty() ? "" : ",";
                     String arguments = key + both + inner;
-                    return arguments.isEmpty() ? one.word() : one.word() + '<' + arguments + '>';
+                    return arguments.isEmpty()
+                            ? carrier.word()
+                            : carrier.word() + '<' + arguments + '>';
                 });
     }
 }

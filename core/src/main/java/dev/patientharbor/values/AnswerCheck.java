@@ -59,9 +59,9 @@ public final class AnswerCheck {
         for (CannedMethod canned : answers) {
             String name = canned.method().text();
             List<Method> named =
-                    known.all().stream().filter(one -> one.name().equals(name)).toList();
+                    known.all().stream().filter(method -> method.name().equals(name)).toList();
             if (!named.isEmpty()) {
-                canned.cases().forEach(one -> check(name, one, named, faults));
+                canned.cases().forEach(row -> check(name, row, named, faults));
             } else if (known.whole()) {
                 faults.add(
                         fault(
@@ -74,9 +74,9 @@ public final class AnswerCheck {
         return faults;
     }
 
-    private void check(String name, Case one, List<Method> named, List<AnswerFault> faults) {
+    private void check(String name, Case row, List<Method> named, List<AnswerFault> faults) {
         List<Method> fitting =
-                one.given()
+                row.given()
                         .map(
                                 given ->
                                         named.stream()
@@ -89,10 +89,10 @@ public final class AnswerCheck {
         if (fitting.isEmpty()) {
             faults.add(
                     fault(
-                            one.at(),
+                            row.at(),
                             name,
                             "Here are "
-                                    + one.given().orElseThrow().size()
+                                    + row.given().orElseThrow().size()
                                     + " arguments for "
                                     + name
                                     + ", and it does not take so many.",
@@ -102,7 +102,7 @@ public final class AnswerCheck {
         List<AnswerFault> fewest = null;
         for (Method method : fitting) {
             List<AnswerFault> ofMethod = new ArrayList<>();
-            check(name, one, method, ofMethod);
+            check(name, row, method, ofMethod);
             if (fewest == null || ofMethod.size() < fewest.size()) {
                 fewest = ofMethod;
             }
@@ -121,16 +121,16 @@ public final class AnswerCheck {
                 + ')';
     }
 
-    private void check(String name, Case one, Method method, List<AnswerFault> faults) {
-        List<GivenValue> given = one.given().orElse(List.of());
+    private void check(String name, Case row, Method method, List<AnswerFault> faults) {
+        List<GivenValue> given = row.given().orElse(List.of());
         for (int i = 0; i < given.size(); i++) {
             TypeRef type = method.parameters().get(i);
             for (Problem problem : conversion.problems(given.get(i), type)) {
                 faults.add(unfit(problem, name, "takes " + type.text(names::shortName), type));
             }
         }
-        one.answer().failure().ifPresent(fails -> failure(name, fails, method, faults));
-        for (GivenValue answer : one.answer().answers()) {
+        row.answer().failure().ifPresent(fails -> failure(name, fails, method, faults));
+        for (GivenValue answer : row.answer().answers()) {
             answer(name, answer, method.returns(), faults);
         }
     }

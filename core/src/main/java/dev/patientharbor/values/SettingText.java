@@ -104,7 +104,7 @@ public record SettingText(
             }
             next++;
             Optional<String> value =
-                    settings.find(name).filter(one -> !blankIsUnset || !one.isBlank());
+                    settings.find(name).filter(other -> !blankIsUnset || !other.isBlank());
             if (value.isPresent()) {
                 missing.subList(missingBefore, missing.size()).clear();
                 return value.get();

@@ -71,8 +71,8 @@ public final class FillInFinder {
         /** Whether it is one of some decorators: what is around a slot does not fill it as well. */
         boolean isAmong(List<ResolvedDecorator> decorators) {
             return decorators.stream()
-                    .flatMap(one -> one.blueprint().stream())
-                    .anyMatch(one -> one.className().equals(facts.name()));
+                    .flatMap(decorator -> decorator.blueprint().stream())
+                    .anyMatch(blueprint -> blueprint.className().equals(facts.name()));
         }
 
         /** The slot in which it stands by itself. */
@@ -121,8 +121,8 @@ public final class FillInFinder {
     public List<ClassFacts> pointless() {
         return allowed.contains(FillInSource.MARKED)
                 ? code.classes().stream()
-                        .filter(one -> one.isInterface() && !one.annotations().isEmpty())
-                        .filter(one -> qualifiers.isMarked(one.annotations()))
+                        .filter(facts -> facts.isInterface() && !facts.annotations().isEmpty())
+                        .filter(facts -> qualifiers.isMarked(facts.annotations()))
                         .toList()
                 : List.of();
     }
@@ -170,8 +170,8 @@ public final class FillInFinder {
         Map<Slot, FillInSource> known = byOwn.get(slot);
         if (known == null) {
             known = new HashMap<>();
-            for (Candidate one : of(slot).fit()) {
-                known.putIfAbsent(one.own(), one.by());
+            for (Candidate candidate : of(slot).fit()) {
+                known.putIfAbsent(candidate.own(), candidate.by());
             }
             byOwn.put(slot, known);
         }
@@ -180,8 +180,10 @@ public final class FillInFinder {
 
     private List<Candidate> findMembers(TypeRef contract) {
         List<Candidate> members = new ArrayList<>();
-        for (Offer one : offers(SlotTable.className(contract))) {
-            candidate(one, contract).filter(it -> !asksFor(it, it.fills())).ifPresent(members::add);
+        for (Offer offer : offers(SlotTable.className(contract))) {
+            candidate(offer, contract)
+                    .filter(it -> !asksFor(it, it.fills()))
+                    .ifPresent(members::add);
         }
         return members;
     }
@@ -189,9 +191,9 @@ public final class FillInFinder {
     private Fillers find(Slot slot) {
         String contract = SlotTable.className(slot.contract());
         List<Candidate> all = new ArrayList<>();
-        for (Offer one : offers(contract)) {
-            if (one.key().equals(slot.key())) {
-                candidate(one, slot.contract()).ifPresent(all::add);
+        for (Offer offer : offers(contract)) {
+            if (offer.key().equals(slot.key())) {
+                candidate(offer, slot.contract()).ifPresent(all::add);
             }
         }
         Fillers marked = sorted(slot, all);
@@ -203,9 +205,9 @@ public final class FillInFinder {
         }
         List<Candidate> any = new ArrayList<>();
         for (ClassFacts facts : code.subtypesOf(contract)) {
-            Offer one = new Offer(facts, Optional.empty(), FillInSource.SOLE, Optional.empty());
+            Offer offer = new Offer(facts, Optional.empty(), FillInSource.SOLE, Optional.empty());
             if (canBeMade(facts)) {
-                candidate(one, slot.contract()).ifPresent(any::add);
+                candidate(offer, slot.contract()).ifPresent(any::add);
             }
         }
         return sorted(slot, any);
@@ -214,27 +216,27 @@ public final class FillInFinder {
     private Fillers sorted(Slot slot, List<Candidate> all) {
         List<Candidate> fit = new ArrayList<>();
         List<Candidate> leftOut = new ArrayList<>();
-        for (Candidate one : all) {
-            (asksFor(one, slot) ? leftOut : fit).add(one);
+        for (Candidate candidate : all) {
+            (asksFor(candidate, slot) ? leftOut : fit).add(candidate);
         }
         return new Fillers(List.copyOf(fit), List.copyOf(leftOut));
     }
 
     /** A class that offers itself, if it fits a contract, type arguments and all. */
-    private Optional<Candidate> candidate(Offer one, TypeRef contract) {
-        if (one.makes().isPresent()) {
-            TypeRef makes = one.makes().get();
+    private Optional<Candidate> candidate(Offer offer, TypeRef contract) {
+        if (offer.makes().isPresent()) {
+            TypeRef makes = offer.makes().get();
             return makes.equals(contract) || generics.allows(contract, makes)
-                    ? Optional.of(candidate(one, one.facts().asType().raw(), makes, true))
+                    ? Optional.of(candidate(offer, offer.facts().asType().raw(), makes, true))
                     : Optional.empty();
         }
-        return fitting.fit(one.facts(), contract)
+        return fitting.fit(offer.facts(), contract)
                 .type()
-                .map(type -> candidate(one, type, seenAs(type, contract), false));
+                .map(type -> candidate(offer, type, seenAs(type, contract), false));
     }
 
-    private static Candidate candidate(Offer one, ClassType type, TypeRef fills, boolean maker) {
-        return new Candidate(one.facts(), type, new Slot(fills, one.key()), one.by(), maker);
+    private static Candidate candidate(Offer offer, ClassType type, TypeRef fills, boolean maker) {
+        return new Candidate(offer.facts(), type, new Slot(fills, offer.key()), offer.by(), maker);
     }
 
     /** What an open contract is for a class; another one is what it is. */
@@ -249,12 +251,14 @@ public final class FillInFinder {
     }
 
     private boolean isGeneric(ClassType type) {
-        return code.find(type.name()).filter(one -> !one.typeParameters().isEmpty()).isPresent();
+        return code.find(type.name())
+                .filter(facts -> !facts.typeParameters().isEmpty())
+                .isPresent();
     }
 
     /** Whether the class asks for the slot that it would fill, now or later. */
-    private boolean asksFor(Candidate one, Slot slot) {
-        for (Need need : blueprints.of(one.facts(), one.type()).needs()) {
+    private boolean asksFor(Candidate candidate, Slot slot) {
+        for (Need need : blueprints.of(candidate.facts(), candidate.type()).needs()) {
             Slot asked = slots.slot(need.slot());
             TypeRef inside = Carrier.single(asked.contract());
             if (asked.key().equals(slot.key())
@@ -287,28 +291,28 @@ public final class FillInFinder {
                         : Set.of();
         boolean marked = allowed.contains(FillInSource.MARKED);
         if (!listed.isEmpty() || marked) {
-            for (ClassFacts one : code.subtypesOf(contract)) {
-                boolean byMark = marked && qualifiers.isMarked(one.annotations());
-                if (!listed.contains(one.name()) && !byMark || !canBeMade(one)) {
+            for (ClassFacts facts : code.subtypesOf(contract)) {
+                boolean byMark = marked && qualifiers.isMarked(facts.annotations());
+                if (!listed.contains(facts.name()) && !byMark || !canBeMade(facts)) {
                     continue;
                 }
-                if (listed.contains(one.name())) {
+                if (listed.contains(facts.name())) {
                     add(
                             found,
                             new Offer(
-                                    one,
+                                    facts,
                                     Optional.empty(),
                                     FillInSource.SERVICES,
                                     Optional.empty()));
                 }
                 if (byMark) {
-                    Optional<Key> key = qualifiers.key(one.annotations());
-                    add(found, new Offer(one, key, FillInSource.MARKED, Optional.empty()));
+                    Optional<Key> key = qualifiers.key(facts.annotations());
+                    add(found, new Offer(facts, key, FillInSource.MARKED, Optional.empty()));
                 }
             }
         }
         if (marked) {
-            made().getOrDefault(contract, List.of()).forEach(one -> add(found, one));
+            made().getOrDefault(contract, List.of()).forEach(offer -> add(found, offer));
         }
         return List.copyOf(found.values());
     }
@@ -334,7 +338,7 @@ public final class FillInFinder {
     }
 
     private void addMaker(ClassFacts facts, TypeRef makes) {
-        made.computeIfAbsent(SlotTable.className(makes), one -> new ArrayList<>(1))
+        made.computeIfAbsent(SlotTable.className(makes), key -> new ArrayList<>(1))
                 .add(
                         new Offer(
                                 facts,
@@ -343,8 +347,8 @@ public final class FillInFinder {
                                 Optional.of(makes)));
     }
 
-    private static void add(Map<String, Offer> found, Offer one) {
-        found.putIfAbsent(one.facts().name() + one.key().map(Key::written).orElse(""), one);
+    private static void add(Map<String, Offer> found, Offer offer) {
+        found.putIfAbsent(offer.facts().name() + offer.key().map(Key::written).orElse(""), offer);
     }
 
     /** No abstract class, and none that only it can make itself. */

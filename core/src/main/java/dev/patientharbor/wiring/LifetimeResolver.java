@@ -47,8 +47,8 @@ public final class LifetimeResolver {
     public Optional<String> oneOfClass(SlotOutcome outcome) {
         return outcome.kind() == SlotOutcome.Kind.OBJECT
                         && known(outcome)
-                                .filter(one -> one.by() == By.MARK)
-                                .filter(one -> one.lifetime().isKept())
+                                .filter(choice -> choice.by() == By.MARK)
+                                .filter(choice -> choice.lifetime().isKept())
                                 .isPresent()
                 ? outcome.blueprint().map(Blueprint::className)
                 : Optional.empty();
@@ -70,8 +70,8 @@ public final class LifetimeResolver {
                 .or(
                         () ->
                                 outcome.blueprint()
-                                        .filter(one -> one.method().isEmpty())
-                                        .flatMap(one -> marked(one.facts()))
+                                        .filter(blueprint -> blueprint.method().isEmpty())
+                                        .flatMap(blueprint -> marked(blueprint.facts()))
                                         .map(lifetime -> new LifetimeChoice(lifetime, By.MARK)));
     }
 

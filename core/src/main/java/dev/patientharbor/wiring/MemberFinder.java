@@ -98,21 +98,21 @@ final class MemberFinder {
                         carrier.content(), contract, carrier.key(), wanted, level, profile);
         List<Variant> all = listed(asked);
         Set<Integer> direct = new HashSet<>();
-        for (Variant one : all) {
-            if (one.binding().target().isEmpty()) {
-                direct.add(one.slot());
+        for (Variant variant : all) {
+            if (variant.binding().target().isEmpty()) {
+                direct.add(variant.slot());
             }
         }
         Set<Integer> members = new LinkedHashSet<>();
-        for (Variant one : all) {
+        for (Variant variant : all) {
             boolean again =
                     !asked.isMap()
-                            && one.binding()
+                            && variant.binding()
                                     .target()
                                     .filter(aim -> isAmong(aim, direct, asked))
                                     .isPresent();
             if (!again) {
-                members.add(member(asked, one.slot()));
+                members.add(member(asked, variant.slot()));
             }
         }
         addFilledIn(asked, members);
@@ -146,25 +146,25 @@ final class MemberFinder {
             return;
         }
         Map<Integer, Set<FillInFinder.Candidate>> bySlot = new HashMap<>();
-        for (FillInFinder.Candidate one : fillIn.members(asked.contract())) {
-            int slot = slots.number(one.fills());
+        for (FillInFinder.Candidate candidate : fillIn.members(asked.contract())) {
+            int slot = slots.number(candidate.fills());
             boolean isListed = finder.find(slot, asked.level(), asked.profile()).isPresent();
             if (!isListed
-                    && asked.takes(one.fills().key())
+                    && asked.takes(candidate.fills().key())
                     && fitsKey(asked, slot)
                     && !isLeftOut(asked, slot)
-                    && !one.isAmong(decorators(asked, slot))) {
+                    && !candidate.isAmong(decorators(asked, slot))) {
                 bySlot.computeIfAbsent(
                                 slot, it -> Collections.newSetFromMap(new IdentityHashMap<>()))
-                        .add(one);
+                        .add(candidate);
             }
         }
-        for (FillInFinder.Candidate one : fillIn.members(asked.contract())) {
-            int slot = slots.number(one.fills());
+        for (FillInFinder.Candidate candidate : fillIn.members(asked.contract())) {
+            int slot = slots.number(candidate.fills());
             Set<FillInFinder.Candidate> all = bySlot.get(slot);
-            int own = slots.number(one.own());
+            int own = slots.number(candidate.own());
             boolean isAsker = levels.leftOut(asked.level()).filter(it -> it == own).isPresent();
-            if (all != null && all.contains(one) && !isAsker) {
+            if (all != null && all.contains(candidate) && !isAsker) {
                 members.add(filledIn(asked, slot, own, all.size() > 1));
             }
         }

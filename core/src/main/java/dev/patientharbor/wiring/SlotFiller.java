@@ -121,7 +121,8 @@ public final class SlotFiller {
         }
         Optional<FoundBinding> found =
                 level == LevelTable.WHOLE
-                        ? profile.binding(seat).map(one -> new FoundBinding(one, LevelTable.WHOLE))
+                        ? profile.binding(seat)
+                                .map(binding -> new FoundBinding(binding, LevelTable.WHOLE))
                         : finder.find(slots.plain(seat), level, profile);
         if (found.isPresent()) {
             return bound(seat, found.get(), profile);
@@ -165,11 +166,12 @@ public final class SlotFiller {
             SlotOutcome otherwise,
             List<ResolvedDecorator> decorators) {
         List<FillInFinder.Candidate> candidates =
-                fit.stream().filter(one -> !one.isAmong(decorators)).toList();
+                fit.stream().filter(candidate -> !candidate.isAmong(decorators)).toList();
         if (candidates.isEmpty()) {
             return otherwise;
         }
-        List<Integer> seats = candidates.stream().map(one -> slots.number(one.own())).toList();
+        List<Integer> seats =
+                candidates.stream().map(candidate -> slots.number(candidate.own())).toList();
         if (seats.size() > 1) {
             return SlotOutcome.several(seats);
         }
@@ -251,8 +253,8 @@ public final class SlotFiller {
         TypeRef content = Carrier.of(slots.slot(seat).contract()).orElseThrow().content();
         return binding.members().stream()
                 .map(slots::slot)
-                .map(one -> new Slot(Carrier.around(content, one.contract()), one.key()))
-                .map(one -> finder.ask(slots.number(one), slots.level(seat), profile))
+                .map(slot -> new Slot(Carrier.around(content, slot.contract()), slot.key()))
+                .map(slot -> finder.ask(slots.number(slot), slots.level(seat), profile))
                 .toList();
     }
 
@@ -300,7 +302,7 @@ public final class SlotFiller {
     /** The members without those that are an instance which another one is already. */
     private List<Integer> eachOnce(List<Integer> members, ResolvedProfile profile) {
         Set<Object> instances = new HashSet<>();
-        return members.stream().filter(one -> instances.add(instance(one, profile))).toList();
+        return members.stream().filter(member -> instances.add(instance(member, profile))).toList();
     }
 
     /** What two seats have in common that hand out one instance. */

@@ -99,7 +99,7 @@ public final class SlotFinder {
                 }
             }
         }
-        return reach.map(one -> limited(start, one)).orElse(start);
+        return reach.map(limit -> limited(start, limit)).orElse(start);
     }
 
     private int limited(int start, ResolvedReach reach) {

@@ -345,10 +345,10 @@ public final class SlotOutcome {
     private static List<ResolvedDecorator> asking(List<ResolvedDecorator> decorators) {
         Set<String> seen = new HashSet<>();
         List<ResolvedDecorator> asking = new ArrayList<>();
-        for (ResolvedDecorator one : decorators) {
-            boolean isNew = one.dropName().map(seen::add).orElse(true);
-            if (isNew && one.builtIn().isEmpty()) {
-                asking.add(one);
+        for (ResolvedDecorator decorator : decorators) {
+            boolean isNew = decorator.dropName().map(seen::add).orElse(true);
+            if (isNew && decorator.builtIn().isEmpty()) {
+                asking.add(decorator);
             }
         }
         return List.copyOf(asking);
@@ -364,13 +364,14 @@ public final class SlotOutcome {
 
     /** What the binding calls it, where that is not the real thing. */
     private Optional<AnswerKind> standIn() {
-        return binding.flatMap(one -> one.declared().supply().kind())
+        return binding.flatMap(binding -> binding.declared().supply().kind())
                 .filter(ImplementationKind::isStandIn)
                 .map(AnswerKind::of);
     }
 
     private boolean isMadeByCall() {
-        return binding.filter(one -> one.declared().supply().form() == SupplyForm.CALL).isPresent();
+        return binding.filter(binding -> binding.declared().supply().form() == SupplyForm.CALL)
+                .isPresent();
     }
 
     private AnswerKind answerKind() {
@@ -378,7 +379,11 @@ public final class SlotOutcome {
             case OBJECT, MOCK ->
                     standIn()
                             .orElse(
-                                    blueprint.filter(one -> one.method().isPresent()).isPresent()
+                                    blueprint
+                                                    .filter(
+                                                            blueprint ->
+                                                                    blueprint.method().isPresent())
+                                                    .isPresent()
                                             ? AnswerKind.FACTORY
                                             : AnswerKind.REAL);
             case VALUE -> standIn().orElse(isMadeByCall() ? AnswerKind.FACTORY : AnswerKind.VALUE);

@@ -80,7 +80,7 @@ public final class Wiring {
         outcomes = new SlotOutcome[slots.size()];
         reachedFrom = new int[slots.size()];
         this.entries = asked(entries);
-        Optional<Wiring> alike = like.filter(one -> one.saysPlainly() && saysPlainly());
+        Optional<Wiring> alike = like.filter(wiring -> wiring.saysPlainly() && saysPlainly());
         BitSet seen = new BitSet(slots.size());
         follow(this.entries, alike, seen);
         follow(asked(besides), alike, seen);
@@ -260,16 +260,16 @@ public final class Wiring {
      * Whether the object of a seat, of whose class there is one that stands in another seat, would
      * be made in another way here: by another constructor, of other values, or of other objects.
      */
-    public boolean isMadeOtherwise(int seat, int one) {
+    public boolean isMadeOtherwise(int seat, int seatOfClass) {
         Blueprint here = outcomes[seat].blueprint().orElseThrow();
-        Blueprint there = outcomes[one].blueprint().orElseThrow();
+        Blueprint there = outcomes[seatOfClass].blueprint().orElseThrow();
         if (!here.values().equals(there.values())
                 || !here.executable().equals(there.executable())) {
             return true;
         }
         for (Need need : here.needs()) {
             int mine = filler.finder().seatFor(seat, here.facts(), need, profile);
-            int its = filler.finder().seatFor(one, there.facts(), need, profile);
+            int its = filler.finder().seatFor(seatOfClass, there.facts(), need, profile);
             if (mine != its && !received(mine).equals(received(its))) {
                 return true;
             }
@@ -372,7 +372,7 @@ public final class Wiring {
         if (name.isEmpty()) {
             return outcome;
         }
-        int first = oneOfClass.computeIfAbsent(name.get(), one -> seat);
+        int first = oneOfClass.computeIfAbsent(name.get(), key -> seat);
         return first == seat ? outcome : outcome.inLayers(first, outcome.decorators());
     }
 

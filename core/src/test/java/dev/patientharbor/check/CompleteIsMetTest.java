@@ -38,9 +38,9 @@ class CompleteIsMetTest {
                 String again = "again with -Dpatientharbor.seed=" + seed + ", " + profile.name();
                 List<Finding> grave = new ArrayList<>(profile.findings());
                 grave.addAll(verdict.findings());
-                grave.removeIf(one -> !one.kind().breaksCompleteness());
+                grave.removeIf(finding -> !finding.kind().breaksCompleteness());
                 Set<String> named = new HashSet<>();
-                grave.forEach(one -> named.addAll(one.consumers()));
+                grave.forEach(finding -> named.addAll(finding.consumers()));
                 boolean isWhole = true;
                 for (RosterRow row : verdict.roster(profile.name()).rows()) {
                     if (!isMet(row.answer())) {
@@ -62,7 +62,9 @@ class CompleteIsMetTest {
                 assertTrue(said == grave.isEmpty(), again);
                 assertTrue(!said || isWhole, again + ": complete, and something is not met");
                 assertTrue(
-                        !isWhole || grave.stream().noneMatch(one -> LACKS.contains(one.kind())),
+                        !isWhole
+                                || grave.stream()
+                                        .noneMatch(finding -> LACKS.contains(finding.kind())),
                         again + ": nothing lacks, and it is told: " + grave);
                 complete += said ? 1 : 0;
             }
@@ -74,7 +76,7 @@ class CompleteIsMetTest {
     private static boolean isMet(Answer answer) {
         return answer.kind() == AnswerKind.COLLECTION
                 ? !answer.elements().isEmpty()
-                        && answer.elements().stream().allMatch(one -> isMet(one.answer()))
+                        && answer.elements().stream().allMatch(element -> isMet(element.answer()))
                 : answer.isMet();
     }
 }

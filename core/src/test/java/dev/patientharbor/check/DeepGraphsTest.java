@@ -72,7 +72,7 @@ class DeepGraphsTest {
     /** What is told; that all links are classes is noted a hundred thousand times. */
     private static List<Finding> told(Verdict verdict) {
         return verdict.allFindings().stream()
-                .filter(one -> one.severity() != Severity.NOTE)
+                .filter(finding -> finding.severity() != Severity.NOTE)
                 .toList();
     }
 

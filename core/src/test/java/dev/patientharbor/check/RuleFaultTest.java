@@ -84,7 +84,7 @@ public class RuleFaultTest {
         Verdict verdict = ofFaultyRule();
         assertEquals(
                 List.of("unmet-need"),
-                verdict.allFindings().stream().map(one -> one.kind().id()).toList());
+                verdict.allFindings().stream().map(finding -> finding.kind().id()).toList());
         assertEquals(1, verdict.faults().size());
         assertEquals("lost", verdict.faults().get(0).cause().getMessage());
         assertFalse(check(List.of(faulty)).complete("test"));

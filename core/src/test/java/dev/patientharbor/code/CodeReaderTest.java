@@ -59,9 +59,9 @@ class CodeReaderTest {
         try (OutputStream bytes = Files.newOutputStream(file);
                 JarOutputStream jar = new JarOutputStream(bytes);
                 Stream<Path> all = Files.walk(classes)) {
-            for (Path one : all.filter(Files::isRegularFile).sorted().toList()) {
-                jar.putNextEntry(new JarEntry(classes.relativize(one).toString()));
-                jar.write(Files.readAllBytes(one));
+            for (Path path : all.filter(Files::isRegularFile).sorted().toList()) {
+                jar.putNextEntry(new JarEntry(classes.relativize(path).toString()));
+                jar.write(Files.readAllBytes(path));
             }
         }
         return file;
@@ -157,7 +157,7 @@ class CodeReaderTest {
         CodeIndex code = read(2, many);
         // Some damage goes unseen: several intact copies are one class of one name.
         assertTrue(code.findings().size() > 500, "seed " + seed + ": " + code.findings().size());
-        code.findings().forEach(one -> assertEquals("unreadable-class", one.kind().id()));
+        code.findings().forEach(finding -> assertEquals("unreadable-class", finding.kind().id()));
     }
 
     @Test

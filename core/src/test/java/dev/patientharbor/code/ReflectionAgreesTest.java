@@ -86,17 +86,17 @@ class ReflectionAgreesTest {
     private static String ofObjects(ClassFacts facts, Class<?> type) {
         List<String> unlike = new ArrayList<>();
         int open = 0;
-        for (java.lang.reflect.Method one : type.getDeclaredMethods()) {
-            int flags = one.getModifiers();
+        for (java.lang.reflect.Method method : type.getDeclaredMethods()) {
+            int flags = method.getModifiers();
             if (!Modifier.isStatic(flags) && !Modifier.isPrivate(flags)) {
                 String descriptor =
-                        MethodType.methodType(one.getReturnType(), one.getParameterTypes())
+                        MethodType.methodType(method.getReturnType(), method.getParameterTypes())
                                 .toMethodDescriptorString();
-                boolean isOpen = facts.openMethods().contains(one.getName() + descriptor);
-                boolean isClosed = facts.closedMethods().has(one.getName() + descriptor);
+                boolean isOpen = facts.openMethods().contains(method.getName() + descriptor);
+                boolean isClosed = facts.closedMethods().has(method.getName() + descriptor);
                 open += isOpen ? 1 : 0;
                 if (isOpen != Modifier.isAbstract(flags) || isClosed == isOpen) {
-                    unlike.add(one.toString());
+                    unlike.add(method.toString());
                 }
             }
         }
@@ -134,28 +134,28 @@ class ReflectionAgreesTest {
         return sorted(
                 facts.methods().stream()
                         .map(
-                                one ->
-                                        one.name()
-                                                + one.parameterTypes().stream()
+                                executable ->
+                                        executable.name()
+                                                + executable.parameterTypes().stream()
                                                         .map(TypeRef::text)
                                                         .toList()
-                                                + one.returnType().text()
-                                                + new TreeSet<>(one.thrown())));
+                                                + executable.returnType().text()
+                                                + new TreeSet<>(executable.thrown())));
     }
 
     private static String methods(Class<?> type) {
         return sorted(
                 Arrays.stream(type.getDeclaredMethods())
-                        .filter(one -> !one.isSynthetic())
+                        .filter(method -> !method.isSynthetic())
                         .map(
-                                one ->
-                                        one.getName()
-                                                + Arrays.stream(one.getGenericParameterTypes())
+                                method ->
+                                        method.getName()
+                                                + Arrays.stream(method.getGenericParameterTypes())
                                                         .map(ReflectionAgreesTest::text)
                                                         .toList()
-                                                + text(one.getGenericReturnType())
+                                                + text(method.getGenericReturnType())
                                                 + new TreeSet<>(
-                                                        Arrays.stream(one.getExceptionTypes())
+                                                        Arrays.stream(method.getExceptionTypes())
                                                                 .map(Class::getName)
                                                                 .toList())));
     }
@@ -194,7 +194,7 @@ class ReflectionAgreesTest {
                 + list(Arrays.stream(type.getTypeParameters()).map(TypeVariable::getName).toList())
                 + " bounds "
                 + Arrays.stream(type.getTypeParameters())
-                        .map(one -> text(one.getBounds()[0]))
+                        .map(variable -> text(variable.getBounds()[0]))
                         .toList()
                 + " methods "
                 + (java.lang.reflect.Modifier.isAbstract(modifiers) ? methods(type) : "")
@@ -209,7 +209,7 @@ class ReflectionAgreesTest {
                 + " made by "
                 + sorted(
                         Arrays.stream(type.getDeclaredConstructors())
-                                .filter(one -> !one.isSynthetic())
+                                .filter(constructor -> !constructor.isSynthetic())
                                 .map(ReflectionAgreesTest::describe))
                 + " fields "
                 + sorted(
@@ -238,7 +238,11 @@ class ReflectionAgreesTest {
                             ? "[]"
                             : sorted(
                                     Arrays.stream(annotations[i - unmarked])
-                                            .map(one -> one.annotationType().getName())));
+                                            .map(
+                                                    annotation ->
+                                                            annotation
+                                                                    .annotationType()
+                                                                    .getName())));
         }
         return text + ")" + marks(made);
     }
@@ -246,7 +250,7 @@ class ReflectionAgreesTest {
     private static String marks(AnnotatedElement element) {
         return sorted(
                 Arrays.stream(element.getDeclaredAnnotations())
-                        .map(one -> one.annotationType().getName()));
+                        .map(annotation -> annotation.annotationType().getName()));
     }
 
     private static String sorted(Stream<String> texts) {

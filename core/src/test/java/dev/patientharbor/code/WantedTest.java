@@ -98,8 +98,10 @@ class WantedTest {
                 .bodies()
                 .constants()
                 .forEach(
-                        (method, one) ->
-                                read.put(method, one.key(code).orElse("no constant of the enum")));
+                        (method, constant) ->
+                                read.put(
+                                        method,
+                                        constant.key(code).orElse("no constant of the enum")));
         assertEquals(expected, read);
         CodeIndex unasked = CodeReader.read(List.of(root("here", classes)), FactsRequest.NOTHING);
         assertEquals(Map.of(), unasked.find("p.Feed").orElseThrow().bodies().constants());
@@ -138,13 +140,13 @@ class WantedTest {
     @Test
     void a_place_that_is_named_twice_is_read_once_and_each_sees_what_it_names(@TempDir Path temp)
             throws IOException {
-        Path one = JavaCode.compile("package p;\nclass One {}\n");
+        Path path = JavaCode.compile("package p;\nclass One {}\n");
         Path two = JavaCode.compile("package p;\nclass Two {}\nclass Same { Same(int one) {} }\n");
         Path three = JavaCode.compile("package p;\nclass Same {}\n");
         Files.write(temp.resolve("Broken.class"), new byte[] {1, 2, 3});
         List<CodeRoot> roots =
                 List.of(
-                        root("a", one),
+                        root("a", path),
                         root("b", two),
                         root("c", two.resolve("../" + two.getFileName())),
                         root("d", three),

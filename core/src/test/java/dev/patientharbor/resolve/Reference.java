@@ -98,7 +98,7 @@ final class Reference {
                         && !(said.bindings().isEmpty()
                                 && said.layers().isEmpty()
                                 && said.reaches().isEmpty());
-        return here || world.parents.get(at).stream().anyMatch(one -> speaksAt(one, level));
+        return here || world.parents.get(at).stream().anyMatch(profile -> speaksAt(profile, level));
     }
 
     /** The levels that a need may look at: its slot's reach, the profile's own word first. */
@@ -122,7 +122,7 @@ final class Reference {
             return Optional.of(said.reaches().get(slot));
         }
         return world.parents.get(at).stream()
-                .flatMap(one -> reach(one, className, slot).stream())
+                .flatMap(profile -> reach(profile, className, slot).stream())
                 .findFirst();
     }
 
@@ -152,7 +152,7 @@ final class Reference {
             }
         }
         List<String> slots = new ArrayList<>(found.keySet());
-        slots.sort((one, other) -> java.util.Arrays.compare(found.get(one), found.get(other)));
+        slots.sort((name, other) -> java.util.Arrays.compare(found.get(name), found.get(other)));
         Set<String> direct = new LinkedHashSet<>(slots);
         direct.removeIf(slot -> nearest(slot, way).orElseThrow().what().startsWith("same-as"));
         List<String> members = new ArrayList<>();
@@ -164,7 +164,8 @@ final class Reference {
         addFilledIn(asks, map, asker, way, members);
         Set<String> instances = new HashSet<>();
         members.removeIf(
-                one -> !map && one.contains(" is ") && !instances.add(one.split(" is ")[1]));
+                member ->
+                        !map && member.contains(" is ") && !instances.add(member.split(" is ")[1]));
         return members;
     }
 
@@ -189,17 +190,17 @@ final class Reference {
             if (takes(asks, map, key) && nearest(slot, way).isEmpty() && !slot.equals(asker)) {
                 List<String> around = layers(slot, layeredSeat(slot, way));
                 marked(slot).stream()
-                        .filter(one -> !around.contains(one))
-                        .forEach(one -> slotOf.put(one, slot));
+                        .filter(name -> !around.contains(name))
+                        .forEach(name -> slotOf.put(name, slot));
             }
         }
         Set<String> told = new HashSet<>();
         slotOf.forEach(
-                (one, slot) -> {
+                (name, slot) -> {
                     boolean several = !slot.contains("@") && marked(slot).size() > 1;
-                    if (!one.equals(asker) && several) {
-                        members.add(member(slot, filled(slot, one, way, "/" + one)));
-                    } else if (!one.equals(asker) && told.add(slot)) {
+                    if (!name.equals(asker) && several) {
+                        members.add(member(slot, filled(slot, name, way, "/" + name)));
+                    } else if (!name.equals(asker) && told.add(slot)) {
                         members.add(member(slot, answer(slot, way)));
                     }
                 });
@@ -211,19 +212,19 @@ final class Reference {
         String key = at < 0 ? "" : slot.substring(at + 1);
         return implementations(slot, key).stream()
                 .filter(
-                        one ->
-                                world.marks.get(one).equals("@" + key)
-                                        || key.isEmpty() && world.isSingle(one))
+                        name ->
+                                world.marks.get(name).equals("@" + key)
+                                        || key.isEmpty() && world.isSingle(name))
                 .toList();
     }
 
     private List<String> implementations(String slot, String key) {
         String contract = slot.substring(0, 4);
         return world.needs.keySet().stream()
-                .filter(one -> !one.startsWith("p.D") && one.charAt(3) == contract.charAt(3))
+                .filter(name -> !name.startsWith("p.D") && name.charAt(3) == contract.charAt(3))
                 .filter(
-                        one ->
-                                world.needs.get(one).stream()
+                        name ->
+                                world.needs.get(name).stream()
                                         .noneMatch(
                                                 asks ->
                                                         asks.contract().equals(contract)
@@ -241,7 +242,7 @@ final class Reference {
         boolean sole = world.fillIn.contains(FillInSource.SOLE) && slot.indexOf('@') < 0;
         List<String> all = marked.isEmpty() && sole ? implementations(slot, "") : marked;
         List<String> around = layers(slot, layeredSeat(slot, way));
-        return all.stream().filter(one -> !around.contains(one)).toList();
+        return all.stream().filter(name -> !around.contains(name)).toList();
     }
 
     /** Where what nothing binds stands: where its layers are spoken of, or the whole profile. */
@@ -313,7 +314,7 @@ final class Reference {
     private long[] rank(String slot, List<String> way) {
         for (int i = way.size() - 1; i >= 0; i--) {
             if (word(profile, way.get(i), slot)
-                    .filter(one -> !one.what().equals("removed"))
+                    .filter(word -> !word.what().equals("removed"))
                     .isPresent()) {
                 String first = firstSaidBy(profile, way.get(i), slot);
                 List<String> names = new ArrayList<>();
@@ -329,9 +330,9 @@ final class Reference {
 
     private long placeIn(String by, String level, String slot) {
         long place = 0;
-        for (Map.Entry<String, Said> one : world.said.get(by).entrySet()) {
-            for (String bound : one.getValue().bindings().keySet()) {
-                if (one.getKey().equals(level) && bound.equals(slot)) {
+        for (Map.Entry<String, Said> entry : world.said.get(by).entrySet()) {
+            for (String bound : entry.getValue().bindings().keySet()) {
+                if (entry.getKey().equals(level) && bound.equals(slot)) {
                     return place;
                 }
                 place++;
@@ -456,7 +457,7 @@ final class Reference {
     private int level(String slot, List<String> way) {
         for (int i = 0; i < way.size(); i++) {
             if (word(profile, way.get(i), slot)
-                    .filter(one -> !one.what().equals("removed"))
+                    .filter(word -> !word.what().equals("removed"))
                     .isPresent()) {
                 return i;
             }
@@ -474,7 +475,7 @@ final class Reference {
 
     private Optional<Word<String>> inherited(String at, String level, String slot) {
         List<Word<String>> words = new ArrayList<>();
-        world.parents.get(at).forEach(one -> word(one, level, slot).ifPresent(words::add));
+        world.parents.get(at).forEach(profile -> word(profile, level, slot).ifPresent(words::add));
         return join(at, words);
     }
 
@@ -484,7 +485,9 @@ final class Reference {
             return Optional.of(new Word<>(said.layers().get(slot), at, at));
         }
         List<Word<List<String>>> words = new ArrayList<>();
-        world.parents.get(at).forEach(one -> layersSaid(one, level, slot).ifPresent(words::add));
+        world.parents
+                .get(at)
+                .forEach(profile -> layersSaid(profile, level, slot).ifPresent(words::add));
         return join(at, words);
     }
 
@@ -493,15 +496,15 @@ final class Reference {
         List<Word<T>> left =
                 words.stream()
                         .filter(
-                                one ->
+                                word ->
                                         words.stream()
                                                 .noneMatch(
-                                                        other -> extendsIt(other.by(), one.by())))
+                                                        other -> extendsIt(other.by(), word.by())))
                         .toList();
         boolean agreed = left.stream().map(Word::what).distinct().count() < 2;
         return left.stream()
                 .findFirst()
-                .map(one -> agreed ? one : new Word<>(one.what(), one.said(), at));
+                .map(word -> agreed ? word : new Word<>(word.what(), word.said(), at));
     }
 
     private boolean extendsIt(String one, String other) {

@@ -82,17 +82,19 @@ class ReferenceTest {
                     "collection "
                             + answer.elements().stream()
                                     .map(
-                                            one ->
-                                                    one.key()
+                                            element ->
+                                                    element.key()
                                                                     .map(key -> "@" + key.text())
                                                                     .orElse("")
                                                             + " "
-                                                            + text(one.answer()))
+                                                            + text(element.answer()))
                                     .toList();
             default ->
-                    answer.decorators().stream().map(one -> one + " > ").reduce("", String::concat)
+                    answer.decorators().stream()
+                                    .map(decorator -> decorator + " > ")
+                                    .reduce("", String::concat)
                             + answer.kind().word()
-                            + answer.implementation().map(one -> " " + one).orElse("")
+                            + answer.implementation().map(decorator -> " " + decorator).orElse("")
                             + " is "
                             + answer.instance().orElseThrow();
         };
@@ -113,7 +115,7 @@ class ReferenceTest {
                             while (instance.find()) {
                                 String label = instance.group(1).replaceAll(",$", "");
                                 String name =
-                                        names.computeIfAbsent(label, one -> "i" + names.size());
+                                        names.computeIfAbsent(label, key -> "i" + names.size());
                                 instance.appendReplacement(named, " is " + name);
                             }
                             sorted.add(instance.appendTail(named).toString());

@@ -197,9 +197,9 @@ final class World {
         marks.put(name, mark(name));
         List<String> generic = new ArrayList<>();
         List<String> erased = new ArrayList<>();
-        for (Asks one : asks) {
-            String type = 'L' + one.contract().replace('.', '/') + ';';
-            String wrapped = wrapped(one.carrier(), type);
+        for (Asks ask : asks) {
+            String type = 'L' + ask.contract().replace('.', '/') + ';';
+            String wrapped = wrapped(ask.carrier(), type);
             generic.add(wrapped);
             erased.add(wrapped.replaceAll("<.*>", ""));
         }
@@ -322,8 +322,8 @@ final class World {
                                                 ? Optional.empty()
                                                 : Optional.of(written(outer)),
                                         areaOf.entrySet().stream()
-                                                .filter(one -> one.getValue().equals(name))
-                                                .map(one -> written(one.getKey()))
+                                                .filter(entry -> entry.getValue().equals(name))
+                                                .map(entry -> written(entry.getKey()))
                                                 .sorted(
                                                         java.util.Comparator.comparing(
                                                                 WrittenName::text))

@@ -35,17 +35,18 @@ public interface CompleteProfiles {
         Verdict verdict = ProfileFileFinder.profiles(getClass()).check();
         List<String> names =
                 verdict.profiles().stream()
-                        .filter(one -> !one.isPartial())
-                        .map(one -> one.name())
+                        .filter(each -> !each.isPartial())
+                        .map(each -> each.name())
                         .toList();
         if (names.isEmpty()) {
             verdict.requireComplete();
         }
         if (publishesWarnings()) {
             Set<String> told = new HashSet<>();
-            for (Finding one : verdict.allFindings()) {
-                if (one.severity() != Severity.ERROR && told.add(one.identity())) {
-                    reporter.publishEntry(one.severity().word(), FindingText.of(one).strip());
+            for (Finding finding : verdict.allFindings()) {
+                if (finding.severity() != Severity.ERROR && told.add(finding.identity())) {
+                    reporter.publishEntry(
+                            finding.severity().word(), FindingText.of(finding).strip());
                 }
             }
         }

@@ -53,8 +53,8 @@ final class ConstructorRig {
                             + context.getDisplayName()
                             + " is under another one: take it as a parameter of the test");
         }
-        Optional<Rig> rig = Optional.ofNullable(pending).map(one -> one.rig);
-        rig.ifPresent(one -> context.getStore(OURS).put(Rig.class, new Taken(one)));
+        Optional<Rig> rig = Optional.ofNullable(pending).map(waiting -> waiting.rig);
+        rig.ifPresent(made -> context.getStore(OURS).put(Rig.class, new Taken(made)));
         return rig;
     }
 
@@ -78,6 +78,6 @@ final class ConstructorRig {
     private static Set<Rig> rigs(ExtensionContext context) {
         return (Set<Rig>)
                 context.getStore(OURS)
-                        .getOrComputeIfAbsent("rigs", one -> ConcurrentHashMap.<Rig>newKeySet());
+                        .getOrComputeIfAbsent("rigs", key -> ConcurrentHashMap.<Rig>newKeySet());
     }
 }

@@ -43,12 +43,12 @@ final class EachImplementationExtension implements TestTemplateInvocationContext
                             + ": no profile uses what implements "
                             + mark.value().getSimpleName());
         }
-        return used.values().stream().map(one -> run(mark.value(), one));
+        return used.values().stream().map(use -> run(mark.value(), use));
     }
 
     /** Without one the test would run again and again, and see none of them. */
     private static void requireParameter(Method test, Class<?> contract) {
-        if (Arrays.stream(test.getParameterTypes()).noneMatch(one -> one == contract)) {
+        if (Arrays.stream(test.getParameterTypes()).noneMatch(type -> type == contract)) {
             throw new IllegalStateException(
                     test.getName()
                             + " is to run for each implementation of "
@@ -59,11 +59,11 @@ final class EachImplementationExtension implements TestTemplateInvocationContext
     }
 
     private static TestTemplateInvocationContext run(
-            Class<?> contract, ImplementationsInUse.ImplementationInUse one) {
+            Class<?> contract, ImplementationsInUse.ImplementationInUse use) {
         TestRun.Implementation implementation =
                 new TestRun.Implementation(
-                        contract, one.name(), one.answer().fills().orElseThrow());
-        return new EachRun(one.words(), new TestRun(one.profile(), Optional.of(implementation)));
+                        contract, use.name(), use.answer().fills().orElseThrow());
+        return new EachRun(use.words(), new TestRun(use.profile(), Optional.of(implementation)));
     }
 
     private static List<String> missed(ProfileSet set, Class<?> contract) {

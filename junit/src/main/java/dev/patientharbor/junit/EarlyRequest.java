@@ -65,8 +65,8 @@ final class EarlyRequest {
     private static boolean isOfAnyProfile(String type, ExtensionContext context) {
         Verdict verdict = ProfileSetCache.of(context).check();
         return verdict.profiles().stream()
-                .filter(one -> !one.isPartial())
-                .flatMap(one -> verdict.roster(one.name()).rows().stream())
+                .filter(each -> !each.isPartial())
+                .flatMap(each -> verdict.roster(each.name()).rows().stream())
                 .anyMatch(
                         row ->
                                 row.consumer().equals(type)

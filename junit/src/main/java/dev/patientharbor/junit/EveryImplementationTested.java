@@ -48,7 +48,7 @@ public interface EveryImplementationTested {
             Set<String> tested) {
         List<String> missing =
                 used.values().stream()
-                        .filter(one -> !tested.contains(one.name()))
+                        .filter(use -> !tested.contains(use.name()))
                         .map(ImplementationsInUse.ImplementationInUse::words)
                         .toList();
         if (!missing.isEmpty()) {

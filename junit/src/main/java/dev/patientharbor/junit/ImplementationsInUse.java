@@ -56,7 +56,7 @@ final class ImplementationsInUse {
     private static List<Answer> answers(Answer answer) {
         List<Answer> all = new ArrayList<>();
         if (answer.kind() == AnswerKind.COLLECTION) {
-            answer.elements().forEach(one -> all.addAll(answers(one.answer())));
+            answer.elements().forEach(element -> all.addAll(answers(element.answer())));
         } else if (KINDS.contains(answer.kind()) && answer.implementation().isPresent()) {
             all.add(answer);
         }

@@ -40,10 +40,10 @@ final class InstancesInUse {
             }
             instances.stream()
                     .filter(
-                            one ->
-                                    MarkedFields.hasAny(one, FromRig.class)
-                                            || MarkedFields.hasAny(one, SwappedIn.class))
-                    .forEach(one -> TESTS.put(one, context.getUniqueId()));
+                            instance ->
+                                    MarkedFields.hasAny(instance, FromRig.class)
+                                            || MarkedFields.hasAny(instance, SwappedIn.class))
+                    .forEach(instance -> TESTS.put(instance, context.getUniqueId()));
         }
     }
 

@@ -36,7 +36,7 @@ final class ProfileFileFinder {
     }
 
     static ProfileSet open(Optional<Harbor> harbor) {
-        Optional<Harbor> inJava = harbor.filter(one -> one.from() != Harbor.InFile.class);
+        Optional<Harbor> inJava = harbor.filter(marked -> marked.from() != Harbor.InFile.class);
         return inJava.isPresent()
                 ? given(inJava.get().from())
                 : read(
@@ -70,7 +70,7 @@ final class ProfileFileFinder {
     private static List<Path> here() {
         Path here = Path.of("").toAbsolutePath();
         try (Stream<Path> files = Files.list(here)) {
-            return files.filter(one -> one.getFileName().toString().endsWith(".harbor.yaml"))
+            return files.filter(path -> path.getFileName().toString().endsWith(".harbor.yaml"))
                     .sorted()
                     .map(here::relativize)
                     .toList();

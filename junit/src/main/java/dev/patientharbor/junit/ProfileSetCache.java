@@ -33,14 +33,14 @@ final class ProfileSetCache {
         PlanKey key =
                 new PlanKey(key(ProfileFileFinder.harbor(context.getRequiredTestClass())), profile);
         return store(context)
-                .getOrComputeIfAbsent(key, one -> of(context).plan(profile), Plan.class);
+                .getOrComputeIfAbsent(key, absent -> of(context).plan(profile), Plan.class);
     }
 
     /** These profiles, or all that are not partial. */
     static List<String> named(ProfileSet set, List<String> names) {
         return names.isEmpty()
                 ? set.declared().profiles().stream()
-                        .filter(one -> !one.partial())
+                        .filter(profile -> !profile.partial())
                         .map(Profile::name)
                         .toList()
                 : names;

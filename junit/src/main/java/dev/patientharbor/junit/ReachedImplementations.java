@@ -33,7 +33,7 @@ final class ReachedImplementations {
         Map<String, Set<String>> reached = new HashMap<>();
         for (EachImplementation mark : marks(beside)) {
             String contract = mark.value().getName();
-            reached.computeIfAbsent(contract, one -> new HashSet<>())
+            reached.computeIfAbsent(contract, key -> new HashSet<>())
                     .addAll(
                             used.computeIfAbsent(
                                             ProfileSetCache.named(set, List.of(mark.profiles())),
@@ -49,7 +49,7 @@ final class ReachedImplementations {
         List<EachImplementation> marks = new ArrayList<>();
         for (Class<?> type :
                 ReflectionSupport.findAllClassesInClasspathRoot(
-                        folder(beside), one -> isTestAbout(one, about), name -> true)) {
+                        folder(beside), type -> isTestAbout(type, about), name -> true)) {
             for (Method test :
                     AnnotationSupport.findAnnotatedMethods(
                             type, EachImplementation.class, HierarchyTraversalMode.TOP_DOWN)) {

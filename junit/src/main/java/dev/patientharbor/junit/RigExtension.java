@@ -67,7 +67,7 @@ final class RigExtension
         Plan plan = ProfileSetCache.plan(context, profile);
         Optional<Supplier<Rig>> given =
                 said.filter(TestProfileChoice::oneRig)
-                        .map(one -> (Supplier<Rig>) SharedRig.of(one, context)::rig)
+                        .map(choice -> (Supplier<Rig>) SharedRig.of(choice, context)::rig)
                         .or(() -> ConstructorRig.taken(context, plan).map(rig -> () -> rig));
         TestRig rig =
                 new TestRig(
@@ -169,8 +169,8 @@ final class RigExtension
 
     private boolean isImplementation(Parameter asked) {
         return fixed.flatMap(TestRun::implementation)
-                .filter(one -> one.contract() == asked.getType())
-                .filter(one -> !asked.isAnnotationPresent(FromRig.class))
+                .filter(implementation -> implementation.contract() == asked.getType())
+                .filter(implementation -> !asked.isAnnotationPresent(FromRig.class))
                 .isPresent();
     }
 

@@ -23,7 +23,8 @@ final class SharedRig {
         Plan plan = ProfileSetCache.plan(context, choice.profile());
         return choice.where()
                 .getStore(OURS)
-                .getOrComputeIfAbsent(SharedRig.class, one -> new SharedRig(plan), SharedRig.class);
+                .getOrComputeIfAbsent(
+                        SharedRig.class, type -> new SharedRig(plan), SharedRig.class);
     }
 
     synchronized Rig rig() {

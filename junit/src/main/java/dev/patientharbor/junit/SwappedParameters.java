@@ -22,7 +22,7 @@ final class SwappedParameters {
     static Optional<SwappedParameters> of(Method test) {
         List<SwappedSlot> slots =
                 Arrays.stream(test.getParameters())
-                        .filter(one -> one.isAnnotationPresent(SwappedIn.class))
+                        .filter(parameter -> parameter.isAnnotationPresent(SwappedIn.class))
                         .map(SwappedParameters::slot)
                         .toList();
         return slots.isEmpty() ? Optional.empty() : Optional.of(new SwappedParameters(slots));

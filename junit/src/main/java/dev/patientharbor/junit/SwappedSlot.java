@@ -55,7 +55,7 @@ record SwappedSlot(Type type, SwappedIn mark, String where) {
         for (AssemblyPart part : plan.assembly().parts()) {
             String name = part.slot().contract().text().replaceAll("<.*", "");
             if (!name.equals(own.getName()) && isA(own, name)) {
-                fit.add(part.slot().text(one -> one.substring(one.lastIndexOf('.') + 1)));
+                fit.add(part.slot().text(other -> other.substring(other.lastIndexOf('.') + 1)));
             }
         }
         return fit.isEmpty()

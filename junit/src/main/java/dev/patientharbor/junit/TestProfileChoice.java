@@ -27,7 +27,7 @@ record TestProfileChoice(String profile, boolean oneRig, ExtensionContext where)
             Optional<AnnotatedElement> element = at.get().getElement();
             Optional<UnderProfile> mark =
                     element.flatMap(
-                            one -> AnnotationSupport.findAnnotation(one, UnderProfile.class));
+                            place -> AnnotationSupport.findAnnotation(place, UnderProfile.class));
             if (mark.isPresent()) {
                 return Optional.of(
                         new TestProfileChoice(
@@ -58,8 +58,8 @@ record TestProfileChoice(String profile, boolean oneRig, ExtensionContext where)
         for (Class<?> at = context.getRequiredTestClass();
                 at != null;
                 at = at.getEnclosingClass()) {
-            for (Class<?> one = at; one != null; one = one.getSuperclass()) {
-                if (Arrays.stream(one.getAnnotations())
+            for (Class<?> type = at; type != null; type = type.getSuperclass()) {
+                if (Arrays.stream(type.getAnnotations())
                         .anyMatch(mark -> mark.annotationType().getName().equals(EACH))) {
                     return true;
                 }

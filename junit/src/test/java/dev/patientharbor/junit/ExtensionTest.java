@@ -70,7 +70,7 @@ class ExtensionTest {
                                 event
                                         .getPayload(
                                                 org.junit.platform.engine.TestExecutionResult.class)
-                                        .flatMap(one -> one.getThrowable())
+                                        .flatMap(result -> result.getThrowable())
                                         .stream())
                 .map(Throwable::getMessage)
                 .toList();
@@ -293,15 +293,16 @@ class ExtensionTest {
         String unmet =
                 "BridgeWatch asks for WeatherFeed (constructor parameter 2, weather), and nothing"
                         + " supplies it.";
-        assertEquals(2, told.stream().filter(one -> one.contains(unmet)).count(), told.toString());
+        assertEquals(
+                2, told.stream().filter(line -> line.contains(unmet)).count(), told.toString());
         assertEquals(
                 1,
                 told.stream()
-                        .filter(one -> one.equals("there is no profile hafl; did you mean half?"))
+                        .filter(line -> line.equals("there is no profile hafl; did you mean half?"))
                         .count(),
                 told.toString());
         assertTrue(
-                told.stream().anyMatch(one -> one.contains("no-such.harbor.yaml")),
+                told.stream().anyMatch(line -> line.contains("no-such.harbor.yaml")),
                 told.toString());
         assertEquals(
                 4,

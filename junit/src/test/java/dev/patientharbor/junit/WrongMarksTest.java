@@ -196,7 +196,7 @@ class WrongMarksTest {
                         NobodyUsesIt.class,
                                 "no profile uses an implementation of java.lang.Runnable");
         Stream.concat(expected.entrySet().stream(), more.entrySet().stream())
-                .forEach(one -> assertTold(one.getKey(), one.getValue()));
+                .forEach(entry -> assertTold(entry.getKey(), entry.getValue()));
     }
 
     private static void assertTold(Class<?> sample, String message) {

@@ -58,8 +58,8 @@ public final class MockitoMaker implements StandInMaker {
         }
         return Optional.of(
                 Mockito.mockingDetails(mock).getInvocations().stream()
-                        .filter(one -> !isOfEveryObject(one.getMethod()))
-                        .map(one -> unanswered(one, slot))
+                        .filter(invocation -> !isOfEveryObject(invocation.getMethod()))
+                        .map(invocation -> unanswered(invocation, slot))
                         .toList());
     }
 
@@ -116,10 +116,10 @@ public final class MockitoMaker implements StandInMaker {
     private static boolean isOfEveryObject(Method method) {
         return Arrays.stream(Object.class.getMethods())
                 .anyMatch(
-                        one ->
-                                one.getName().equals(method.getName())
+                        called ->
+                                called.getName().equals(method.getName())
                                         && Arrays.equals(
-                                                one.getParameterTypes(),
+                                                called.getParameterTypes(),
                                                 method.getParameterTypes()));
     }
 

@@ -49,9 +49,9 @@ final class BindingReader {
         Optional<Supply> supply = SupplyReader.read(slot, at, map, node.faults(), part);
         map.tellUnknown();
         return supply.map(
-                one ->
+                read ->
                         new Binding(
-                                slot, one, with, lifetime, keepsValues, constructor, grounds, at));
+                                slot, read, with, lifetime, keepsValues, constructor, grounds, at));
     }
 
     /** The constructor that is named by its parameter types. */

@@ -59,15 +59,16 @@ final class CannedReader {
         YamlMap map = node.fields("an answer of " + method.text());
         Optional<List<GivenValue>> given =
                 map.take(GIVEN)
-                        .map(one -> one.items("a list of arguments"))
+                        .map(value -> value.items("a list of arguments"))
                         .map(all -> all.stream().map(YamlNode::given).toList());
         Optional<YamlNode> answer = map.take(ANSWER);
         Optional<YamlNode> answers = map.take(ANSWERS);
         Optional<YamlNode> fails = map.take(FAILS);
-        Optional<WrittenName> saying = map.take(SAYING).flatMap(one -> one.text("a message"));
+        Optional<WrittenName> saying = map.take(SAYING).flatMap(value -> value.text("a message"));
         map.tellUnknown();
         int said = count(answer) + count(answers) + count(fails);
-        boolean none = answers.filter(one -> one.isList() && one.items("").isEmpty()).isPresent();
+        boolean none =
+                answers.filter(value -> value.isList() && value.items("").isEmpty()).isPresent();
         if (said != 1 || none || saying.isPresent() && fails.isEmpty()) {
             node.faults()
                     .malformed(
@@ -83,11 +84,11 @@ final class CannedReader {
                 fails.isPresent()
                         ? fails.get().text("an exception").map(type -> new Fails(type, saying))
                         : Optional.of(new Answers(inOrder(answer, answers)));
-        return response.map(one -> new Case(given, one, node.at()));
+        return response.map(other -> new Case(given, other, node.at()));
     }
 
     private static List<GivenValue> inOrder(Optional<YamlNode> answer, Optional<YamlNode> answers) {
-        return answer.map(one -> List.of(one.given()))
+        return answer.map(node -> List.of(node.given()))
                 .orElseGet(
                         () ->
                                 answers.orElseThrow().items("a list of answers").stream()

@@ -35,13 +35,13 @@ final class ConsumerReader {
         if (isMethod) {
             List<WrittenName> passed =
                     map.take(PASSED)
-                            .map(one -> one.texts("the names of parameters"))
+                            .map(value -> value.texts("the names of parameters"))
                             .orElse(List.of());
             map.tellUnknown();
             WrittenName holder = new WrittenName(parts[0].strip(), name.at());
             return new Handler(name, holder, parts[1].strip(), passed);
         }
-        Optional<WrittenName> statics = map.take(STATICS).flatMap(one -> one.text(FILLED));
+        Optional<WrittenName> statics = map.take(STATICS).flatMap(value -> value.text(FILLED));
         if (statics.isPresent()) {
             if (!statics.get().text().equals(FILLED)) {
                 node.faults()
@@ -64,8 +64,8 @@ final class ConsumerReader {
                                     + " statics: filled, for a class");
         }
         all.ifPresent(
-                one ->
-                        one.fields(NEEDS)
+                value ->
+                        value.fields(NEEDS)
                                 .each(
                                         (need, slot) ->
                                                 slot.text("a slot")

@@ -26,19 +26,20 @@ final class DecoratorReader {
 
     static List<Decorator> read(YamlNode list) {
         List<Decorator> all = new ArrayList<>();
-        for (YamlNode one : list.isText() || list.isFields() ? List.of(list) : list.items(WANTED)) {
-            (one.isFields() ? told(one) : named(one)).ifPresent(all::add);
+        for (YamlNode node :
+                list.isText() || list.isFields() ? List.of(list) : list.items(WANTED)) {
+            (node.isFields() ? told(node) : named(node)).ifPresent(all::add);
         }
         return all;
     }
 
-    private static Optional<Decorator> named(YamlNode one) {
-        Optional<WrittenName> name = one.text(WANTED);
+    private static Optional<Decorator> named(YamlNode node) {
+        Optional<WrittenName> name = node.text(WANTED);
         if (name.filter(word -> WORDS.contains(word.text())).isPresent()) {
             String word = name.get().text();
-            one.faults()
+            node.faults()
                     .malformed(
-                            one.at(),
+                            node.at(),
                             "Nothing is said of the " + word + ".",
                             word.equals("delay")
                                     ? "write { delay: 200ms }"
@@ -52,8 +53,8 @@ final class DecoratorReader {
                                 : Decorator.ofClass(word));
     }
 
-    private static Optional<Decorator> told(YamlNode one) {
-        YamlMap map = one.fields("a decorator");
+    private static Optional<Decorator> told(YamlNode node) {
+        YamlMap map = node.fields("a decorator");
         if (map.has("class")) {
             Optional<WrittenName> name = map.take("class").flatMap(it -> it.text("a class"));
             GivenArguments with = BindingReader.with(map);
@@ -69,7 +70,7 @@ final class DecoratorReader {
             map.take("fail");
         }
         map.tellUnknown();
-        return builtIn.map(it -> Decorator.builtIn(new WrittenName(it.name(), one.at()), it));
+        return builtIn.map(it -> Decorator.builtIn(new WrittenName(it.name(), node.at()), it));
     }
 
     private static Optional<BuiltIn> delay(YamlNode time) {
@@ -82,27 +83,27 @@ final class DecoratorReader {
         Optional<When> when =
                 map.take("every")
                         .flatMap(
-                                one ->
+                                value ->
                                         number(
-                                                one,
+                                                value,
                                                 "a whole number from 1",
                                                 text -> new When.Every(Integer.parseInt(text))));
         long seed =
                 map.take("seed")
-                        .flatMap(one -> number(one, "a whole number", Long::parseLong))
+                        .flatMap(value -> number(value, "a whole number", Long::parseLong))
                         .orElse(0L);
         Optional<When> rate =
                 map.take("rate")
                         .flatMap(
-                                one ->
+                                value ->
                                         number(
-                                                one,
+                                                value,
                                                 "a number between 0 and 1",
                                                 text ->
                                                         new When.Rate(
                                                                 Double.parseDouble(text), seed)));
-        Optional<WrittenName> with = map.take("with").flatMap(one -> one.text("an exception"));
-        Optional<WrittenName> saying = map.take("saying").flatMap(one -> one.text("a message"));
+        Optional<WrittenName> with = map.take("with").flatMap(value -> value.text("an exception"));
+        Optional<WrittenName> saying = map.take("saying").flatMap(value -> value.text("a message"));
         map.tellUnknown();
         if (map.has("every") == map.has("rate")) {
             node.faults()
@@ -115,9 +116,9 @@ final class DecoratorReader {
         }
         return when.or(() -> rate)
                 .map(
-                        one ->
+                        condition ->
                                 new BuiltIn.Fail(
-                                        one,
+                                        condition,
                                         with.orElse(new WrittenName(BuiltIn.Fail.USUAL, node.at())),
                                         saying.map(WrittenName::text)));
     }
@@ -126,7 +127,7 @@ final class DecoratorReader {
             YamlNode node, String wanted, Function<String, T> parsing) {
         Optional<WrittenName> text = node.text(wanted);
         try {
-            return text.map(one -> parsing.apply(one.text()));
+            return text.map(name -> parsing.apply(name.text()));
         } catch (IllegalArgumentException | DateTimeException | ArithmeticException unfit) {
             node.faults()
                     .malformed(

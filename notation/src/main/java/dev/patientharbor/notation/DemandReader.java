@@ -84,7 +84,7 @@ final class DemandReader {
         for (Kind kind : Kind.values()) {
             Optional<YamlNode> rule = rules.take(kind.word());
             if (kind == Kind.NO_STAND_INS) {
-                rule.flatMap(one -> one.text("a reason"))
+                rule.flatMap(value -> value.text("a reason"))
                         .ifPresent(
                                 reason ->
                                         loosenings.add(
@@ -95,8 +95,8 @@ final class DemandReader {
                                                         rules.at(kind.word()))));
             } else {
                 rule.ifPresent(
-                        one ->
-                                one.fields("loosen: " + kind.word())
+                        value ->
+                                value.fields("loosen: " + kind.word())
                                         .each((slot, reason) -> loosen(kind, slot, reason)));
             }
         }
@@ -105,9 +105,9 @@ final class DemandReader {
 
     private void loosen(Kind kind, WrittenName slot, YamlNode reason) {
         Optional<WrittenName> because = reason.text("a reason");
-        Optional<Slot> one = StatementsReader.slot(slot, faults);
-        if (because.isPresent() && one.isPresent()) {
-            loosenings.add(new Loosening(kind, one, because.get().text(), slot.at()));
+        Optional<Slot> found = StatementsReader.slot(slot, faults);
+        if (because.isPresent() && found.isPresent()) {
+            loosenings.add(new Loosening(kind, found, because.get().text(), slot.at()));
         }
     }
 
@@ -135,7 +135,7 @@ final class DemandReader {
     private void add(
             Kind kind, WrittenName slot, List<WrittenName> words, Optional<Lifetime> lifetime) {
         StatementsReader.slot(slot, faults)
-                .map(one -> new Demand(kind, Optional.of(one), words, lifetime, slot.at()))
+                .map(named -> new Demand(kind, Optional.of(named), words, lifetime, slot.at()))
                 .ifPresent(demands::add);
     }
 
@@ -166,9 +166,9 @@ final class DemandReader {
                                     + ".",
                             "write a class, or decorators and a class");
         }
-        Optional<Slot> one = StatementsReader.slot(slot, received.faults());
+        Optional<Slot> found = StatementsReader.slot(slot, received.faults());
         return classes.isEmpty()
                 ? Optional.empty()
-                : one.map(known -> new Expectation(consumer, known, classes, slot.at()));
+                : found.map(known -> new Expectation(consumer, known, classes, slot.at()));
     }
 }

@@ -55,18 +55,22 @@ final class FileJoiner {
                 once(
                         FilePart::consumers,
                         "consumer",
-                        one -> one.name().text(),
-                        one -> one.name().at()),
+                        consumer -> consumer.name().text(),
+                        consumer -> consumer.name().at()),
                 outermostFirst.stream()
-                        .flatMap(one -> one.defaultLifetime().stream())
+                        .flatMap(part -> part.defaultLifetime().stream())
                         .findFirst()
                         .orElse(Lifetime.SHARED),
                 marks(),
                 all(parts, FilePart::mayBeEmpty),
                 all(parts, FilePart::fillIn).stream().distinct().toList(),
                 strictness(),
-                once(FilePart::areas, "area", one -> one.name(), one -> one.at()),
-                once(FilePart::profiles, "profile", one -> one.name(), one -> one.at()),
+                once(FilePart::areas, "area", area -> area.name(), area -> area.at()),
+                once(
+                        FilePart::profiles,
+                        "profile",
+                        profile -> profile.name(),
+                        profile -> profile.at()),
                 SourcePosition.startOf(name));
     }
 

@@ -21,7 +21,7 @@ final class GroundsReader {
     private static Optional<LocalDate> day(YamlNode node) {
         Optional<WrittenName> text = node.text("a day, such as 2027-06-30");
         try {
-            return text.map(one -> LocalDate.parse(one.text()));
+            return text.map(name -> LocalDate.parse(name.text()));
         } catch (DateTimeParseException fault) {
             node.faults()
                     .malformed(

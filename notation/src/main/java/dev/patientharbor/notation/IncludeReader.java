@@ -127,10 +127,10 @@ final class IncludeReader {
     private Finding circle(WrittenName other, Object identity) {
         List<String> names = new ArrayList<>();
         boolean inside = false;
-        for (Map.Entry<Object, String> one : reading.entrySet()) {
-            inside |= one.getKey().equals(identity);
+        for (Map.Entry<Object, String> entry : reading.entrySet()) {
+            inside |= entry.getKey().equals(identity);
             if (inside) {
-                names.add(one.getValue());
+                names.add(entry.getValue());
             }
         }
         String first = names.get(0);

@@ -123,9 +123,9 @@ final class PartReader {
                                                 (mark, lifetime) ->
                                                         BindingReader.lifetime(lifetime)
                                                                 .map(
-                                                                        one ->
+                                                                        kept ->
                                                                                 new ScopeMark(
-                                                                                        mark, one))
+                                                                                        mark, kept))
                                                                 .ifPresent(scopes::add)));
         marks.tellUnknown();
         return new HouseMarks(inject, key, absent, lookup, scopes);
@@ -156,7 +156,7 @@ final class PartReader {
 
     private static Area area(WrittenName name, YamlNode node) {
         YamlMap area = node.fields("the area " + name.text());
-        Optional<WrittenName> inside = area.take("inside").flatMap(one -> one.text("an area"));
+        Optional<WrittenName> inside = area.take("inside").flatMap(value -> value.text("an area"));
         List<WrittenName> members = texts(area, "members", "a class, a pattern, or a list of them");
         area.tellUnknown();
         return new Area(name.text(), inside, members, name.at());

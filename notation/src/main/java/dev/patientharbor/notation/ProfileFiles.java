@@ -77,7 +77,8 @@ public final class ProfileFiles {
 
     /** Whether a set names the class path of the Java that read it as code. */
     public static boolean namesClassPath(ProfileSet set) {
-        return set.code().stream().anyMatch(one -> one.written().text().equals(RunClassPath.WORD));
+        return set.code().stream()
+                .anyMatch(root -> root.written().text().equals(RunClassPath.WORD));
     }
 
     private static ProfileSet read(Path path, AllowedFiles allowed) {
@@ -101,14 +102,23 @@ public final class ProfileFiles {
         List<Finding> findings = new ArrayList<>(includes.findings());
         SetDeclaration set = FileJoiner.of(includes.parts(), name, findings);
         SettingsFiles settings = new SettingsFiles();
-        set.settings().forEach(one -> settings.read(one, includes.folder(one), allowed, findings));
+        set.settings()
+                .forEach(
+                        written ->
+                                settings.read(
+                                        written, includes.folder(written), allowed, findings));
         List<CodeRoot> code = new ArrayList<>();
-        set.code().forEach(one -> add(one, includes, allowed, code, findings));
+        set.code().forEach(written -> add(written, includes, allowed, code, findings));
         for (Profile profile : set.profiles()) {
             profile.terms()
                     .code()
                     .ifPresent(
-                            all -> all.forEach(one -> add(one, includes, allowed, code, findings)));
+                            all ->
+                                    all.forEach(
+                                            written ->
+                                                    add(
+                                                            written, includes, allowed, code,
+                                                            findings)));
         }
         List<Path> files =
                 Stream.of(itself, includes.paths(), settings.paths())

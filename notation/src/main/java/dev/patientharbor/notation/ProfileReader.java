@@ -19,7 +19,7 @@ final class ProfileReader {
         boolean partial = profile.take("partial").map(flag -> flag.flag("partial")).orElse(false);
         List<WrittenName> parents =
                 profile.take("extends")
-                        .map(one -> one.texts("a profile, or a list of profiles"))
+                        .map(value -> value.texts("a profile, or a list of profiles"))
                         .orElse(List.of());
         LevelStatements statements = StatementsReader.read(profile, node.faults());
         List<PlaceStatements> within = new ArrayList<>();
@@ -37,7 +37,7 @@ final class ProfileReader {
         Optional<DemandReader> rules = profile.take("rules").map(DemandReader::read);
         return new ProfileTerms(
                 profile.take("code")
-                        .map(one -> one.texts("the place of compiled code, or a list of them")),
+                        .map(node -> node.texts("the place of compiled code, or a list of them")),
                 profile.take("lifetime").flatMap(BindingReader::lifetime),
                 profile.take("eager").map(flag -> flag.flag("eager")),
                 rules.map(DemandReader::demands).orElse(List.of()),

@@ -43,10 +43,10 @@ public final class RecordingFiles {
     /** The text of such a file. */
     public static String text(String profile, List<String> parents, SlotRecording... recordings) {
         Map<String, Object> bindings = new LinkedHashMap<>();
-        for (SlotRecording one : recordings) {
+        for (SlotRecording recording : recordings) {
             Map<String, Object> stub = new LinkedHashMap<>();
-            one.answers().forEach(canned -> stub.put(canned.method().text(), cases(canned)));
-            bindings.put(one.slot().text(), Map.of("stub", stub));
+            recording.answers().forEach(canned -> stub.put(canned.method().text(), cases(canned)));
+            bindings.put(recording.slot().text(), Map.of("stub", stub));
         }
         Map<String, Object> said = new LinkedHashMap<>();
         said.put("partial", true);
@@ -73,15 +73,15 @@ public final class RecordingFiles {
         return all.size() == 1 ? all.get(0) : all;
     }
 
-    private static Object one(Case one) {
+    private static Object one(Case row) {
         Map<String, Object> said = new LinkedHashMap<>();
-        one.given()
+        row.given()
                 .ifPresent(
                         given ->
                                 said.put(
                                         "given",
                                         given.stream().map(RecordingFiles::plain).toList()));
-        said.putAll(one.answer().match(RecordingFiles::answers, RecordingFiles::failure));
+        said.putAll(row.answer().match(RecordingFiles::answers, RecordingFiles::failure));
         return said;
     }
 

@@ -68,7 +68,7 @@ final class RunClassPath {
             URI base = jar.toUri();
             return List.of(listed.strip().split(" +")).stream()
                     .map(base::resolve)
-                    .filter(one -> "file".equals(one.getScheme()))
+                    .filter(uri -> "file".equals(uri.getScheme()))
                     .map(Path::of)
                     .toList();
         } catch (IOException | IllegalArgumentException unreadable) {

@@ -37,7 +37,7 @@ final class StatementsReader {
 
     private void binding(WrittenName slot, YamlNode supply) {
         slot(slot, faults)
-                .flatMap(one -> BindingReader.read(one, slot.at(), supply))
+                .flatMap(named -> BindingReader.read(named, slot.at(), supply))
                 .filter(this::isOfItsKind)
                 .ifPresent(bindings::add);
     }
@@ -66,7 +66,7 @@ final class StatementsReader {
 
     private void decoration(WrittenName slot, YamlNode list) {
         slot(slot, faults)
-                .map(one -> DecoratorStatementReader.read(one, slot.at(), list))
+                .map(named -> DecoratorStatementReader.read(named, slot.at(), list))
                 .ifPresent(decorations::add);
     }
 

@@ -35,10 +35,10 @@ final class StrictnessReader {
                                                     if (reader.isKnown(id)) {
                                                         reader.severity(word)
                                                                 .ifPresent(
-                                                                        one ->
+                                                                        severity ->
                                                                                 severities.put(
                                                                                         id.text(),
-                                                                                        one));
+                                                                                        severity));
                                                     }
                                                 }));
         List<Suppression> suppressions = new ArrayList<>();
@@ -47,8 +47,8 @@ final class StrictnessReader {
                         all ->
                                 all.items("a list of suppressions")
                                         .forEach(
-                                                one ->
-                                                        reader.suppression(one)
+                                                node ->
+                                                        reader.suppression(node)
                                                                 .ifPresent(suppressions::add)));
         return new Strictness(severities, suppressions);
     }
@@ -59,7 +59,7 @@ final class StrictnessReader {
                 word.flatMap(
                         text ->
                                 Arrays.stream(Severity.values())
-                                        .filter(one -> one.word().equals(text.text()))
+                                        .filter(candidate -> candidate.word().equals(text.text()))
                                         .findFirst());
         if (word.isPresent() && severity.isEmpty()) {
             faults.malformed(
@@ -74,11 +74,11 @@ final class StrictnessReader {
         YamlMap map = node.fields("a suppression");
         Optional<WrittenName> id =
                 map.take("id")
-                        .flatMap(one -> one.text("the id of a finding"))
+                        .flatMap(value -> value.text("the id of a finding"))
                         .filter(this::isKnown);
         Optional<WrittenName> of =
                 map.take("at")
-                        .flatMap(one -> one.text("a slot, a class, a consumer, or FILE:LINE"));
+                        .flatMap(value -> value.text("a slot, a class, a consumer, or FILE:LINE"));
         Grounds grounds = GroundsReader.read(map);
         map.tellUnknown();
         boolean lacksWord = !map.has("id");
@@ -92,8 +92,8 @@ final class StrictnessReader {
             return Optional.empty();
         }
         String place = of.map(WrittenName::text).orElse("");
-        return id.filter(one -> of.isPresent() || !map.has("at"))
-                .map(one -> new Suppression(one.text(), place, grounds, one.at()));
+        return id.filter(name -> of.isPresent() || !map.has("at"))
+                .map(name -> new Suppression(name.text(), place, grounds, name.at()));
     }
 
     private boolean isKnown(WrittenName id) {

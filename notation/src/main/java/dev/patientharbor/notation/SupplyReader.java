@@ -105,16 +105,16 @@ final class SupplyReader {
     /** What a supply that could be the real thing is called. */
     private Optional<ImplementationKind> kind(YamlNode node) {
         Optional<WrittenName> word = node.text("fake or stub");
-        if (word.filter(one -> one.text().equals("fake")).isPresent()) {
+        if (word.filter(name -> name.text().equals("fake")).isPresent()) {
             return Optional.of(ImplementationKind.FAKE);
         }
-        if (word.filter(one -> one.text().equals("stub")).isPresent()) {
+        if (word.filter(name -> name.text().equals("stub")).isPresent()) {
             return Optional.of(ImplementationKind.STUB);
         }
         word.ifPresent(
-                one ->
+                name ->
                         faults.malformed(
-                                one.at(), one.text() + " is no stand-in.", "write fake or stub"));
+                                name.at(), name.text() + " is no stand-in.", "write fake or stub"));
         return Optional.empty();
     }
 
@@ -162,7 +162,7 @@ final class SupplyReader {
     private Optional<Supply> keyedBy(ImplementationKind as, YamlNode node) {
         List<WrittenName> classes =
                 map.take("classes")
-                        .map(one -> one.texts("a class, or a list of classes"))
+                        .map(value -> value.texts("a class, or a list of classes"))
                         .orElse(List.of());
         if (classes.isEmpty()) {
             faults.malformed(

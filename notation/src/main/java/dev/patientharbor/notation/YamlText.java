@@ -61,7 +61,7 @@ final class YamlText {
         } catch (BoundedEvents.BeyondLimitException beyond) {
             faults.malformed(
                     beyond.mark()
-                            .map(one -> faults.at(one.getLine() + 1, one.getColumn() + 1))
+                            .map(mark -> faults.at(mark.getLine() + 1, mark.getColumn() + 1))
                             .orElse(faults.at(1, 1)),
                     beyond.getMessage(),
                     "a profile file needs less than ten levels; what is large may be spread over"

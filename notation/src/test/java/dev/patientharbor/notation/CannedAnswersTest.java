@@ -58,7 +58,7 @@ class CannedAnswersTest {
                 .verdict()
                 .allFindings()
                 .stream()
-                .map(one -> one.kind().id() + ": " + one.message())
+                .map(finding -> finding.kind().id() + ": " + finding.message())
                 .toList();
     }
 

@@ -31,13 +31,13 @@ class CarriersTest {
         RosterRow row = it.row(profile, need);
         return row.answer().elements().stream()
                 .map(
-                        one ->
-                                one.key().map(key -> key.written() + " ").orElse("")
-                                        + one.answer().decorators().stream()
+                        element ->
+                                element.key().map(key -> key.written() + " ").orElse("")
+                                        + element.answer().decorators().stream()
                                                 .map(name -> it.verdict().shortName(name) + " > ")
                                                 .reduce("", String::concat)
-                                        + one.answer().kind().word()
-                                        + one.answer()
+                                        + element.answer().kind().word()
+                                        + element.answer()
                                                 .implementation()
                                                 .map(name -> " " + it.verdict().shortName(name))
                                                 .orElse(""))
@@ -315,6 +315,6 @@ class CarriersTest {
                         "entry: [Desk]\nprofiles: { test: {} }\n");
         assertEquals(
                 List.of("value-missing"),
-                it.verdict().allFindings().stream().map(one -> one.kind().id()).toList());
+                it.verdict().allFindings().stream().map(finding -> finding.kind().id()).toList());
     }
 }

@@ -55,14 +55,14 @@ class ConsumersTest {
                 List.of("p.Room method:moor(p.Ledger,int):1 hour int"),
                 it.verdict().roster("test").passed().stream()
                         .map(
-                                one ->
-                                        one.consumer()
+                                passed ->
+                                        passed.consumer()
                                                 + ' '
-                                                + one.place().code()
+                                                + passed.place().code()
                                                 + ' '
-                                                + one.name()
+                                                + passed.name()
                                                 + ' '
-                                                + one.type().text())
+                                                + passed.type().text())
                         .toList());
     }
 

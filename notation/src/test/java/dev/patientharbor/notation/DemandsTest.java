@@ -21,9 +21,9 @@ class DemandsTest {
 
     private static List<String> told(Situation it, String profile) {
         return it.verdict().profiles().stream()
-                .filter(one -> one.name().equals(profile))
-                .flatMap(one -> one.findings().stream())
-                .map(one -> one.at().text() + ' ' + one.message())
+                .filter(verdict -> verdict.name().equals(profile))
+                .flatMap(verdict -> verdict.findings().stream())
+                .map(finding -> finding.at().text() + ' ' + finding.message())
                 .toList();
     }
 
@@ -86,7 +86,7 @@ class DemandsTest {
                         """);
         assertEquals(
                 List.of(),
-                told(it, "live").stream().filter(one -> !one.contains("not reached")).toList());
+                told(it, "live").stream().filter(line -> !line.contains("not reached")).toList());
         assertEquals(
                 List.of(
                         "f:9:20 The outermost decorator of Fee must be Levy in heir, and it is"
@@ -94,12 +94,12 @@ class DemandsTest {
                         "f:11:28 heir must have Pager@night, and nothing fills it.",
                         "f:16:17 Fee must be shared in heir, and it is fresh.",
                         "f:16:59 Pager is a stand-in in heir, and it is mock."),
-                told(it, "heir").stream().filter(one -> one.contains("heir")).toList());
+                told(it, "heir").stream().filter(line -> line.contains("heir")).toList());
         assertEquals(
                 List.of(
                         "f:18:38 Fee must be real in fake, and it is Tonnage.",
                         "f:18:38 Fee is a stand-in in fake, and it is Tonnage."),
-                told(it, "fake").stream().filter(one -> one.contains("in fake")).toList());
+                told(it, "fake").stream().filter(line -> line.contains("in fake")).toList());
     }
 
     @Test
@@ -175,7 +175,7 @@ class DemandsTest {
                 List.of("expected: Quiet", "received: Bell (f:14:17)"),
                 it.verdict().profiles().get(2).findings().get(0).details().stream()
                         .limit(2)
-                        .map(one -> one.label() + ": " + one.text())
+                        .map(detail -> detail.label() + ": " + detail.text())
                         .toList());
     }
 
@@ -235,16 +235,16 @@ class DemandsTest {
                         "drill loosens the rule must-be-real of Fee: nobody pays.",
                         "drill loosens the rule never-real of Pager: the crew knows."),
                 it.verdict().profiles().get(1).findings().stream()
-                        .filter(one -> one.kind().id().equals("rule-loosened"))
-                        .map(one -> one.message())
+                        .filter(finding -> finding.kind().id().equals("rule-loosened"))
+                        .map(finding -> finding.message())
                         .sorted()
                         .toList());
         it.tellsWhatIsMarked();
         assertEquals(
                 List.of("must-be-real of Fee, never-real of Pager, lifetimes of Fee"),
                 it.verdict().profiles().get(4).findings().stream()
-                        .filter(one -> one.kind().id().equals("nothing-to-change"))
-                        .map(one -> one.details().get(0).text())
+                        .filter(finding -> finding.kind().id().equals("nothing-to-change"))
+                        .map(finding -> finding.details().get(0).text())
                         .distinct()
                         .toList());
     }

@@ -81,7 +81,10 @@ class FillInTest {
 
     private static List<String> elements(Situation it, String profile, String need) {
         return it.row(profile, need).answer().elements().stream()
-                .map(one -> it.verdict().shortName(one.answer().implementation().orElseThrow()))
+                .map(
+                        element ->
+                                it.verdict()
+                                        .shortName(element.answer().implementation().orElseThrow()))
                 .toList();
     }
 
@@ -111,7 +114,7 @@ class FillInTest {
             assertEquals(
                     List.of("services", "services"),
                     all.row(profile, "page.all").answer().elements().stream()
-                            .map(one -> one.answer().filledBy().orElseThrow().word())
+                            .map(element -> element.answer().filledBy().orElseThrow().word())
                             .toList(),
                     profile);
         }

@@ -50,8 +50,8 @@ class GroundsTest {
         assertEquals(
                 List.of("because no mast", "owner quay team"),
                 it.verdict().profiles().get(0).findings().get(0).details().stream()
-                        .map(one -> one.label() + " " + one.text())
-                        .filter(one -> !one.startsWith("do "))
+                        .map(detail -> detail.label() + " " + detail.text())
+                        .filter(detail -> !detail.startsWith("do "))
                         .toList());
         assertEquals(
                 "The binding of Pager to Quiet was to end on 2026-01-31.",
@@ -84,12 +84,12 @@ class GroundsTest {
                         .toList());
     }
 
-    private static String describe(SuppressedFinding one) {
-        return one.finding().severity().word()
+    private static String describe(SuppressedFinding suppressed) {
+        return suppressed.finding().severity().word()
                 + " "
-                + one.finding().kind().id()
+                + suppressed.finding().kind().id()
                 + " "
-                + one.by().grounds().because().orElseThrow();
+                + suppressed.by().grounds().because().orElseThrow();
     }
 
     @Test

@@ -111,7 +111,7 @@ class HowItIsMadeTest {
         assertEquals(
                 List.of("attempts: 3", "constructor: [Feed]"),
                 it.row("wrapped", "Desk.feed").answer().around().stream()
-                        .map(one -> one.given())
+                        .map(decorator -> decorator.given())
                         .toList());
         assertNotEquals(
                 it.verdict().roster("array").fingerprint(),

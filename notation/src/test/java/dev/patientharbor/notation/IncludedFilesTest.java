@@ -42,12 +42,12 @@ class IncludedFilesTest {
         String here = folder.toString() + '/';
         return file.findings().stream()
                 .map(
-                        one ->
-                                one.at().text().replace(here, "")
+                        finding ->
+                                finding.at().text().replace(here, "")
                                         + ' '
-                                        + one.kind().id()
+                                        + finding.kind().id()
                                         + ": "
-                                        + one.message())
+                                        + finding.message())
                 .toList();
     }
 
@@ -91,7 +91,7 @@ class IncludedFilesTest {
                         .toList());
         assertEquals(
                 List.of("Shed", "Desk"),
-                file.declared().entry().stream().map(one -> one.text()).toList());
+                file.declared().entry().stream().map(name -> name.text()).toList());
         assertEquals("outer", file.settings().find("x").orElseThrow());
         assertEquals("inner", file.settings().find("y").orElseThrow());
     }
@@ -166,7 +166,7 @@ class IncludedFilesTest {
                 assertEquals(
                         List.of(),
                         verdict.findings().stream()
-                                .filter(one -> one.kind() == FindingKinds.CODE_MISSING)
+                                .filter(finding -> finding.kind() == FindingKinds.CODE_MISSING)
                                 .toList());
             } finally {
                 System.setProperty("java.class.path", before);

@@ -107,7 +107,9 @@ class JavaApiTest {
                         "JavaApiTest.java:" + (first + 4) + " unmet-need",
                         "JavaApiTest.java:" + (first + 5) + " unknown-class",
                         "JavaApiTest.java:" + (first + 6) + " value-unfit"),
-                found.stream().map(one -> one.at().text() + ' ' + one.kind().id()).toList());
+                found.stream()
+                        .map(finding -> finding.at().text() + ' ' + finding.kind().id())
+                        .toList());
         IncompleteProfileException told =
                 assertThrows(IncompleteProfileException.class, () -> set.plan("silent"));
         assertEquals(
@@ -165,7 +167,7 @@ class JavaApiTest {
         assertEquals(
                 List.of("value BrassHorn", "fake", "factory", "fake"),
                 List.of("object", "fake", "made", "strict").stream()
-                        .map(one -> set.roster(one).of(Tower.class).need("horn").received())
+                        .map(profile -> set.roster(profile).of(Tower.class).need("horn").received())
                         .toList());
         Verdict verdict = set.check();
         assertTrue(verdict.complete("object") && verdict.complete("fake"));
@@ -173,7 +175,7 @@ class JavaApiTest {
         assertEquals(
                 "The class String is no JavaApiTest.Horn, so it cannot fill JavaApiTest.Horn.",
                 verdict.allFindings().stream()
-                        .filter(one -> one.kind().id().equals("does-not-fit"))
+                        .filter(finding -> finding.kind().id().equals("does-not-fit"))
                         .map(Finding::message)
                         .findFirst()
                         .orElseThrow());
@@ -249,8 +251,8 @@ class JavaApiTest {
             List<Callable<Verdict>> calls =
                     IntStream.range(0, 32).mapToObj(i -> (Callable<Verdict>) set::check).toList();
             Set<Verdict> verdicts = new java.util.HashSet<>();
-            for (var one : pool.invokeAll(calls)) {
-                verdicts.add(one.get());
+            for (var future : pool.invokeAll(calls)) {
+                verdicts.add(future.get());
             }
             assertEquals(1, verdicts.size());
         } finally {

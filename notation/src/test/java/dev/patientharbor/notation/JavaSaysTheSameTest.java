@@ -214,7 +214,11 @@ class JavaSaysTheSameTest {
 
     static Set<String> told(Verdict verdict) {
         return verdict.allFindings().stream()
-                .map(one -> one.kind().id() + ' ' + one.message().replaceAll(" at \\S+:\\d+", ""))
+                .map(
+                        finding ->
+                                finding.kind().id()
+                                        + ' '
+                                        + finding.message().replaceAll(" at \\S+:\\d+", ""))
                 .collect(Collectors.toCollection(TreeSet::new));
     }
 

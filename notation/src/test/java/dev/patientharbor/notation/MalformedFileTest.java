@@ -44,7 +44,13 @@ class MalformedFileTest {
 
     private static List<String> told(byte[] bytes) {
         return ProfileFiles.parse(bytes, "f.yaml", Path.of("")).findings().stream()
-                .map(one -> one.at().text() + ' ' + one.kind().id() + ": " + one.message())
+                .map(
+                        finding ->
+                                finding.at().text()
+                                        + ' '
+                                        + finding.kind().id()
+                                        + ": "
+                                        + finding.message())
                 .toList();
     }
 
@@ -172,15 +178,15 @@ class MalformedFileTest {
                         "12 unknown-word [Gauge: { outmost: [Cache] }]"),
                 file.findings().stream()
                         .map(
-                                one ->
-                                        one.at()
+                                finding ->
+                                        finding.at()
                                                         .match(
                                                                 SourcePosition.InFile::line,
                                                                 in -> 0,
                                                                 in -> 0)
                                                 + " "
-                                                + one.kind().id()
-                                                + one.details().stream()
+                                                + finding.kind().id()
+                                                + finding.details().stream()
                                                         .filter(d -> d.label().equals("line"))
                                                         .map(d -> " [" + d.text() + "]")
                                                         .findFirst()
@@ -239,7 +245,7 @@ class MalformedFileTest {
             }
             List<String> findings = told(bytes);
             told += findings.isEmpty() ? 0 : 1;
-            findings.forEach(one -> assertTrue(one.startsWith("f.yaml:"), one));
+            findings.forEach(finding -> assertTrue(finding.startsWith("f.yaml:"), finding));
         }
         assertTrue(told > 1000, "seed " + seed + ": only " + told);
     }

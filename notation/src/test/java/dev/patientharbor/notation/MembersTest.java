@@ -23,12 +23,12 @@ class MembersTest {
     private static List<String> elements(Situation it, String profile, String need) {
         return it.row(profile, need).answer().elements().stream()
                 .map(
-                        one ->
-                                one.key().map(key -> key.text() + " ").orElse("")
-                                        + one.carrier().map(word -> word + " of ").orElse("")
+                        element ->
+                                element.key().map(key -> key.text() + " ").orElse("")
+                                        + element.carrier().map(word -> word + " of ").orElse("")
                                         + it.verdict()
                                                 .shortName(
-                                                        one.answer()
+                                                        element.answer()
                                                                 .implementation()
                                                                 .orElse("nothing")))
                 .toList();

@@ -132,8 +132,8 @@ class MethodsTest {
 
     private static List<String> messages(Situation it, int profile) {
         return it.verdict().profiles().get(profile).findings().stream()
-                .filter(one -> one.kind().id().equals("unanswered-call"))
-                .map(one -> one.message())
+                .filter(finding -> finding.kind().id().equals("unanswered-call"))
+                .map(finding -> finding.message())
                 .toList();
     }
 
@@ -183,8 +183,8 @@ class MethodsTest {
         assertEquals(
                 "Old has no unit(long[]), which Gauge asks for.",
                 it.verdict().profiles().get(0).findings().stream()
-                        .map(one -> one.message())
-                        .filter(one -> one.startsWith("Old"))
+                        .map(finding -> finding.message())
+                        .filter(finding -> finding.startsWith("Old"))
                         .findFirst()
                         .orElse(""));
         assertTrue(
@@ -193,7 +193,7 @@ class MethodsTest {
         assertFalse(it.verdict().complete("mock"), "it needs Alone too");
         assertEquals(
                 List.of("7 missing-method", "9 missing-method"),
-                it.told().stream().filter(one -> one.matches("\\d+ missing.*")).toList());
+                it.told().stream().filter(line -> line.matches("\\d+ missing.*")).toList());
         JavaCode.compileInto(
                 classes,
                 """

@@ -96,7 +96,9 @@ class OfferedLinesTest {
         int written = 0;
         for (int round = 0; round < 6; round++) {
             Optional<Finding> next =
-                    findings(text).stream().filter(one -> line(one).isPresent()).findFirst();
+                    findings(text).stream()
+                            .filter(finding -> line(finding).isPresent())
+                            .findFirst();
             if (next.isEmpty()) {
                 break;
             }
@@ -106,13 +108,17 @@ class OfferedLinesTest {
             String now = text;
             assertFalse(
                     findings(text).stream()
-                            .anyMatch(one -> (one.kind().id() + one.cause()).equals(identity)),
+                            .anyMatch(
+                                    finding ->
+                                            (finding.kind().id() + finding.cause())
+                                                    .equals(identity)),
                     () -> "still " + identity + " in\n" + now);
         }
         assertTrue(written > 0, "nothing was offered for\n" + file);
         String end = text;
         assertFalse(
-                findings(text).stream().anyMatch(one -> one.kind().id().equals("malformed-file")),
+                findings(text).stream()
+                        .anyMatch(finding -> finding.kind().id().equals("malformed-file")),
                 () -> end);
     }
 
@@ -122,9 +128,9 @@ class OfferedLinesTest {
 
     private static Optional<String> line(Finding finding) {
         return finding.details().stream()
-                .filter(one -> one.label().equals("write"))
+                .filter(detail -> detail.label().equals("write"))
                 .map(FindingDetail::text)
-                .filter(one -> !one.contains("…"))
+                .filter(detail -> !detail.contains("…"))
                 .findFirst();
     }
 
@@ -214,7 +220,7 @@ class OfferedLinesTest {
     }
 
     private static List<String> written(String file) {
-        return findings(file).stream().flatMap(one -> line(one).stream()).toList();
+        return findings(file).stream().flatMap(finding -> line(finding).stream()).toList();
     }
 
     @Test

@@ -51,7 +51,11 @@ class ProfilesTest {
         assertEquals(
                 List.of("Flat f:6", "Tonnage f:5"),
                 it.row("grandchild", "Booth.fee").answer().hides().stream()
-                        .map(one -> one.supply() + " " + one.at().text().replaceAll(":\\d+$", ""))
+                        .map(
+                                hidden ->
+                                        hidden.supply()
+                                                + " "
+                                                + hidden.at().text().replaceAll(":\\d+$", ""))
                         .toList());
     }
 

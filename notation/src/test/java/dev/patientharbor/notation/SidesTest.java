@@ -66,9 +66,9 @@ class SidesTest {
 
     private static List<String> told(Verdict verdict, String profile) {
         return verdict.profiles().stream()
-                .filter(one -> one.name().equals(profile))
-                .flatMap(one -> one.findings().stream())
-                .map(one -> one.kind().id() + ": " + one.message())
+                .filter(each -> each.name().equals(profile))
+                .flatMap(each -> each.findings().stream())
+                .map(finding -> finding.kind().id() + ": " + finding.message())
                 .toList();
     }
 
@@ -76,8 +76,8 @@ class SidesTest {
         return verdict.allFindings().stream()
                 .map(Finding::details)
                 .flatMap(List::stream)
-                .filter(one -> one.label().equals(label))
-                .map(one -> one.text())
+                .filter(detail -> detail.label().equals(label))
+                .map(detail -> detail.text())
                 .findFirst()
                 .orElse("none");
     }
@@ -240,8 +240,8 @@ class SidesTest {
         assertEquals(
                 List.of("unknown-entry"),
                 check("entry: [Skipper]\n" + profiles).allFindings().stream()
-                        .map(one -> one.kind().id())
-                        .filter(one -> !one.equals("unused-binding"))
+                        .map(finding -> finding.kind().id())
+                        .filter(finding -> !finding.equals("unused-binding"))
                         .toList(),
                 "what no side has is told once");
     }
@@ -294,7 +294,7 @@ class SidesTest {
         assertEquals(
                 List.of("two-kinds: Both is called real here, and stub at f:6."),
                 told(verdict, "other").stream()
-                        .map(one -> one.replaceAll("f:6:\\d+", "f:6"))
+                        .map(line -> line.replaceAll("f:6:\\d+", "f:6"))
                         .toList());
         assertEquals(
                 List.of("Clerk", "Mate"),

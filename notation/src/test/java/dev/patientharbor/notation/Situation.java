@@ -70,33 +70,35 @@ final class Situation {
 
     /** Each error and warning as line and id, or class and id. */
     TreeSet<String> told() {
-        return places(one -> one.severity() != Severity.NOTE);
+        return places(finding -> finding.severity() != Severity.NOTE);
     }
 
     /** Each note in the same way. */
     TreeSet<String> noted() {
-        return places(one -> one.severity() == Severity.NOTE);
+        return places(finding -> finding.severity() == Severity.NOTE);
     }
 
     private TreeSet<String> places(Predicate<Finding> wanted) {
         return verdict.allFindings().stream()
                 .filter(wanted)
                 .map(
-                        one ->
-                                one.at()
+                        finding ->
+                                finding.at()
                                                 .match(
                                                         in -> "" + in.line(),
                                                         in -> in.className(),
                                                         in -> in.text())
                                         + " "
-                                        + one.kind().id())
+                                        + finding.kind().id())
                 .collect(Collectors.toCollection(TreeSet::new));
     }
 
     /** The one finding of that id. */
     Finding finding(String id) {
         List<Finding> found =
-                verdict.allFindings().stream().filter(one -> one.kind().id().equals(id)).toList();
+                verdict.allFindings().stream()
+                        .filter(finding -> finding.kind().id().equals(id))
+                        .toList();
         assertEquals(1, found.size(), () -> id + " among " + told());
         return found.get(0);
     }
@@ -126,7 +128,7 @@ final class Situation {
     /** The members of a collection: their classes, or all that is around them too. */
     List<String> members(String profile, String consumerAndNeed) {
         return row(profile, consumerAndNeed).answer().elements().stream()
-                .map(one -> describe(one.answer()))
+                .map(element -> describe(element.answer()))
                 .map(text -> text.replaceFirst("^(real|factory) ", ""))
                 .toList();
     }

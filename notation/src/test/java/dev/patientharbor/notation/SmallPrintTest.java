@@ -285,7 +285,7 @@ class SmallPrintTest {
         assertEquals(
                 List.of("Calm p.Calm"),
                 it.row("listed", "Desk.feed").answer().hides().stream()
-                        .map(one -> one.supply() + ' ' + one.at().text())
+                        .map(hidden -> hidden.supply() + ' ' + hidden.at().text())
                         .toList());
         Situation without = Situation.of(feeds.formatted(""), yaml);
         assertEquals(

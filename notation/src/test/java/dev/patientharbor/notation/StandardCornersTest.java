@@ -52,7 +52,7 @@ class StandardCornersTest {
                         """
                                 .formatted(java.contains("int b") ? ", constructor: [Feed]" : ""));
         TreeSet<String> seen = it.told();
-        seen.removeIf(one -> one.endsWith("unused-binding"));
+        seen.removeIf(line -> line.endsWith("unused-binding"));
         assertEquals(told == null ? List.of() : List.of(told), List.copyOf(seen));
     }
 

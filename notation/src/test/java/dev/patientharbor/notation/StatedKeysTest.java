@@ -46,7 +46,7 @@ class StatedKeysTest {
         assertEquals(
                 List.of("SEA", "COAST"),
                 it.row("place", "Hall.feeds").answer().elements().stream()
-                        .map(one -> one.key().orElseThrow().text())
+                        .map(element -> element.key().orElseThrow().text())
                         .toList());
         assertEquals("real Boxed", it.received("inherited", "Desk.near"));
         assertEquals("fresh by the binding", it.lifetime("inherited", "Desk.near"));
@@ -55,14 +55,14 @@ class StatedKeysTest {
     private static List<String> elements(Situation it, String profile) {
         return it.row(profile, "Desk.all").answer().elements().stream()
                 .map(
-                        one ->
-                                one.key().orElseThrow().text()
+                        element ->
+                                element.key().orElseThrow().text()
                                         + ' '
-                                        + one.answer().kind().word()
+                                        + element.answer().kind().word()
                                         + ' '
                                         + it.verdict()
                                                 .shortName(
-                                                        one.answer()
+                                                        element.answer()
                                                                 .implementation()
                                                                 .orElseThrow()))
                 .toList();

@@ -70,8 +70,8 @@ class ValuesTest {
 
     private static List<String> told(Verdict verdict) {
         return verdict.allFindings().stream()
-                .filter(one -> !one.kind().id().equals("unused-binding"))
-                .map(one -> one.kind().id() + ": " + one.message())
+                .filter(finding -> !finding.kind().id().equals("unused-binding"))
+                .map(finding -> finding.kind().id() + ": " + finding.message())
                 .toList();
     }
 

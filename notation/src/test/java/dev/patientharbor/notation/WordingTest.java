@@ -41,7 +41,7 @@ class WordingTest {
         Situation.of(classes, yaml)
                 .verdict()
                 .allFindings()
-                .forEach(one -> once.putIfAbsent(one.identity(), one));
+                .forEach(finding -> once.putIfAbsent(finding.identity(), finding));
         return FindingText.of(new ArrayList<>(once.values()));
     }
 }

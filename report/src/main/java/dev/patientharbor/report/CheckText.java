@@ -111,7 +111,8 @@ public final class CheckText {
     private int suppressed() {
         Map<String, SuppressedFinding> once = new LinkedHashMap<>();
         Map<String, List<String>> profiles = new HashMap<>();
-        verdict.suppressed().forEach(one -> once.put(one.finding().identity(), one));
+        verdict.suppressed()
+                .forEach(suppressed -> once.put(suppressed.finding().identity(), suppressed));
         for (ProfileVerdict profile : verdict.profiles()) {
             for (SuppressedFinding one : profile.suppressed()) {
                 once.putIfAbsent(one.finding().identity(), one);
@@ -138,7 +139,8 @@ public final class CheckText {
 
     private static TextTone tone(ProfileVerdict profile, boolean complete) {
         boolean notesAlone =
-                profile.findings().stream().allMatch(one -> one.severity() == Severity.NOTE);
+                profile.findings().stream()
+                        .allMatch(finding -> finding.severity() == Severity.NOTE);
         return notesAlone ? TextTone.QUIET : complete ? TextTone.CAREFUL : TextTone.BAD;
     }
 
@@ -159,9 +161,10 @@ public final class CheckText {
         Map<String, Once> causes = new LinkedHashMap<>();
         verdict.findings()
                 .forEach(
-                        one ->
+                        finding ->
                                 causes.put(
-                                        one.identity(), new Once(one, List.of(ofNoProfile(one)))));
+                                        finding.identity(),
+                                        new Once(finding, List.of(ofNoProfile(finding)))));
         for (ProfileVerdict profile : verdict.profiles()) {
             for (Finding finding : profile.findings()) {
                 causes.computeIfAbsent(
@@ -183,8 +186,8 @@ public final class CheckText {
         if (profiles.size() > MANY) {
             Set<String> named = new HashSet<>(profiles);
             verdict.profiles().stream()
-                    .filter(one -> !one.isPartial() && !named.contains(one.name()))
-                    .forEach(one -> others.add(one.name()));
+                    .filter(verdict -> !verdict.isPartial() && !named.contains(verdict.name()))
+                    .forEach(verdict -> others.add(verdict.name()));
         }
         if (profiles.size() <= MANY || others.size() > 2) {
             return String.join(", ", profiles);
@@ -194,9 +197,9 @@ public final class CheckText {
 
     private static List<Once> together(Collection<Once> causes, boolean notes) {
         Map<List<String>, List<Once>> together = new LinkedHashMap<>();
-        for (Once one : causes) {
-            if (one.isNote() == notes) {
-                together.computeIfAbsent(one.profiles(), same -> new ArrayList<>()).add(one);
+        for (Once cause : causes) {
+            if (cause.isNote() == notes) {
+                together.computeIfAbsent(cause.profiles(), same -> new ArrayList<>()).add(cause);
             }
         }
         return together.values().stream().flatMap(List::stream).toList();
@@ -223,12 +226,12 @@ public final class CheckText {
         }
         for (FindingDetail detail : finding.details()) {
             if (detail.label().equals("write") || detail.label().equals("do")) {
-                details.forEach(one -> page.labelled(LABEL, one.label(), TEXT, one.lines()));
+                details.forEach(shown -> page.labelled(LABEL, shown.label(), TEXT, shown.lines()));
                 details.clear();
             }
             page.labelled(LABEL, detail.label(), TEXT, detail.lines());
         }
-        details.forEach(one -> page.labelled(LABEL, one.label(), TEXT, one.lines()));
+        details.forEach(detail -> page.labelled(LABEL, detail.label(), TEXT, detail.lines()));
     }
 
     private void head(Finding finding, TextTone tone) {
@@ -244,9 +247,9 @@ public final class CheckText {
     private String summary(List<Once> causes, int suppressed) {
         long incomplete =
                 verdict.profiles().stream()
-                        .filter(one -> one.complete().filter(whole -> !whole).isPresent())
+                        .filter(verdict -> verdict.complete().filter(whole -> !whole).isPresent())
                         .count();
-        long checked = verdict.profiles().stream().filter(one -> !one.isPartial()).count();
+        long checked = verdict.profiles().stream().filter(verdict -> !verdict.isPartial()).count();
         String findings = counts(causes.stream().map(Once::finding).toList(), suppressed);
         String profiles =
                 checked == 0
@@ -264,8 +267,8 @@ public final class CheckText {
     /** How the build went, if one was asked for. */
     private String built() {
         List<Boolean> built =
-                verdict.profiles().stream().flatMap(one -> one.built().stream()).toList();
-        long whole = built.stream().filter(one -> one).count();
+                verdict.profiles().stream().flatMap(verdict -> verdict.built().stream()).toList();
+        long whole = built.stream().filter(value -> value).count();
         return built.isEmpty()
                 ? ""
                 : " Built "
@@ -288,7 +291,8 @@ public final class CheckText {
     private static String counts(List<Finding> findings, int suppressed) {
         StringJoiner counts = new StringJoiner(", ");
         for (Severity severity : List.of(Severity.ERROR, Severity.WARNING, Severity.NOTE)) {
-            long number = findings.stream().filter(one -> one.severity() == severity).count();
+            long number =
+                    findings.stream().filter(finding -> finding.severity() == severity).count();
             if (number > 0) {
                 counts.add(ReportWording.count(number, severity.word()));
             }

@@ -37,14 +37,14 @@ final class CollectionMembers {
 
     private int number(String profile, Answer answer) {
         Map<List<Element>, Integer> ofProfile =
-                numbers.computeIfAbsent(profile, one -> new IdentityHashMap<>());
+                numbers.computeIfAbsent(profile, key -> new IdentityHashMap<>());
         Integer number = ofProfile.get(answer.elements());
         if (number == null) {
             List<Object> all =
                     answer.elements().stream()
-                            .map(one -> (Object) described(profile, one))
+                            .map(element -> (Object) described(profile, element))
                             .toList();
-            number = known.computeIfAbsent(all, one -> known.size());
+            number = known.computeIfAbsent(all, key -> known.size());
             ofProfile.put(answer.elements(), number);
         }
         return number;

@@ -30,10 +30,10 @@ final class InstanceSharing {
         answer.instance()
                 .ifPresent(
                         label ->
-                                holders.computeIfAbsent(label, one -> new TreeSet<>())
+                                holders.computeIfAbsent(label, key -> new TreeSet<>())
                                         .add(consumer));
         if (!answer.elements().isEmpty()
-                && seen.computeIfAbsent(answer.elements(), one -> new TreeSet<>()).add(consumer)) {
+                && seen.computeIfAbsent(answer.elements(), key -> new TreeSet<>()).add(consumer)) {
             answer.elements().forEach(element -> add(consumer, element.answer(), seen));
         }
     }
@@ -43,7 +43,7 @@ final class InstanceSharing {
         return answer.instance()
                 .map(holders::get)
                 .map(Collections::unmodifiableSortedSet)
-                .map(one -> (Set<String>) one)
+                .map(names -> (Set<String>) names)
                 .orElse(Set.of());
     }
 
@@ -54,12 +54,12 @@ final class InstanceSharing {
      */
     List<String> othersWith(String consumer, Answer answer, int most) {
         List<String> others = new ArrayList<>();
-        for (String one : holders(answer)) {
+        for (String holder : holders(answer)) {
             if (others.size() == most) {
                 return others;
             }
-            if (!one.equals(consumer)) {
-                others.add(one);
+            if (!holder.equals(consumer)) {
+                others.add(holder);
             }
         }
         return others;

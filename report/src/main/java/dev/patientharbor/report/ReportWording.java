@@ -46,7 +46,7 @@ final class ReportWording {
 
     /** What is asked for, and what it is wrapped in: {@code WeatherFeed, as List}. */
     static String asked(Verdict verdict, RosterRow row) {
-        return slot(verdict, row.slot()) + row.carrier().map(one -> ", as " + one).orElse("");
+        return slot(verdict, row.slot()) + row.carrier().map(key -> ", as " + key).orElse("");
     }
 
     static String classes(Verdict verdict, List<String> binaryNames) {
@@ -74,9 +74,9 @@ final class ReportWording {
      */
     static String chain(Verdict verdict, Answer answer) {
         StringBuilder chain = new StringBuilder();
-        for (Answer.Around one : answer.around()) {
-            chain.append(verdict.shortName(one.name()))
-                    .append(one.given().isEmpty() ? "" : " with " + one.given())
+        for (Answer.Around decorator : answer.around()) {
+            chain.append(verdict.shortName(decorator.name()))
+                    .append(decorator.given().isEmpty() ? "" : " with " + decorator.given())
                     .append(" → ");
         }
         return chain.toString().stripTrailing();
@@ -84,7 +84,7 @@ final class ReportWording {
 
     /** What is at the end of a line, in a word: {@code stub SilentRadioNotice}. */
     static String behind(Verdict verdict, Answer.Behind behind) {
-        String name = behind.implementation().map(one -> maker(verdict, one)).orElse("");
+        String name = behind.implementation().map(other -> maker(verdict, other)).orElse("");
         return behind.kind() == AnswerKind.FACTORY || name.isEmpty()
                 ? name + (name.isEmpty() ? behind.kind().word() : "")
                 : behind.kind().word() + " " + name;
@@ -110,7 +110,7 @@ final class ReportWording {
         if (answer.kind() == AnswerKind.STUB && answer.implementation().isEmpty()) {
             return "stub with canned answers";
         }
-        Optional<String> name = answer.implementation().map(one -> maker(verdict, one));
-        return answer.kind().word() + name.map(one -> " " + one).orElse("");
+        Optional<String> name = answer.implementation().map(other -> maker(verdict, other));
+        return answer.kind().word() + name.map(text -> " " + text).orElse("");
     }
 }

@@ -144,11 +144,11 @@ public final class RosterJson {
         string("origin", answer.origin().map(SourcePosition::text));
         json.writeStringField("given", answer.given());
         json.writeArrayFieldStart("around");
-        for (Answer.Around one : answer.around()) {
+        for (Answer.Around decorator : answer.around()) {
             json.writeStartObject();
-            json.writeStringField("decorator", one.name());
-            json.writeStringField("given", one.given());
-            json.writeStringField("at", one.at().text());
+            json.writeStringField("decorator", decorator.name());
+            json.writeStringField("given", decorator.given());
+            json.writeStringField("at", decorator.at().text());
             json.writeEndObject();
         }
         json.writeEndArray();
@@ -177,9 +177,9 @@ public final class RosterJson {
             json.writeStartObject();
             json.writeStringField("collection", collections.get(elements));
             json.writeArrayFieldStart("members");
-            for (Answer.Element one : elements) {
+            for (Answer.Element element : elements) {
                 json.writeStartObject();
-                write(one.key(), one.carrier(), one.answer());
+                write(element.key(), element.carrier(), element.answer());
                 json.writeEndObject();
             }
             json.writeEndArray();

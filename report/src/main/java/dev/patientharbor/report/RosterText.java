@@ -104,12 +104,12 @@ public final class RosterText {
         if (consumer.filter(row -> row.as().isEmpty()).isEmpty() || any.isEmpty()) {
             return;
         }
-        for (PassedParameter one : any.get().passed()) {
-            if (one.consumer().equals(consumer.get().consumer())) {
+        for (PassedParameter passed : any.get().passed()) {
+            if (passed.consumer().equals(consumer.get().consumer())) {
                 page.line(2)
-                        .put(one.name())
-                        .put("· " + one.type().text(verdict::shortName) + " ·")
-                        .put(TextTone.QUIET, one.place().words() + ": passed by the caller")
+                        .put(passed.name())
+                        .put("· " + passed.type().text(verdict::shortName) + " ·")
+                        .put(TextTone.QUIET, passed.place().words() + ": passed by the caller")
                         .end();
             }
         }
@@ -140,7 +140,7 @@ public final class RosterText {
                                         row ->
                                                 rows.computeIfAbsent(
                                                                 new Need(row),
-                                                                one -> new LinkedHashMap<>())
+                                                                need -> new LinkedHashMap<>())
                                                         .put(profile, row)));
         Map<Need, List<RosterLine>> needs = new LinkedHashMap<>();
         rows.forEach((need, byProfile) -> needs.put(need, told(byProfile)));
@@ -153,7 +153,7 @@ public final class RosterText {
                 (profile, row) -> {
                     String about = about(profile, row, row.answer());
                     String all = told(profile, row, row.answer());
-                    told.computeIfAbsent(all, one -> new RosterLine(row, about, new ArrayList<>()))
+                    told.computeIfAbsent(all, key -> new RosterLine(row, about, new ArrayList<>()))
                             .profiles()
                             .add(profile);
                 });
@@ -256,16 +256,17 @@ public final class RosterText {
         }
         answer.behind()
                 .ifPresent(
-                        one ->
+                        behind ->
                                 about.append("· behind it ")
-                                        .append(ReportWording.behind(verdict, one))
+                                        .append(ReportWording.behind(verdict, behind))
                                         .append(' '));
         answer.lifetime()
-                .ifPresent(one -> about.append("· ").append(one.lifetime().word()).append(' '));
+                .ifPresent(
+                        choice -> about.append("· ").append(choice.lifetime().word()).append(' '));
         if (rosters.size() == 1) {
             answer.instance().ifPresent(label -> about.append(label).append(' '));
         }
-        answer.lifetime().ifPresent(one -> about.append(one.by().words()));
+        answer.lifetime().ifPresent(choice -> about.append(choice.by().words()));
         InstanceSharing held = sharing.get(profile);
         List<String> others = held.othersWith(row.consumer(), answer, most);
         if (!others.isEmpty()) {
@@ -291,7 +292,7 @@ public final class RosterText {
             about.append(", around it ")
                     .append(
                             answer.around().stream()
-                                    .map(one -> place(one.at()))
+                                    .map(decorator -> place(decorator.at()))
                                     .collect(Collectors.joining(", ")));
         }
         List<Answer.Hidden> hides = answer.hides();

@@ -54,10 +54,11 @@ public final class RosterTree {
         Map<Seat, List<RosterRow>> bySlot = new HashMap<>();
         for (RosterRow row : verdict.roster(name).rows()) {
             if (row.as().isEmpty()) {
-                entries.computeIfAbsent(row.consumer(), one -> new ArrayList<>()).add(row);
+                entries.computeIfAbsent(row.consumer(), key -> new ArrayList<>()).add(row);
             }
             Slot slot = row.as().orElseGet(() -> Slot.of(row.consumer()));
-            bySlot.computeIfAbsent(new Seat(slot, row.within()), one -> new ArrayList<>()).add(row);
+            bySlot.computeIfAbsent(new Seat(slot, row.within()), seat -> new ArrayList<>())
+                    .add(row);
         }
         Set<String> unfolded = new HashSet<>();
         entries.forEach(
@@ -119,14 +120,14 @@ public final class RosterTree {
                 .put(ReportWording.tone(answer.kind()), ReportWording.core(verdict, answer))
                 .put(
                         TextTone.QUIET,
-                        answer.lifetime().map(one -> one.lifetime().word()).orElse("")
+                        answer.lifetime().map(choice -> choice.lifetime().word()).orElse("")
                                 + answer.instance().map(label -> " " + label).orElse("")
                                 + answer.behind()
                                         .map(
-                                                one ->
+                                                behind ->
                                                         ", behind it "
                                                                 + ReportWording.behind(
-                                                                        verdict, one))
+                                                                        verdict, behind))
                                         .orElse("")
                                 + (above ? ", unfolded above" : ""))
                 .end();

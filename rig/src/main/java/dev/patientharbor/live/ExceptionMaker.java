@@ -24,9 +24,9 @@ final class ExceptionMaker {
                         List.of(String.class, Throwable.class),
                         List.of(Throwable.class),
                         List.of())) {
-            for (Constructor<?> one : type.getConstructors()) {
-                if (fits(one, wanted)) {
-                    return made(one, saying);
+            for (Constructor<?> constructor : type.getConstructors()) {
+                if (fits(constructor, wanted)) {
+                    return made(constructor, saying);
                 }
             }
         }
@@ -34,8 +34,8 @@ final class ExceptionMaker {
                 type.getName() + " has no public constructor of a message, a cause or nothing");
     }
 
-    private static boolean fits(Constructor<?> one, List<Class<?>> wanted) {
-        Class<?>[] types = one.getParameterTypes();
+    private static boolean fits(Constructor<?> constructor, List<Class<?>> wanted) {
+        Class<?>[] types = constructor.getParameterTypes();
         if (types.length != wanted.size()) {
             return false;
         }
@@ -51,9 +51,9 @@ final class ExceptionMaker {
         return true;
     }
 
-    private static Throwable made(Constructor<?> one, Optional<String> saying) {
+    private static Throwable made(Constructor<?> constructor, Optional<String> saying) {
         List<Object> arguments = new ArrayList<>();
-        for (Class<?> type : one.getParameterTypes()) {
+        for (Class<?> type : constructor.getParameterTypes()) {
             if (type == String.class) {
                 arguments.add(saying.orElse(null));
             } else {
@@ -61,10 +61,10 @@ final class ExceptionMaker {
             }
         }
         try {
-            return (Throwable) one.newInstance(arguments.toArray());
+            return (Throwable) constructor.newInstance(arguments.toArray());
         } catch (ReflectiveOperationException unusable) {
             throw new IllegalArgumentException(
-                    "no " + one.getDeclaringClass().getName() + " could be made", unusable);
+                    "no " + constructor.getDeclaringClass().getName() + " could be made", unusable);
         }
     }
 }

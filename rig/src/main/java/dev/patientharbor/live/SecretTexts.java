@@ -28,9 +28,9 @@ final class SecretTexts {
             return whole;
         }
         String hidden = shown;
-        for (Map.Entry<String, String> one : writtenByText.entrySet()) {
-            if (one.getKey().length() >= SHORTEST_PART) {
-                hidden = hidden.replace(one.getKey(), one.getValue());
+        for (Map.Entry<String, String> entry : writtenByText.entrySet()) {
+            if (entry.getKey().length() >= SHORTEST_PART) {
+                hidden = hidden.replace(entry.getKey(), entry.getValue());
             }
         }
         return hidden;

@@ -114,12 +114,13 @@ public final class ValueConverter {
     private GivenValue given(JsonNode node, SourcePosition at) {
         if (node.isArray()) {
             List<GivenValue> items = new ArrayList<>();
-            node.forEach(one -> items.add(given(one, at)));
+            node.forEach(item -> items.add(given(item, at)));
             return new GivenValue.Items(items, at);
         }
         if (node.isObject()) {
             Map<String, GivenValue> fields = new LinkedHashMap<>();
-            node.properties().forEach(one -> fields.put(one.getKey(), given(one.getValue(), at)));
+            node.properties()
+                    .forEach(entry -> fields.put(entry.getKey(), given(entry.getValue(), at)));
             return new GivenValue.Fields(fields, at);
         }
         String text = node.asText();

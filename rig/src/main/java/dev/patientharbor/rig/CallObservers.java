@@ -79,15 +79,15 @@ final class CallObservers {
     }
 
     /** Whether a call of the slot was seen before by a watch outside of this one. */
-    boolean sawBefore(EnteredCall one) {
-        return one.outer()
-                .filter(outer -> insideOf(outer.place()).contains(one.place()))
+    boolean sawBefore(EnteredCall call) {
+        return call.outer()
+                .filter(outer -> insideOf(outer.place()).contains(call.place()))
                 .isPresent();
     }
 
     /** Whether no watch inside of this one sees the calls of the slot that it passes on. */
-    boolean isInnermost(EnteredCall one) {
-        return insideOf(one.place()).isEmpty();
+    boolean isInnermost(EnteredCall call) {
+        return insideOf(call.place()).isEmpty();
     }
 
     private Set<Place> insideOf(Place place) {

@@ -34,7 +34,7 @@ public final class CallTrace {
      * is shown as it was written, such as {@code ${PASSWORD}}.
      */
     public List<String> lines() {
-        return entered.stream().map(one -> "  ".repeat(one.depth()) + line(one.call())).toList();
+        return entered.stream().map(call -> "  ".repeat(call.depth()) + line(call.call())).toList();
     }
 
     private String line(Call call) {

@@ -59,11 +59,11 @@ final class CalledMaker implements CoreMaker {
 
     private Method declared(Class<?> holder, Class<?>[] types) throws NoSuchMethodException {
         for (Class<?> at = holder; at != null; at = at.getSuperclass()) {
-            for (Method one : at.getDeclaredMethods()) {
-                if (one.getName().equals(making.method())
-                        && Arrays.equals(one.getParameterTypes(), types)
-                        && !one.isBridge()) {
-                    return one;
+            for (Method method : at.getDeclaredMethods()) {
+                if (method.getName().equals(making.method())
+                        && Arrays.equals(method.getParameterTypes(), types)
+                        && !method.isBridge()) {
+                    return method;
                 }
             }
         }
@@ -74,7 +74,7 @@ final class CalledMaker implements CoreMaker {
     public List<ObjectStation> asks() {
         List<ObjectStation> all = new ArrayList<>();
         making.on().map(stations::at).ifPresent(all::add);
-        Arrays.stream(arguments).flatMap(one -> one.station().stream()).forEach(all::add);
+        Arrays.stream(arguments).flatMap(source -> source.station().stream()).forEach(all::add);
         return all;
     }
 

@@ -39,7 +39,7 @@ final class CollectionStation extends ObjectStation {
             return map(carrier, at);
         }
         List<Object> members = new ArrayList<>();
-        several.members().forEach(one -> members.add(stations.at(one.part()).get(at)));
+        several.members().forEach(member -> members.add(stations.at(member.part()).get(at)));
         if (several.type() instanceof ArrayType array) {
             Object all = Array.newInstance(classes.erased(array.element()), members.size());
             for (int i = 0; i < members.size(); i++) {
@@ -55,8 +55,8 @@ final class CollectionStation extends ObjectStation {
     private Map<Object, Object> map(Carrier carrier, InstanceStore at) {
         Class<?> keys = classes.erased(carrier.key().orElseThrow());
         Map<Object, Object> all = new LinkedHashMap<>();
-        for (AssemblyPart.Member one : several.members()) {
-            all.put(key(one.key().orElseThrow(), keys), stations.at(one.part()).get(at));
+        for (AssemblyPart.Member member : several.members()) {
+            all.put(key(member.key().orElseThrow(), keys), stations.at(member.part()).get(at));
         }
         return Collections.unmodifiableMap(all);
     }
@@ -64,7 +64,7 @@ final class CollectionStation extends ObjectStation {
     private static Object key(Key key, Class<?> type) {
         return type.isEnum()
                 ? Arrays.stream(type.getEnumConstants())
-                        .filter(one -> ((Enum<?>) one).name().equals(key.text()))
+                        .filter(constant -> ((Enum<?>) constant).name().equals(key.text()))
                         .findFirst()
                         .orElseThrow()
                 : key.text();
@@ -72,6 +72,6 @@ final class CollectionStation extends ObjectStation {
 
     @Override
     List<ObjectStation> asks() {
-        return several.members().stream().map(one -> stations.at(one.part())).toList();
+        return several.members().stream().map(member -> stations.at(member.part())).toList();
     }
 }

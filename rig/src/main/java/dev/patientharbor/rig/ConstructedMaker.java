@@ -106,8 +106,8 @@ final class ConstructedMaker implements CoreMaker {
     }
 
     private static boolean anyFresh(ArgumentSource[] all) {
-        for (ArgumentSource one : all) {
-            Optional<ObjectStation> from = one.station();
+        for (ArgumentSource source : all) {
+            Optional<ObjectStation> from = source.station();
             if (from.isPresent()
                     && from.get().end() instanceof MadeStation made
                     && made.isFresh()) {
@@ -163,8 +163,8 @@ final class ConstructedMaker implements CoreMaker {
     /** The generic types, unless the class file does not tell them of every parameter. */
     private Type[] types(Constructor<?> constructor) {
         boolean converts = false;
-        for (ArgumentSource one : arguments) {
-            converts |= one.isValue();
+        for (ArgumentSource source : arguments) {
+            converts |= source.isValue();
         }
         if (!converts) {
             return constructor.getParameterTypes();
@@ -186,7 +186,7 @@ final class ConstructedMaker implements CoreMaker {
 
     @Override
     public List<ObjectStation> asks() {
-        return asked().stream().flatMap(one -> one.station().stream()).toList();
+        return asked().stream().flatMap(source -> source.station().stream()).toList();
     }
 
     @Override

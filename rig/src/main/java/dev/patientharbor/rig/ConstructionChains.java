@@ -17,8 +17,8 @@ final class ConstructionChains {
 
     /** Makes what an object leads to before itself, the furthest first: that needs no stack. */
     static void makeAhead(MadeStation wanted, InstanceStore at) {
-        for (ObjectStation one : furthestFirst(List.of(wanted))) {
-            if (one != wanted && one instanceof MadeStation made && made.isShared()) {
+        for (ObjectStation station : furthestFirst(List.of(wanted))) {
+            if (station != wanted && station instanceof MadeStation made && made.isShared()) {
                 made.get(at);
             }
         }
@@ -31,7 +31,7 @@ final class ConstructionChains {
         while (!open.isEmpty()) {
             ObjectStation next = open.peek();
             if (seen.add(next)) {
-                next.asks().stream().filter(one -> !seen.contains(one)).forEach(open::push);
+                next.asks().stream().filter(station -> !seen.contains(station)).forEach(open::push);
             } else {
                 open.pop();
                 inOrder.add(next);

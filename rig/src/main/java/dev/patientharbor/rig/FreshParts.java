@@ -72,10 +72,11 @@ final class FreshParts {
 
     private ObjectMaking constructed(ObjectMaking.Constructed constructed) {
         List<MarkedMember> sites = new ArrayList<>();
-        for (MarkedMember one : constructed.sites()) {
-            List<AssemblyArgument> given = replaced(one.arguments());
+        for (MarkedMember site : constructed.sites()) {
+            List<AssemblyArgument> given = replaced(site.arguments());
             sites.add(
-                    new MarkedMember(one.owner(), one.kind(), one.name(), one.descriptor(), given));
+                    new MarkedMember(
+                            site.owner(), site.kind(), site.name(), site.descriptor(), given));
         }
         return new ObjectMaking.Constructed(
                 constructed.className(),
@@ -86,13 +87,13 @@ final class FreshParts {
 
     private List<AssemblyArgument> replaced(List<AssemblyArgument> arguments) {
         List<AssemblyArgument> replaced = new ArrayList<>();
-        for (AssemblyArgument one : arguments) {
-            String name = one.name();
+        for (AssemblyArgument argument : arguments) {
+            String name = argument.name();
             names.add(name);
             replaced.add(
                     passed.containsKey(name)
                             ? new AssemblyArgument.Passed(name, passed.get(name))
-                            : one);
+                            : argument);
         }
         return replaced;
     }

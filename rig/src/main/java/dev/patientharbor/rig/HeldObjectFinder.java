@@ -19,9 +19,10 @@ final class HeldObjectFinder {
         MadeStation station = station(consumer);
         ConstructedMaker maker = (ConstructedMaker) station.core();
         List<ArgumentSource> asked = maker.asked();
-        Optional<ArgumentSource> found = asked.stream().filter(one -> one.isFor(need)).findFirst();
+        Optional<ArgumentSource> found =
+                asked.stream().filter(source -> source.isFor(need)).findFirst();
         if (found.isEmpty()) {
-            List<String> names = asked.stream().flatMap(one -> one.need().stream()).toList();
+            List<String> names = asked.stream().flatMap(source -> source.need().stream()).toList();
             List<String> near = NearNames.of(need, names);
             throw new IllegalArgumentException(
                     JavaName.of(consumer)
@@ -67,7 +68,7 @@ final class HeldObjectFinder {
             }
         }
         if (found.size() > 1) {
-            found.removeIf(one -> !RigWording.isSlotOf(one.part().slot(), consumer));
+            found.removeIf(station -> !RigWording.isSlotOf(station.part().slot(), consumer));
         }
         if (found.size() == 1) {
             return found.get(0);

@@ -173,7 +173,8 @@ final class MadeStation extends ObjectStation {
     }
 
     RigException failure(String what, Throwable cause) {
-        String at = made().origin().map(one -> "\n  said at     " + one.text()).orElse("");
+        String at =
+                made().origin().map(position -> "\n  said at     " + position.text()).orElse("");
         return RigException.of(
                 made(),
                 what,

@@ -143,7 +143,7 @@ public abstract sealed class ObjectSource permits Rig, Scope {
                 && CARRIERS.contains(carrier.getRawType())) {
             return knows(carrier.getActualTypeArguments()[0], key);
         }
-        return exact.filter(one -> !(one.end() instanceof MissingStation)).isPresent()
+        return exact.filter(station -> !(station.end() instanceof MissingStation)).isPresent()
                 || exact.isEmpty() && isArrayOfKnown(type, key);
     }
 
@@ -174,7 +174,7 @@ public abstract sealed class ObjectSource permits Rig, Scope {
     public HeldObject held(Answer.Seat seat) {
         return held(
                 state.stations().all().stream()
-                        .filter(one -> one.part().seat().equals(seat))
+                        .filter(station -> station.part().seat().equals(seat))
                         .findFirst()
                         .orElseThrow(
                                 () ->
@@ -222,8 +222,8 @@ public abstract sealed class ObjectSource permits Rig, Scope {
 
     private <T> Optional<T> maybe(Class<T> contract, Slot slot) {
         return find(slot)
-                .filter(one -> !(one.end() instanceof MissingStation))
-                .map(one -> contract.cast(one.get(open())));
+                .filter(station -> !(station.end() instanceof MissingStation))
+                .map(station -> contract.cast(station.get(open())));
     }
 
     /** What hands out the object in the plain slot of a contract when it is asked. */
@@ -325,11 +325,11 @@ public abstract sealed class ObjectSource permits Rig, Scope {
         List<String> keys = new ArrayList<>();
         List<String> all = new ArrayList<>();
         for (AssemblyPart part : state.stations().assembly().parts()) {
-            Slot one = part.slot();
+            Slot slot = part.slot();
             if (part.seat().within().isEmpty()) {
-                all.add(RigWording.slot(one));
-                if (one.contract().equals(wanted.contract()) && one.key().isPresent()) {
-                    keys.add(one.key().get().text());
+                all.add(RigWording.slot(slot));
+                if (slot.contract().equals(wanted.contract()) && slot.key().isPresent()) {
+                    keys.add(slot.key().get().text());
                 }
             }
         }

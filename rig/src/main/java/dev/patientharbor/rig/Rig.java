@@ -67,8 +67,8 @@ public final class Rig extends ObjectSource implements AutoCloseable {
     /** Where an object stands that was made so far and is the only one of its place. */
     public List<Answer.Seat> created() {
         return live().stations().all().stream()
-                .filter(one -> one instanceof MadeStation made && isCreated(made))
-                .map(one -> one.part().seat())
+                .filter(station -> station instanceof MadeStation made && isCreated(made))
+                .map(station -> station.part().seat())
                 .toList();
     }
 
@@ -175,12 +175,12 @@ public final class Rig extends ObjectSource implements AutoCloseable {
                             + ", for it is no mock and no stub with canned answers: decorate it"
                             + " with spy");
         }
-        return calls(slot, one -> !observers.sawBefore(one));
+        return calls(slot, call -> !observers.sawBefore(call));
     }
 
     private List<Call> calls(Slot slot, Predicate<CallRecord.EnteredCall> counts) {
         return live().calls().all().stream()
-                .filter(one -> one.place().slot().equals(slot) && counts.test(one))
+                .filter(call -> call.place().slot().equals(slot) && counts.test(call))
                 .map(CallRecord.EnteredCall::call)
                 .toList();
     }

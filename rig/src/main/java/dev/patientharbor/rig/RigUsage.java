@@ -54,9 +54,9 @@ public final class RigUsage {
                     + strangers.stream()
                             .map(ShortName::of)
                             .map(
-                                    one ->
+                                    stranger ->
                                             "; called by "
-                                                    + one
+                                                    + stranger
                                                     + ", which does not receive it by the plan")
                             .collect(Collectors.joining());
         }
@@ -69,19 +69,19 @@ public final class RigUsage {
 
     /** What the plan leads to and nobody needed. */
     public List<Line> notMade() {
-        return lines.stream().filter(one -> one.made() == 0).toList();
+        return lines.stream().filter(line -> line.made() == 0).toList();
     }
 
     /** What was called by somebody who does not receive it by the plan. */
     public List<Line> bypassed() {
-        return lines.stream().filter(one -> !one.strangers().isEmpty()).toList();
+        return lines.stream().filter(line -> !line.strangers().isEmpty()).toList();
     }
 
     /** A table: the place, what is planned, what was seen. */
     @Override
     public String toString() {
-        int places = lines.stream().mapToInt(one -> one.place().length()).max().orElse(0);
-        int plans = lines.stream().mapToInt(one -> one.planned().length()).max().orElse(0);
+        int places = lines.stream().mapToInt(line -> line.place().length()).max().orElse(0);
+        int plans = lines.stream().mapToInt(line -> line.planned().length()).max().orElse(0);
         String row = "  %-" + Math.max(1, places) + "s  %-" + Math.max(1, plans) + "s  %s";
         return heading
                 + lines.stream()

@@ -38,7 +38,7 @@ final class StaticMembers {
                 at = at.getSuperclass()) {
             chain.add(0, at);
         }
-        chain.removeIf(one -> !filled.add(one));
+        chain.removeIf(declaring -> !filled.add(declaring));
         try {
             for (Class<?> one : chain) {
                 for (Field field : one.getDeclaredFields()) {
@@ -90,8 +90,13 @@ final class StaticMembers {
 
     private Object[] arguments(Method method) {
         List<Object> arguments = new ArrayList<>();
-        for (Parameter one : method.getParameters()) {
-            arguments.add(get(method, one.getParameterizedType(), KeyMarks.key(one), "method"));
+        for (Parameter parameter : method.getParameters()) {
+            arguments.add(
+                    get(
+                            method,
+                            parameter.getParameterizedType(),
+                            KeyMarks.key(parameter),
+                            "method"));
         }
         return arguments.toArray();
     }

@@ -127,10 +127,10 @@ final class StationTable {
         Deque<ObjectStation> open = new ArrayDeque<>();
         assembly.entries().forEach(entry -> open.add(at(entry)));
         while (!open.isEmpty()) {
-            ObjectStation one = open.remove();
-            if (seen.add(one)) {
-                open.addAll(one.asks());
-                open.add(one.next());
+            ObjectStation station = open.remove();
+            if (seen.add(station)) {
+                open.addAll(station.asks());
+                open.add(station.next());
             }
         }
         return List.copyOf(seen);

@@ -119,8 +119,8 @@ public final class TrialBuild {
         Set<ObjectStation> done = new LinkedHashSet<>();
         Set<ObjectStation> opened = new HashSet<>();
         Deque<ObjectStation> open = new ArrayDeque<>();
-        for (ObjectStation one : all) {
-            open.push(one);
+        for (ObjectStation station : all) {
+            open.push(station);
             while (!open.isEmpty()) {
                 ObjectStation next = open.peek();
                 if (opened.add(next)) {
@@ -151,7 +151,7 @@ public final class TrialBuild {
         } catch (RigException failure) {
             // What a mock of a class lacks is told by every check, and is no fault.
             if (!(failure.getCause() instanceof NoMockMakerException)) {
-                failure.failure().ifPresent(one -> tell(one, doing, failure));
+                failure.failure().ifPresent(cause -> tell(cause, doing, failure));
             }
         }
     }
@@ -163,7 +163,7 @@ public final class TrialBuild {
                     cause == null
                             ? new StackTraceElement[0]
                             : ThrownText.place(cause)
-                                    .map(one -> new StackTraceElement[] {one})
+                                    .map(frame -> new StackTraceElement[] {frame})
                                     .orElse(new StackTraceElement[0]);
             findings.add(attempt(failure.made(), doing).failed(failure.what(), stack));
         }

@@ -34,13 +34,13 @@ final class UsageMaker {
         for (RosterRow row : state.stations().assembly().roster().rows()) {
             add(row.answer(), row.consumer());
         }
-        for (CallRecord.EnteredCall one : state.calls().all()) {
-            calls.computeIfAbsent(one.place(), it -> new ArrayList<>()).add(one.call());
+        for (CallRecord.EnteredCall call : state.calls().all()) {
+            calls.computeIfAbsent(call.place(), it -> new ArrayList<>()).add(call.call());
         }
     }
 
     private void add(Answer answer, String consumer) {
-        answer.elements().forEach(one -> add(one.answer(), consumer));
+        answer.elements().forEach(element -> add(element.answer(), consumer));
         if (answer.fills().isPresent() && answer.elements().isEmpty()) {
             Seat seat = answer.fills().get();
             planned.put(seat, answer);
@@ -65,9 +65,9 @@ final class UsageMaker {
             }
         }
         lines.sort(
-                Comparator.comparing((RigUsage.Line one) -> !one.planned().isEmpty())
+                Comparator.comparing((RigUsage.Line line) -> !line.planned().isEmpty())
                         .thenComparing(RigUsage.Line::place));
-        long made = lines.stream().filter(one -> one.made() > 0).count();
+        long made = lines.stream().filter(line -> line.made() > 0).count();
         return new RigUsage(
                 state.profile() + ": " + made + " of " + lines.size() + " were made", lines);
     }
@@ -79,7 +79,7 @@ final class UsageMaker {
         Set<String> known = receivers.getOrDefault(made.slot(), Set.of());
         List<String> strangers =
                 seen.stream()
-                        .flatMap(one -> one.caller().stream())
+                        .flatMap(call -> call.caller().stream())
                         .distinct()
                         .filter(caller -> !isOneOf(known, caller))
                         .sorted()

@@ -60,7 +60,7 @@ final class AnsweringBehaviour implements Behaviour {
         this.converter = converter;
         this.slot = slot;
         this.where = where;
-        told = answers.stream().map(one -> one.method().text()).distinct().toList();
+        told = answers.stream().map(method -> method.method().text()).distinct().toList();
         ValueType seenFrom = converter.type(type);
         for (Method method : contract.getMethods()) {
             if (!Modifier.isStatic(method.getModifiers())) {
@@ -74,14 +74,14 @@ final class AnsweringBehaviour implements Behaviour {
     }
 
     private void add(Method method, CannedMethod canned, ValueType seenFrom) {
-        for (CannedMethod.Case one : canned.cases()) {
-            if (one.given().isEmpty() || one.given().get().size() == method.getParameterCount()) {
+        for (CannedMethod.Case row : canned.cases()) {
+            if (row.given().isEmpty() || row.given().get().size() == method.getParameterCount()) {
                 cases.computeIfAbsent(method, key -> new ArrayList<>())
                         .add(
                                 new Case(
-                                        one.given()
+                                        row.given()
                                                 .map(given -> arguments(method, given, seenFrom)),
-                                        one.answer(),
+                                        row.answer(),
                                         seenFrom.ofMember(
                                                 method.getDeclaringClass(),
                                                 method.getGenericReturnType())));

@@ -99,7 +99,7 @@ public final class CallRecord implements CallLog {
          */
         private synchronized boolean counts(Map<Object, Set<Object>> tokens) {
             return known == null
-                    || tokens.computeIfAbsent(known, one -> identities(known.get()))
+                    || tokens.computeIfAbsent(known, key -> identities(known.get()))
                             .contains(token);
         }
 
@@ -115,21 +115,21 @@ public final class CallRecord implements CallLog {
     }
 
     EnteredCall enter(Call start) {
-        EnteredCall one = new EnteredCall(start, place, within.get());
-        within.set(one);
+        EnteredCall call = new EnteredCall(start, place, within.get());
+        within.set(call);
         synchronized (entered) {
-            entered.add(one);
+            entered.add(call);
         }
-        return one;
+        return call;
     }
 
-    void leave(EnteredCall one, Call whole) {
-        if (one.outer == null) {
+    void leave(EnteredCall call, Call whole) {
+        if (call.outer == null) {
             within.remove();
         } else {
-            within.set(one.outer);
+            within.set(call.outer);
         }
-        one.ended(whole);
+        call.ended(whole);
     }
 
     @Override
@@ -151,6 +151,6 @@ public final class CallRecord implements CallLog {
             all = List.copyOf(entered);
         }
         Map<Object, Set<Object>> known = new IdentityHashMap<>();
-        return all.stream().filter(one -> one.counts(known)).toList();
+        return all.stream().filter(call -> call.counts(known)).toList();
     }
 }

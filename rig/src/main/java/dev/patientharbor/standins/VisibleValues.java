@@ -22,7 +22,7 @@ final class VisibleValues {
         }
         if (value instanceof Map<?, ?> map) {
             return map.entrySet().stream()
-                    .map(one -> value(one.getKey()) + ": " + value(one.getValue()))
+                    .map(entry -> value(entry.getKey()) + ": " + value(entry.getValue()))
                     .collect(Collectors.joining(", ", "{", "}"));
         }
         if (value instanceof List<?> list) {

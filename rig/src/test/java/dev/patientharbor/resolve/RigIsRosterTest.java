@@ -93,7 +93,7 @@ class RigIsRosterTest {
 
     private static boolean isWhole(Wiring wiring) {
         return wiring.unsound().isEmpty()
-                && wiring.aliases().stream().allMatch(one -> wiring.received(one).isPresent());
+                && wiring.aliases().stream().allMatch(alias -> wiring.received(alias).isPresent());
     }
 
     /** Compares what an object holds with its rows, and what those hold. */
@@ -155,8 +155,8 @@ class RigIsRosterTest {
             assertTrue(!labels.containsKey(object), again);
             labels.put(object, "fresh");
         } else {
-            assertSame(object, byLabel.computeIfAbsent(label, one -> object), again);
-            assertEquals(label, labels.computeIfAbsent(object, one -> label), again);
+            assertSame(object, byLabel.computeIfAbsent(label, key -> object), again);
+            assertEquals(label, labels.computeIfAbsent(object, key -> label), again);
         }
         Object core = object;
         for (String decorator : answer.decorators()) {
@@ -194,7 +194,7 @@ class RigIsRosterTest {
         }
         if (received instanceof Map<?, ?> map) {
             assertEquals(
-                    elements.stream().map(one -> one.key().orElseThrow().text()).toList(),
+                    elements.stream().map(element -> element.key().orElseThrow().text()).toList(),
                     List.copyOf(map.keySet()),
                     again);
         }

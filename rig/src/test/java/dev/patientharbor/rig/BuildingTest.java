@@ -229,7 +229,9 @@ class BuildingTest {
             assertSame(Yard.call(rig.get(PORT.type("Desk")), "other"), other.outermost());
             assertEquals(
                     List.of("Timed", "Fixed"),
-                    other.layers().stream().map(one -> one.getClass().getSimpleName()).toList());
+                    other.layers().stream()
+                            .map(layer -> layer.getClass().getSimpleName())
+                            .toList());
             for (String need : List.of("there", "jakarta", "javax")) {
                 HeldObject held = rig.received(PORT.type("Late"), need);
                 assertEquals("Sonar", held.innermost().getClass().getSimpleName(), need);

@@ -139,13 +139,13 @@ class ConversionAgreesTest {
         assertEquals(List.of(), yard.set().findings());
         List<String> failed = new ArrayList<>();
         int converted = 0;
-        for (ProfileVerdict one : yard.set().check().profiles()) {
-            if (one.complete().orElse(false)) {
-                try (Rig rig = yard.rig(one.name())) {
+        for (ProfileVerdict verdict : yard.set().check().profiles()) {
+            if (verdict.complete().orElse(false)) {
+                try (Rig rig = yard.rig(verdict.name())) {
                     rig.get(yard.type("Desk"));
                     converted++;
                 } catch (RigException fault) {
-                    failed.add(pairs.get(one.name()) + ": " + fault.getMessage());
+                    failed.add(pairs.get(verdict.name()) + ": " + fault.getMessage());
                 }
             }
         }

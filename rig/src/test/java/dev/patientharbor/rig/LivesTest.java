@@ -202,8 +202,8 @@ class LivesTest {
             }
             start.countDown();
             Set<Object> distinct = Collections.newSetFromMap(new IdentityHashMap<>());
-            for (Future<List<Object>> one : all) {
-                distinct.addAll(one.get(30, TimeUnit.SECONDS));
+            for (Future<List<Object>> future : all) {
+                distinct.addAll(future.get(30, TimeUnit.SECONDS));
             }
             assertEquals(3, distinct.size(), "round " + round);
         }
@@ -263,8 +263,8 @@ class LivesTest {
             }
             start.await();
             rig.close();
-            for (Future<?> one : all) {
-                one.get(30, TimeUnit.SECONDS);
+            for (Future<?> future : all) {
+                future.get(30, TimeUnit.SECONDS);
             }
             assertEquals(0, open.get(), "round " + round);
         }
@@ -283,11 +283,13 @@ class LivesTest {
             }
         }
         assertTrue(YARD.log().endsWith("-Tally -Levelled -Sonar -Cable"));
-        for (int i = 0; i < 50 && objects.stream().anyMatch(one -> one.get() != null); i++) {
+        for (int i = 0;
+                i < 50 && objects.stream().anyMatch(reference -> reference.get() != null);
+                i++) {
             System.gc();
             Thread.sleep(20);
         }
-        assertEquals(0, objects.stream().filter(one -> one.get() != null).count());
+        assertEquals(0, objects.stream().filter(reference -> reference.get() != null).count());
     }
 
     @Test

@@ -203,8 +203,8 @@ class OrderOfMakingTest {
                             }));
         }
         Set<Object> distinct = Collections.newSetFromMap(new IdentityHashMap<>());
-        for (Future<Object> one : all) {
-            distinct.add(one.get());
+        for (Future<Object> future : all) {
+            distinct.add(future.get());
         }
         pool.shutdown();
         assertEquals(RIGS, distinct.size());

@@ -39,8 +39,8 @@ class TrialTest {
                 .toList();
     }
 
-    private static String text(Finding one) {
-        return one.kind().id() + " " + one.at().text() + " " + one.message();
+    private static String text(Finding finding) {
+        return finding.kind().id() + " " + finding.at().text() + " " + finding.message();
     }
 
     @Test

@@ -83,8 +83,8 @@ class UsageTest {
             assertEquals(
                     "Gauge within quay 1, Pump 1",
                     usage.lines().stream()
-                            .filter(one -> one.calls().filter(it -> it == 1).isPresent())
-                            .map(one -> one.place() + " 1")
+                            .filter(line -> line.calls().filter(it -> it == 1).isPresent())
+                            .map(line -> line.place() + " 1")
                             .collect(Collectors.joining(", ")));
         }
     }
@@ -210,7 +210,7 @@ class UsageTest {
             assertEquals(
                     "[p.Desk, p.Desk]",
                     rig.calls(yard.type("Horn")).stream()
-                            .map(one -> one.caller().orElse("?"))
+                            .map(call -> call.caller().orElse("?"))
                             .toList()
                             .toString());
             assertEquals(List.of(), rig.usage().bypassed());
