@@ -17,7 +17,7 @@ final class CommandEnding {
             return verdict.hasAtLeast(failOn) ? ExitCode.FINDINGS : ExitCode.CLEAN;
         }
         for (RuleFault fault : verdict.faults()) {
-            console.tell(
+            console.notify(
                     "patient-harbor: a fault of ours, not of your file: "
                             + fault.rule()
                             + " did not come to its end: "

@@ -34,7 +34,7 @@ public record Console(PrintStream out, PrintStream err, TextLayout layout) {
     }
 
     /** Prints a line of its own for people, behind all that was printed until now. */
-    void tell(String line) {
+    void notify(String line) {
         out.flush();
         err.println(VisibleText.of(line));
     }

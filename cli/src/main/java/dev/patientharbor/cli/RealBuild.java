@@ -56,7 +56,7 @@ final class RealBuild {
         Map<String, List<Finding>> found = new LinkedHashMap<>();
         try {
             while (!left.isEmpty()) {
-                Map<String, List<Finding>> some = some(left);
+                Map<String, List<Finding>> some = buildSome(left);
                 found.putAll(some);
                 left.removeAll(some.keySet());
             }
@@ -67,7 +67,7 @@ final class RealBuild {
     }
 
     /** Builds at least the first of some profiles. */
-    private Map<String, List<Finding>> some(List<String> profiles) throws IOException {
+    private Map<String, List<Finding>> buildSome(List<String> profiles) throws IOException {
         Path report = Files.createTempFile("patient-harbor", ".build");
         try {
             Process process = start(report, profiles);

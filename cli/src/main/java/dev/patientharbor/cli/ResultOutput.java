@@ -54,7 +54,7 @@ final class ResultOutput {
         } catch (IOException fault) {
             throw new UncheckedIOException("cannot write " + file.get(), fault);
         }
-        console.tell("written to " + file.get());
+        console.notify("written to " + file.get());
     }
 
     private static Path path(String given) {

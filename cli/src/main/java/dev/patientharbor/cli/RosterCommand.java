@@ -51,7 +51,7 @@ final class RosterCommand {
         output.write(text);
         int ending = CommandEnding.of(verdict, failOn, console);
         if (ending == ExitCode.FINDINGS) {
-            console.tell("there are findings: patient-harbor check tells them");
+            console.notify("there are findings: patient-harbor check tells them");
         }
         return ending;
     }

@@ -44,15 +44,15 @@ public final class Tool {
                     debug,
                     console);
         } catch (OutOfMemoryError fault) {
-            console.tell(
+            console.notify(
                     NAME
                             + ": the memory is not enough for what is read; name less code, or give"
                             + " Java more by JAVA_TOOL_OPTIONS=-Xmx4g");
             return trace(fault, debug, console, ExitCode.UNUSABLE);
         } catch (RuntimeException | StackOverflowError fault) {
-            console.tell(NAME + ": a fault of ours, not of your file: " + fault);
+            console.notify(NAME + ": a fault of ours, not of your file: " + fault);
             if (!debug) {
-                console.tell("  --debug shows where it happened");
+                console.notify("  --debug shows where it happened");
             }
             return trace(fault, debug, console, ExitCode.OUR_FAULT);
         }
@@ -117,14 +117,14 @@ public final class Tool {
     }
 
     private static int unusable(ParameterException fault, Console console) {
-        console.tell(NAME + ": " + fault.getMessage());
+        console.notify(NAME + ": " + fault.getMessage());
         if (fault instanceof UnmatchedArgumentException unmatched) {
             List<String> near = unmatched.getSuggestions();
             if (!near.isEmpty()) {
-                console.tell("  did you mean " + String.join(", ", near) + "?");
+                console.notify("  did you mean " + String.join(", ", near) + "?");
             }
         }
-        console.tell(
+        console.notify(
                 "  "
                         + fault.getCommandLine().getCommandSpec().qualifiedName()
                         + " --help shows what there is");
@@ -133,7 +133,7 @@ public final class Tool {
 
     private static int unusable(
             String message, RuntimeException fault, boolean debug, Console console) {
-        console.tell(NAME + ": " + message);
+        console.notify(NAME + ": " + message);
         return trace(fault, debug, console, ExitCode.UNUSABLE);
     }
 
@@ -141,7 +141,7 @@ public final class Tool {
         if (debug) {
             StringWriter trace = new StringWriter();
             fault.printStackTrace(new PrintWriter(trace));
-            trace.toString().lines().forEach(line -> console.tell(line.replace("\t", "    ")));
+            trace.toString().lines().forEach(line -> console.notify(line.replace("\t", "    ")));
         }
         return code;
     }

@@ -36,7 +36,7 @@ final class AbsenceAgreement {
      *
      * @param able who can tell it
      */
-    boolean isTold(Finding finding, List<FindingReporter> able) {
+    boolean isReported(Finding finding, List<FindingReporter> able) {
         return !ABSENCES.contains(finding.kind())
                 || decided.computeIfAbsent(
                         finding.identity(),

@@ -99,7 +99,7 @@ public final class Checker {
                 faults.isEmpty()
                         && ofSet.stream().noneMatch(finding -> finding.kind().breaksCompleteness());
         SuppressionFilter filter = new SuppressionFilter(set.strictness(), circumstances.today());
-        SuppressionFilter.FilteredFindings siftedOfSet = filter.sift(ofSet);
+        SuppressionFilter.FilteredFindings siftedOfSet = filter.filter(ofSet);
         Map<Integer, Wiring> wirings = new HashMap<>();
         resolved.forEach(side -> wirings.putAll(side.wirings()));
         List<ProfileVerdict> profiles = new ArrayList<>();
@@ -112,7 +112,7 @@ public final class Checker {
                             setIsWhole && !joined.isBrokenByParent(number),
                             filter));
         }
-        List<Finding> findings = new ArrayList<>(siftedOfSet.told());
+        List<Finding> findings = new ArrayList<>(siftedOfSet.reported());
         findings.addAll(filter.findings(id -> !id.equals(FindingKinds.BUILD_FAILED.id())));
         findings.sort(Finding.ORDER);
         return new Verdict(
@@ -141,7 +141,7 @@ public final class Checker {
                                         && findings.stream()
                                                 .noneMatch(f -> f.kind().breaksCompleteness()));
         int needs = answers.values().stream().mapToInt(Integer::intValue).sum();
-        SuppressionFilter.FilteredFindings sifted = filter.sift(findings);
+        SuppressionFilter.FilteredFindings sifted = filter.filter(findings);
         return new ProfileVerdict(
                 profile.name(),
                 parents,
@@ -149,7 +149,7 @@ public final class Checker {
                 needs,
                 answers,
                 Optional.empty(),
-                sifted.told(),
+                sifted.reported(),
                 sifted.suppressed());
     }
 }

@@ -82,7 +82,8 @@ final class JoinedFindings {
                 side -> side.ofSet().forEach(reported -> agreement.add(side, reported.finding())));
         for (FindingReporter side : sides) {
             for (SetFinding one : side.ofSet()) {
-                if (agreement.isTold(one.finding(), one.profile().map(judges::get).orElse(sides))) {
+                if (agreement.isReported(
+                        one.finding(), one.profile().map(judges::get).orElse(sides))) {
                     ofSet.add(one.finding());
                 }
             }
@@ -108,7 +109,7 @@ final class JoinedFindings {
                 boolean ofAll = one.kind() == FindingKinds.UNUSED_BINDING;
                 boolean isToldOfSet =
                         one.kind() == FindingKinds.NOTHING_TO_CHECK && nothingAnywhere;
-                if (!isToldOfSet && agreement.isTold(one, ofAll ? all : judges.get(number))) {
+                if (!isToldOfSet && agreement.isReported(one, ofAll ? all : judges.get(number))) {
                     ofProfile.get(number).add(one);
                 }
             }
@@ -133,7 +134,7 @@ final class JoinedFindings {
         }
         for (List<PartialProfileFinding> same : byIdentity.values()) {
             if (same.size() == concerned.size()) {
-                tellOnce(number, same);
+                reportOnce(number, same);
             } else {
                 for (PartialProfileFinding one : same) {
                     one.touched()
@@ -147,7 +148,7 @@ final class JoinedFindings {
         }
     }
 
-    private void tellOnce(int number, List<PartialProfileFinding> same) {
+    private void reportOnce(int number, List<PartialProfileFinding> same) {
         TreeSet<String> consumers = new TreeSet<>();
         TreeSet<String> entries = new TreeSet<>();
         Finding finding = same.get(0).finding();

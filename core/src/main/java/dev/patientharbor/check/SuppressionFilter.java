@@ -32,7 +32,7 @@ final class SuppressionFilter {
     private final Map<String, Set<String>> named = new HashMap<>();
 
     /** What is told and what is not, of the set or of one profile. */
-    record FilteredFindings(List<Finding> told, List<SuppressedFinding> suppressed) {}
+    record FilteredFindings(List<Finding> reported, List<SuppressedFinding> suppressed) {}
 
     SuppressionFilter(Strictness strictness, LocalDate today) {
         this.strictness = strictness;
@@ -44,7 +44,7 @@ final class SuppressionFilter {
         }
     }
 
-    FilteredFindings sift(List<Finding> findings) {
+    FilteredFindings filter(List<Finding> findings) {
         List<Finding> told = new ArrayList<>();
         List<SuppressedFinding> suppressed = new ArrayList<>();
         for (Finding finding : findings) {

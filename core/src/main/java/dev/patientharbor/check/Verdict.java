@@ -339,8 +339,8 @@ public final class Verdict {
         if (ofIt == null) {
             return profile;
         }
-        SuppressionFilter.FilteredFindings more = filter.sift(ofIt);
-        return profile.built(more.told(), more.suppressed());
+        SuppressionFilter.FilteredFindings more = filter.filter(ofIt);
+        return profile.built(more.reported(), more.suppressed());
     }
 
     /** Whether a class of that binary name is in the code that was read. */

@@ -59,7 +59,7 @@ public final class AreaTable {
         declared.forEach(this::number);
         declared.forEach(this::addMembers);
         if (!declared.isEmpty()) {
-            code.sorted().forEach(this::tellOverlap);
+            code.sorted().forEach(this::addOverlap);
         }
     }
 
@@ -83,7 +83,7 @@ public final class AreaTable {
     }
 
     /** Tells a name that should be an area's. */
-    void tellUnknown(WrittenName written, Optional<Integer> profile) {
+    void addUnknown(WrittenName written, Optional<Integer> profile) {
         unknown.add(new UnknownArea(written, search.near(written.text()), false, profile));
     }
 
@@ -149,7 +149,7 @@ public final class AreaTable {
             Optional<WrittenName> around = at.inside();
             at = around.map(name -> byName.get(name.text())).orElse(null);
             if (at == null) {
-                around.ifPresent(name -> tellUnknown(name, Optional.empty()));
+                around.ifPresent(name -> addUnknown(name, Optional.empty()));
             }
         }
         for (Area one : inside) {
@@ -180,7 +180,7 @@ public final class AreaTable {
         }
     }
 
-    private void tellOverlap(ClassFacts facts) {
+    private void addOverlap(ClassFacts facts) {
         List<Area> all = memberOf(facts);
         int innermost = of(facts);
         for (Area area : all) {

@@ -196,7 +196,7 @@ public final class BindingResolver {
     }
 
     /** Resolves what stands in place of a binding: its slot at its level, but other words. */
-    ResolvedBinding again(ResolvedBinding inPlaceOf, Binding binding) {
+    ResolvedBinding resolveInPlaceOf(ResolvedBinding inPlaceOf, Binding binding) {
         int level = slots.level(inPlaceOf.slot().orElseThrow());
         return resolve(binding, inPlaceOf.owner(), inPlaceOf.place(), level);
     }

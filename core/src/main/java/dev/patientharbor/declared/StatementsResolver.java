@@ -69,7 +69,7 @@ public final class StatementsResolver {
                         profile.terms().demands().stream().map(this::demand).toList(),
                         profile.terms().loosenings().stream().map(this::loosening).toList(),
                         profile.terms().expectations().stream().map(this::expectation).toList(),
-                        bindings::again);
+                        bindings::resolveInPlaceOf);
         add(profile.words(), number, LevelTable.WHOLE, own);
         for (PlaceStatements within : profile.within()) {
             level(within.place(), number)
@@ -144,7 +144,7 @@ public final class StatementsResolver {
     private ResolvedReach reach(Reach reach, int number, int level) {
         Optional<Integer> upTo = reach.upTo().flatMap(area -> areas.find(area.text()));
         if (reach.upTo().isPresent() && upTo.isEmpty()) {
-            areas.tellUnknown(reach.upTo().get(), Optional.of(number));
+            areas.addUnknown(reach.upTo().get(), Optional.of(number));
         }
         return new ResolvedReach(
                 reach, level, bindings.slot(reach.need(), new ArrayList<>()), upTo);

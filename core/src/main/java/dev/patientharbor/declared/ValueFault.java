@@ -29,6 +29,7 @@ public record ValueFault(
                 Optional.empty(),
                 name,
                 parameters,
-                new ConversionCheck.Problem(given.at(), List.of(), given.says(), "a parameter"));
+                new ConversionCheck.Problem(
+                        given.at(), List.of(), given.canonicalText(), "a parameter"));
     }
 }

@@ -44,7 +44,7 @@ public final class BindingsOfAllSides {
      */
     public void add(ResolvedProfile profile, CodeSide side, SlotTable slots) {
         said.add(new ProfileOnSide(profile, slots));
-        for (ResolvedBinding binding : profile.own()) {
+        for (ResolvedBinding binding : profile.ownBindings()) {
             binding.names().forEach(name -> supply(name, side));
             binding.slot().ifPresent(slot -> replace(binding, slots.slot(slot)));
             binding.blueprint()
@@ -62,7 +62,7 @@ public final class BindingsOfAllSides {
                                                             standIns.putIfAbsent(
                                                                     facts.name(), kind)));
         }
-        for (ResolvedDecoratorStatement statement : profile.ownDecorations()) {
+        for (ResolvedDecoratorStatement statement : profile.ownDecoratorStatements()) {
             statement.all().forEach(decorator -> supply(decorator.name(), side));
         }
     }
@@ -90,7 +90,7 @@ public final class BindingsOfAllSides {
         if (profilesBySlot == null) {
             profilesBySlot = new HashMap<>();
             for (ProfileOnSide one : said) {
-                one.profile().own().stream()
+                one.profile().ownBindings().stream()
                         .flatMap(binding -> binding.slot().stream())
                         .filter(number -> one.slots().level(number) == LevelTable.WHOLE)
                         .distinct()

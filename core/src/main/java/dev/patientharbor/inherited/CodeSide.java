@@ -38,7 +38,7 @@ public record CodeSide(
     /** The sides of a set, in the order in which its profiles name them. */
     public static List<CodeSide> of(SetDeclaration set, CodePlaces places) {
         SideOverview all = new SideOverview(set, Optional.of(places));
-        List<List<WrittenName>> seen = seen(set, all.hierarchy());
+        List<List<WrittenName>> seen = placesByProfile(set, all.hierarchy());
         Map<List<WrittenName>, BitSet> bySeen = new LinkedHashMap<>();
         for (int number = 0; number < set.profiles().size(); number++) {
             if (!set.profiles().get(number).partial()) {
@@ -63,12 +63,13 @@ public record CodeSide(
     }
 
     /** The places of code that each profile sees, in the order of the file. */
-    public static List<List<WrittenName>> seen(SetDeclaration set) {
-        return seen(set, new ProfileHierarchy(set.profiles()));
+    public static List<List<WrittenName>> placesByProfile(SetDeclaration set) {
+        return placesByProfile(set, new ProfileHierarchy(set.profiles()));
     }
 
     /** By profile: the set's code, and what the profile adds, or else what it inherits. */
-    private static List<List<WrittenName>> seen(SetDeclaration set, ProfileHierarchy hierarchy) {
+    private static List<List<WrittenName>> placesByProfile(
+            SetDeclaration set, ProfileHierarchy hierarchy) {
         List<List<WrittenName>> seen =
                 new ArrayList<>(Collections.nCopies(set.profiles().size(), null));
         for (int number : hierarchy.order()) {

@@ -82,10 +82,10 @@ public final class EntryFinder {
                 found.set(i, new ResolvedEntry(found.get(i).written(), out, false));
             }
         }
-        return found.stream().map(entry -> without(excluded, entry)).toList();
+        return found.stream().map(entry -> withoutClasses(excluded, entry)).toList();
     }
 
-    private static ResolvedEntry without(Set<String> excluded, ResolvedEntry entry) {
+    private static ResolvedEntry withoutClasses(Set<String> excluded, ResolvedEntry entry) {
         if (!entry.text().isPattern() || entry.isExclusion()) {
             return entry;
         }

@@ -18,10 +18,10 @@ final class InheritedBindings {
     private final int profile;
     private final ProfileHierarchy hierarchy;
     private final List<List<ResolvedBinding>> boundTwice = new ArrayList<>();
-    private final List<ResolvedBinding> changesNothing = new ArrayList<>();
-    private final List<ResolvedProfile.RepeatedStatement> repeats = new ArrayList<>();
+    private final List<ResolvedBinding> needlessChanges = new ArrayList<>();
+    private final List<ResolvedProfile.RepeatedStatement> repeatedStatements = new ArrayList<>();
     private final List<ResolvedBinding> changed = new ArrayList<>();
-    private final Map<ResolvedBinding, ResolvedBinding> basis = new IdentityHashMap<>();
+    private final Map<ResolvedBinding, ResolvedBinding> changedBindings = new IdentityHashMap<>();
 
     /** What a change said that was put upon an inherited binding, by what came of it. */
     private final Map<ResolvedBinding, Binding> changes = new IdentityHashMap<>();
@@ -50,13 +50,13 @@ final class InheritedBindings {
     }
 
     /** What the profile says itself, changes put upon what they change. */
-    List<ResolvedBinding> own() {
+    List<ResolvedBinding> ownBindings() {
         return changed;
     }
 
     /** Own bindings that change a part of an inherited one, each with that one. */
-    Map<ResolvedBinding, ResolvedBinding> basis() {
-        return basis;
+    Map<ResolvedBinding, ResolvedBinding> changedBindings() {
+        return changedBindings;
     }
 
     private ResolvedBinding put(
@@ -64,28 +64,28 @@ final class InheritedBindings {
         Optional<ResolvedBinding> inherited = change.slot().flatMap(this::find);
         if (inherited.isPresent()) {
             ResolvedBinding whole =
-                    again.apply(change, change.declared().over(inherited.get().declared()));
-            basis.put(whole, inherited.get());
+                    again.apply(change, change.declared().laidOver(inherited.get().declared()));
+            changedBindings.put(whole, inherited.get());
             changes.put(whole, change.declared());
             return whole;
         }
         if (change.slot().isPresent()
                 && change.declared().supply().effect() == SupplyEffect.KEEPS) {
-            changesNothing.add(change);
+            needlessChanges.add(change);
         }
         return change;
     }
 
     /** The binding that holds for a slot at its level. */
     Optional<ResolvedBinding> find(int slot) {
-        InheritedStatement<ResolvedBinding> statement = said(slot);
+        InheritedStatement<ResolvedBinding> statement = statement(slot);
         return statement == null ? Optional.empty() : statement.what().binds();
     }
 
     /** The inherited bindings of a slot that no longer hold here, nearest first. */
     List<ResolvedBinding> hidden(int slot) {
         List<ResolvedBinding> hidden = new ArrayList<>(0);
-        InheritedStatement<ResolvedBinding> statement = said(slot);
+        InheritedStatement<ResolvedBinding> statement = statement(slot);
         while (statement != null && statement.over().isPresent()) {
             statement = statement.over().get();
             hidden.add(statement.what());
@@ -97,7 +97,7 @@ final class InheritedBindings {
      * The binding that first filled a slot since it was last removed: it keeps that one's place.
      */
     ResolvedBinding first(int slot) {
-        InheritedStatement<ResolvedBinding> statement = said(slot);
+        InheritedStatement<ResolvedBinding> statement = statement(slot);
         while (statement.over().filter(over -> !isRemoved(over)).isPresent()) {
             statement = statement.over().get();
         }
@@ -116,29 +116,29 @@ final class InheritedBindings {
     }
 
     /** Own words that remove or change what is not there. */
-    List<ResolvedBinding> changesNothing() {
-        return changesNothing;
+    List<ResolvedBinding> needlessChanges() {
+        return needlessChanges;
     }
 
     /** Own words that say what is inherited anyway. */
-    List<ResolvedProfile.RepeatedStatement> repeats() {
-        return repeats;
+    List<ResolvedProfile.RepeatedStatement> repeatedStatements() {
+        return repeatedStatements;
     }
 
     List<ResolvedProfile.Clash> clashes() {
         List<ResolvedProfile.Clash> clashes = new ArrayList<>();
         bindings.eachSlot(
                 slot ->
-                        ResolvedProfile.Clash.in(said(slot), slot, InheritedBindings::place)
+                        ResolvedProfile.Clash.in(statement(slot), slot, InheritedBindings::place)
                                 .ifPresent(clashes::add));
         return clashes;
     }
 
     boolean saysTheSameAs(InheritedBindings other, int slot) {
-        return said(slot) == other.said(slot);
+        return statement(slot) == other.statement(slot);
     }
 
-    private InheritedStatement<ResolvedBinding> said(int slot) {
+    private InheritedStatement<ResolvedBinding> statement(int slot) {
         return bindings.get(slot);
     }
 
@@ -172,24 +172,25 @@ final class InheritedBindings {
                 (slot, all) -> {
                     if (all.get(0).declared().supply().effect() == SupplyEffect.REMOVES
                             && find(slot).isEmpty()) {
-                        changesNothing.add(all.get(0));
+                        needlessChanges.add(all.get(0));
                     }
                     if (all.size() > 1) {
                         boundTwice.add(all);
-                    } else if (said(slot) != null && repeats(said(slot), all.get(0))) {
-                        repeats.add(
+                    } else if (statement(slot) != null
+                            && repeatedStatements(statement(slot), all.get(0))) {
+                        repeatedStatements.add(
                                 new ResolvedProfile.RepeatedStatement(
                                         slot,
                                         all.get(0).declared().at(),
-                                        said(slot).what().declared().at(),
+                                        statement(slot).what().declared().at(),
                                         all.get(0).binds()));
                     }
-                    bindings.put(slot, over(said(slot), all.get(0)));
+                    bindings.put(slot, overInherited(statement(slot), all.get(0)));
                 });
     }
 
     /** An own word upon an inherited one: a part of it settles only a dispute about that part. */
-    private InheritedStatement<ResolvedBinding> over(
+    private InheritedStatement<ResolvedBinding> overInherited(
             InheritedStatement<ResolvedBinding> inherited, ResolvedBinding own) {
         InheritedStatement<ResolvedBinding> statement =
                 InheritedStatement.by(profile, own, Optional.ofNullable(inherited));
@@ -199,7 +200,7 @@ final class InheritedBindings {
         }
         List<Binding> each =
                 inherited.disagreement().get().words().stream()
-                        .map(word -> change.over(word.what().declared()))
+                        .map(word -> change.laidOver(word.what().declared()))
                         .toList();
         return each.stream().allMatch(each.get(0)::saysTheSameAs)
                 ? statement
@@ -210,7 +211,7 @@ final class InheritedBindings {
     /**
      * Whether an own word is the inherited one again, with the same grounds, and settles nothing.
      */
-    private static boolean repeats(
+    private static boolean repeatedStatements(
             InheritedStatement<ResolvedBinding> inherited, ResolvedBinding own) {
         Binding before = inherited.what().declared();
         return inherited.disagreement().isEmpty()

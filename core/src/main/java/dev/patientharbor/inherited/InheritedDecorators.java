@@ -25,9 +25,9 @@ final class InheritedDecorators {
 
     private final SlotTable slots;
     private final LevelTable levels;
-    private final List<ResolvedProfile.NeedlessDrop> dropsNothing = new ArrayList<>();
+    private final List<ResolvedProfile.NeedlessDrop> needlessDrops = new ArrayList<>();
 
-    private final List<ResolvedProfile.RepeatedStatement> repeats = new ArrayList<>();
+    private final List<ResolvedProfile.RepeatedStatement> repeatedStatements = new ArrayList<>();
 
     /** What was said of a slot at its level, in order, parents before children. */
     private final Map<Integer, InheritedStatement<List<ResolvedDecoratorStatement>>> changes =
@@ -63,7 +63,7 @@ final class InheritedDecorators {
     }
 
     /** Whether something is said of a slot, or of every key of its contract, at its very level. */
-    boolean speaksOf(int slot) {
+    boolean statesAt(int slot) {
         if (changes.containsKey(slot)) {
             return true;
         }
@@ -76,13 +76,13 @@ final class InheritedDecorators {
         return changes.keySet();
     }
 
-    List<ResolvedProfile.NeedlessDrop> dropsNothing() {
-        return dropsNothing;
+    List<ResolvedProfile.NeedlessDrop> needlessDrops() {
+        return needlessDrops;
     }
 
     /** Own lists that say what is inherited anyway. */
-    List<ResolvedProfile.RepeatedStatement> repeats() {
-        return repeats;
+    List<ResolvedProfile.RepeatedStatement> repeatedStatements() {
+        return repeatedStatements;
     }
 
     /** The decorators of a slot at its level, outermost first. */
@@ -168,14 +168,14 @@ final class InheritedDecorators {
                 .dropsNothing(inherited)
                 .forEach(
                         decorator ->
-                                dropsNothing.add(
+                                needlessDrops.add(
                                         new ResolvedProfile.NeedlessDrop(statement, decorator)));
         InheritedStatement<List<ResolvedDecoratorStatement>> before = changes.get(slot);
         List<ResolvedDecoratorStatement> all = new ArrayList<>();
         if (before != null) {
             all.addAll(before.what());
             if (before.disagreement().isEmpty() && isAgain(statement, ownList(slot))) {
-                repeats.add(
+                repeatedStatements.add(
                         new ResolvedProfile.RepeatedStatement(
                                 slot,
                                 statement.declared().at(),

@@ -34,18 +34,18 @@ public final class ResolvedProfile {
     private final int number;
     private final ProfileHierarchy hierarchy;
     private final boolean lacksParents;
-    private final List<ResolvedBinding> own;
-    private final List<ResolvedDecoratorStatement> ownDecorations;
+    private final List<ResolvedBinding> ownBindings;
+    private final List<ResolvedDecoratorStatement> ownDecoratorStatements;
     private final List<ResolvedReach> reaches = new ArrayList<>();
     private final List<ResolvedReach> ownReaches;
-    private final BitSet speaksAt = new BitSet();
+    private final BitSet statesAt = new BitSet();
     private final boolean plain;
     private final InheritedBindings bindings;
     private final Optional<InheritedStatement<Lifetime>> lifetime;
     private final Optional<InheritedStatement<Boolean>> eager;
     private final InheritedDecorators decorators;
     private final List<ResolvedDemand> demands = new ArrayList<>();
-    private final List<LoosenedDemand> loosened = new ArrayList<>();
+    private final List<LoosenedDemand> loosenedDemands = new ArrayList<>();
     private final List<ResolvedExpectation> expectations;
 
     /** A decorator that is dropped where it is not. */
@@ -98,7 +98,7 @@ public final class ResolvedProfile {
         this.declared = declared;
         this.number = number;
         this.hierarchy = hierarchy;
-        ownDecorations = List.copyOf(statements.decorations());
+        ownDecoratorStatements = List.copyOf(statements.decorations());
         lacksParents =
                 !hierarchy.unknownParents(number).isEmpty()
                         || parents.stream().anyMatch(ResolvedProfile::lacksParents);
@@ -109,13 +109,13 @@ public final class ResolvedProfile {
                         parents.stream().map(profile -> profile.bindings).toList(),
                         statements.bindings(),
                         statements.again());
-        own = List.copyOf(bindings.own());
+        ownBindings = List.copyOf(bindings.ownBindings());
         decorators =
                 new InheritedDecorators(
                         number,
                         hierarchy,
                         parents.stream().map(profile -> profile.decorators).toList(),
-                        ownDecorations,
+                        ownDecoratorStatements,
                         slots,
                         levels);
         lifetime = term(declared.terms().lifetime(), parents, profile -> profile.lifetime);
@@ -131,13 +131,14 @@ public final class ResolvedProfile {
         demands.addAll(statements.demands());
         for (ResolvedProfile parent : parents) {
             reaches.addAll(parent.reaches);
-            speaksAt.or(parent.speaksAt);
+            statesAt.or(parent.statesAt);
         }
-        own.forEach(binding -> binding.slot().ifPresent(slot -> speaksAt.set(slots.level(slot))));
-        ownDecorations.forEach(
-                statement -> statement.slot().ifPresent(slot -> speaksAt.set(slots.level(slot))));
-        reaches.forEach(reach -> speaksAt.set(reach.level()));
-        plain = speaksAt.length() <= 1;
+        ownBindings.forEach(
+                binding -> binding.slot().ifPresent(slot -> statesAt.set(slots.level(slot))));
+        ownDecoratorStatements.forEach(
+                statement -> statement.slot().ifPresent(slot -> statesAt.set(slots.level(slot))));
+        reaches.forEach(reach -> statesAt.set(reach.level()));
+        plain = statesAt.length() <= 1;
     }
 
     /** Takes out the rules that are loosened. */
@@ -145,7 +146,7 @@ public final class ResolvedProfile {
         Map<RuleSubject, ResolvedDemand> first = new HashMap<>();
         demands.forEach(demand -> first.putIfAbsent(demand.subject(), demand));
         for (ResolvedLoosening loosening : loosenings) {
-            loosened.add(
+            loosenedDemands.add(
                     new LoosenedDemand(
                             loosening, Optional.ofNullable(first.get(loosening.subject()))));
         }
@@ -177,8 +178,8 @@ public final class ResolvedProfile {
     }
 
     /** The rules that it loosens, in order. */
-    public List<LoosenedDemand> loosened() {
-        return loosened;
+    public List<LoosenedDemand> loosenedDemands() {
+        return loosenedDemands;
     }
 
     /** What it expects its consumers to receive. */
@@ -187,8 +188,8 @@ public final class ResolvedProfile {
     }
 
     /** Its own bindings that change a part of an inherited one, each with that one. */
-    public Map<ResolvedBinding, ResolvedBinding> basis() {
-        return bindings.basis();
+    public Map<ResolvedBinding, ResolvedBinding> changedBindings() {
+        return bindings.changedBindings();
     }
 
     /** The bindings that hold in it, whatever their level, in the order of their slots. */
@@ -250,12 +251,12 @@ public final class ResolvedProfile {
         return hierarchy.unknownParents(number);
     }
 
-    public List<ResolvedBinding> own() {
-        return own;
+    public List<ResolvedBinding> ownBindings() {
+        return ownBindings;
     }
 
-    public List<ResolvedDecoratorStatement> ownDecorations() {
-        return ownDecorations;
+    public List<ResolvedDecoratorStatement> ownDecoratorStatements() {
+        return ownDecoratorStatements;
     }
 
     /** What it says itself of how far needs may look. */
@@ -289,19 +290,19 @@ public final class ResolvedProfile {
     }
 
     /** Words of its own that remove or change what is not there. */
-    public List<ResolvedBinding> changesNothing() {
-        return bindings.changesNothing();
+    public List<ResolvedBinding> needlessChanges() {
+        return bindings.needlessChanges();
     }
 
     /** Words of its own that say what is inherited anyway. */
-    public List<RepeatedStatement> repeats() {
-        List<RepeatedStatement> repeats = new ArrayList<>(bindings.repeats());
-        repeats.addAll(decorators.repeats());
+    public List<RepeatedStatement> repeatedStatements() {
+        List<RepeatedStatement> repeats = new ArrayList<>(bindings.repeatedStatements());
+        repeats.addAll(decorators.repeatedStatements());
         return repeats;
     }
 
-    public List<NeedlessDrop> dropsNothing() {
-        return decorators.dropsNothing();
+    public List<NeedlessDrop> needlessDrops() {
+        return decorators.needlessDrops();
     }
 
     /** Where its parents, or theirs, disagree, and nobody has settled it. */
@@ -317,7 +318,7 @@ public final class ResolvedProfile {
     }
 
     /** Whether nothing is said but for the profile as a whole. */
-    public boolean isPlain() {
+    public boolean statesWholeProfileOnly() {
         return plain;
     }
 
@@ -327,13 +328,13 @@ public final class ResolvedProfile {
     }
 
     /** Whether anything is said at a level. */
-    public boolean speaksAt(int words) {
-        return speaksAt.get(words);
+    public boolean statesAt(int words) {
+        return statesAt.get(words);
     }
 
     /** Whether decorators of a slot are spoken of at its very level. */
     public boolean decoratesAt(int slot) {
-        return decorators.speaksOf(slot);
+        return decorators.statesAt(slot);
     }
 
     /** What limits how far needs may look, its own words before inherited ones. */

@@ -32,7 +32,7 @@ public record Binding(
     /**
      * This change put upon an inherited binding, or this replacement with the values that it keeps.
      */
-    public Binding over(Binding inherited) {
+    public Binding laidOver(Binding inherited) {
         boolean part = supply.effect() == SupplyEffect.KEEPS;
         GivenArguments values = part || keepsValues ? inherited.with.changedBy(with) : with;
         return new Binding(
@@ -55,7 +55,7 @@ public record Binding(
     public boolean saysTheSameAs(Binding other) {
         return slot.equals(other.slot)
                 && supply.isSameAs(other.supply)
-                && with.says().equals(other.with.says())
+                && with.canonicalText().equals(other.with.canonicalText())
                 && lifetime.equals(other.lifetime)
                 && constructor.equals(other.constructor);
     }

@@ -29,9 +29,10 @@ public record CannedMethod(WrittenName method, List<Case> cases) {
             given = given.map(List::copyOf);
         }
 
-        String says() {
-            return given.map(all -> all.stream().map(GivenValue::says).toList() + " -> ").orElse("")
-                    + answer.says();
+        String canonicalText() {
+            return given.map(all -> all.stream().map(GivenValue::canonicalText).toList() + " -> ")
+                            .orElse("")
+                    + answer.canonicalText();
         }
     }
 
@@ -52,7 +53,7 @@ public record CannedMethod(WrittenName method, List<Case> cases) {
         }
 
         /** It as text: equal for equal responses. */
-        String says();
+        String canonicalText();
 
         /** One after the other, the last one from then on; a plain answer is one alone. */
         record Answers(List<GivenValue> inOrder) implements Response {
@@ -61,8 +62,8 @@ public record CannedMethod(WrittenName method, List<Case> cases) {
             }
 
             @Override
-            public String says() {
-                return inOrder.stream().map(GivenValue::says).toList().toString();
+            public String canonicalText() {
+                return inOrder.stream().map(GivenValue::canonicalText).toList().toString();
             }
 
             @Override
@@ -79,7 +80,7 @@ public record CannedMethod(WrittenName method, List<Case> cases) {
          */
         record Fails(WrittenName type, Optional<WrittenName> saying) implements Response {
             @Override
-            public String says() {
+            public String canonicalText() {
                 return "fails " + type.text() + saying.map(name -> ": " + name.text()).orElse("");
             }
 
@@ -91,8 +92,10 @@ public record CannedMethod(WrittenName method, List<Case> cases) {
     }
 
     /** The answers as text: equal for equal answers. */
-    String says() {
+    String canonicalText() {
         return method.text()
-                + cases.stream().map(Case::says).collect(Collectors.joining(", ", "(", ")"));
+                + cases.stream()
+                        .map(Case::canonicalText)
+                        .collect(Collectors.joining(", ", "(", ")"));
     }
 }

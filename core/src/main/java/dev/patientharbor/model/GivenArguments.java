@@ -41,7 +41,7 @@ public record GivenArguments(Map<String, GivenValue> named, List<GivenValue> pos
         return Stream.concat(
                         named.entrySet().stream()
                                 .map(entry -> GivenValue.field(entry.getKey(), entry.getValue())),
-                        positional.stream().map(GivenValue::says))
+                        positional.stream().map(GivenValue::canonicalText))
                 .collect(Collectors.joining(", "));
     }
 
@@ -52,11 +52,11 @@ public record GivenArguments(Map<String, GivenValue> named, List<GivenValue> pos
     }
 
     /** The values as text: equal for equal values. */
-    public String says() {
+    public String canonicalText() {
         return named.entrySet().stream()
                         .map(entry -> GivenValue.field(entry.getKey(), entry.getValue()))
                         .toList()
                         .toString()
-                + positional.stream().map(GivenValue::says).toList();
+                + positional.stream().map(GivenValue::canonicalText).toList();
     }
 }

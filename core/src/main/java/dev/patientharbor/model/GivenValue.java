@@ -33,11 +33,11 @@ public sealed interface GivenValue {
     }
 
     /** The value as text, settings by their names: equal for equal values. */
-    String says();
+    String canonicalText();
 
     /** A value under its name, as text. */
     static String field(String name, GivenValue value) {
-        return plainOrQuoted(name) + ": " + value.says();
+        return plainOrQuoted(name) + ": " + value.canonicalText();
     }
 
     /** A text, in quotes if it could be taken for several values. */
@@ -60,7 +60,7 @@ public sealed interface GivenValue {
     /** A plain value; may hold settings such as {@code ${NAME:-default}}. */
     record Text(String text, SourcePosition at) implements GivenValue {
         @Override
-        public String says() {
+        public String canonicalText() {
             return GivenValue.plainOrQuoted(text);
         }
 
@@ -78,8 +78,10 @@ public sealed interface GivenValue {
         }
 
         @Override
-        public String says() {
-            return items.stream().map(GivenValue::says).collect(Collectors.joining(", ", "[", "]"));
+        public String canonicalText() {
+            return items.stream()
+                    .map(GivenValue::canonicalText)
+                    .collect(Collectors.joining(", ", "[", "]"));
         }
 
         @Override
@@ -96,7 +98,7 @@ public sealed interface GivenValue {
         }
 
         @Override
-        public String says() {
+        public String canonicalText() {
             return fields.entrySet().stream()
                     .map(field -> GivenValue.field(field.getKey(), field.getValue()))
                     .collect(Collectors.joining(", ", "{", "}"));

@@ -73,13 +73,13 @@ public sealed interface Supply {
     }
 
     /** Everything that it says, as text: equal for equal supplies, wherever they stand. */
-    default String says() {
+    default String canonicalText() {
         return kind().map(ImplementationKind::word).orElse("") + ' ' + words();
     }
 
     /** Whether another one supplies the same, wherever the two stand. */
     default boolean isSameAs(Supply other) {
-        return says().equals(other.says());
+        return canonicalText().equals(other.canonicalText());
     }
 
     /**
@@ -152,8 +152,8 @@ public sealed interface Supply {
         }
 
         @Override
-        public String says() {
-            return "stub " + answers.stream().map(CannedMethod::says).toList();
+        public String canonicalText() {
+            return "stub " + answers.stream().map(CannedMethod::canonicalText).toList();
         }
     }
 
@@ -179,8 +179,8 @@ public sealed interface Supply {
         }
 
         @Override
-        public String says() {
-            return of.word() + " value " + given.says();
+        public String canonicalText() {
+            return of.word() + " value " + given.canonicalText();
         }
     }
 

@@ -86,8 +86,8 @@ public final class LevelTable {
     }
 
     /** A level as one sees it who is a member of what it asks for: without that slot. */
-    public int without(int level, int slot) {
-        return beside(Kind.WITHOUT, level, List.of(slot));
+    public int withoutSlot(int level, int slot) {
+        return withSearch(Kind.WITHOUT, level, List.of(slot));
     }
 
     /** The slot that is left out at a level; none for most. */
@@ -107,7 +107,7 @@ public final class LevelTable {
 
     /** Where what is bound at a level stands without its layers, to be put into others. */
     public int core(int level) {
-        return beside(Kind.CORE, level, List.of());
+        return withSearch(Kind.CORE, level, List.of());
     }
 
     /**
@@ -116,7 +116,7 @@ public final class LevelTable {
      * @param own the slot in which it stands by itself
      */
     public int variant(int level, int own) {
-        return beside(Kind.VARIANT, level, List.of(own));
+        return withSearch(Kind.VARIANT, level, List.of(own));
     }
 
     /** The slot in which one of several stands by itself; none at most levels. */
@@ -125,7 +125,7 @@ public final class LevelTable {
     }
 
     /** A level that looks where another one does. */
-    private int beside(Kind kind, int level, List<Integer> way) {
+    private int withSearch(Kind kind, int level, List<Integer> way) {
         Level of = levels.get(level);
         Making making = new Making(kind, of.making().name(), level, way);
         return numbers.computeIfAbsent(

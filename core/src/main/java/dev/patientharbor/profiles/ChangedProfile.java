@@ -19,7 +19,7 @@ final class ChangedProfile {
     private final Plan plan;
     private final String name;
     private Optional<WrittenName> entry = Optional.empty();
-    private LevelStatements whole = new LevelStatements(List.of(), List.of(), List.of());
+    private LevelStatements addWhole = new LevelStatements(List.of(), List.of(), List.of());
     private final List<PlaceStatements> within = new ArrayList<>();
 
     ChangedProfile(Plan plan, String name) {
@@ -36,8 +36,8 @@ final class ChangedProfile {
         entry = Optional.of(only);
     }
 
-    void whole(LevelStatements statements) {
-        whole = statements;
+    void addWhole(LevelStatements statements) {
+        addWhole = statements;
     }
 
     void within(WrittenName place, LevelStatements statements) {
@@ -53,7 +53,7 @@ final class ChangedProfile {
                         false,
                         List.of(new WrittenName(plan.profile(), at)),
                         ProfileTerms.NONE,
-                        whole,
+                        addWhole,
                         within,
                         at);
         List<Profile> profiles = lineage(old, plan.profile());

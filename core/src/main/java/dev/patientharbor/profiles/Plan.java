@@ -107,7 +107,7 @@ public final class Plan {
     private Plan swap(Slot slot, SupplyDefinition supply, NameCollector names, SourcePosition at) {
         Swap swap = Swap.of(this, slot);
         RequiredArgument.of(supply, "what is to fill " + slot.text());
-        return swap.by(supply.binding(swap.slot(), names, at), names);
+        return swap.apply(supply.binding(swap.slot(), names, at), names);
     }
 
     /** One consumer alone: all that it needs is replaced by mocks, but for what is kept. */

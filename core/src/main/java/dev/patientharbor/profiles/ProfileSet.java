@@ -66,7 +66,7 @@ public final class ProfileSet {
     private final List<Path> files;
     private Optional<CodePlaces> read = Optional.empty();
     private Optional<Answered> answered = Optional.empty();
-    private Map<String, List<WrittenName>> seen;
+    private Map<String, List<WrittenName>> placesByProfile;
 
     /** What was found on a day, and the plans that were asked for since. */
     private record Answered(LocalDate day, Verdict verdict, Map<String, Plan> plans) {}
@@ -236,7 +236,7 @@ public final class ProfileSet {
      */
     public List<Path> classPath(String profile) {
         List<WrittenName> places =
-                seen().get(RequiredArgument.of(profile, "the name of a profile"));
+                placesByProfile().get(RequiredArgument.of(profile, "the name of a profile"));
         if (places == null) {
             throw new IllegalArgumentException("there is no profile " + profile);
         }
@@ -244,16 +244,16 @@ public final class ProfileSet {
     }
 
     /** The places of code that each profile sees. */
-    private synchronized Map<String, List<WrittenName>> seen() {
-        if (seen == null) {
+    private synchronized Map<String, List<WrittenName>> placesByProfile() {
+        if (placesByProfile == null) {
             List<WrittenName> all = code.stream().map(CodeRoot::written).toList();
-            List<List<WrittenName>> ofEach = sides ? CodeSide.seen(declared) : List.of();
-            seen = new HashMap<>();
+            List<List<WrittenName>> ofEach = sides ? CodeSide.placesByProfile(declared) : List.of();
+            placesByProfile = new HashMap<>();
             for (int i = 0; i < declared.profiles().size(); i++) {
-                seen.put(declared.profiles().get(i).name(), sides ? ofEach.get(i) : all);
+                placesByProfile.put(declared.profiles().get(i).name(), sides ? ofEach.get(i) : all);
             }
         }
-        return seen;
+        return placesByProfile;
     }
 
     /** What its settings are; what they say is printed by none of this. */

@@ -90,27 +90,28 @@ public final class Supplies {
     /** A value, converted to the contract: as {@link SupplyDefinition#with} takes it. */
     public static SupplyDefinition value(Object value) {
         RequiredArgument.of(value, "a value");
-        return SupplyDefinition.ofReal(
+        return SupplyDefinition.realUnlessCalled(
                 (names, at, as) -> new Supply.OfValue(as, GivenValueMaker.of(value, at)));
     }
 
     /** What a static method returns, or a method of the object in the slot of that class. */
     public static SupplyDefinition factory(Class<?> holder, String method) {
         RequiredArgument.of(method, "the name of a method");
-        return SupplyDefinition.ofReal(
+        return SupplyDefinition.realUnlessCalled(
                 (names, at, as) -> new Supply.Factory(as, names.written(holder, at), method));
     }
 
     /** An object of the caller's, as it is. */
     public static SupplyDefinition object(Object object) {
         RequiredArgument.of(object, "the object that is handed in");
-        return SupplyDefinition.ofReal((names, at, as) -> new Supply.HandedIn(as, object));
+        return SupplyDefinition.realUnlessCalled(
+                (names, at, as) -> new Supply.HandedIn(as, object));
     }
 
     /** What a piece of code makes: it runs whenever an instance is wanted, never while checking. */
     public static SupplyDefinition madeBy(Supplier<?> maker) {
         RequiredArgument.of(maker, "what makes an object");
-        return SupplyDefinition.ofReal((names, at, as) -> new Supply.MadeBy(as, maker));
+        return SupplyDefinition.realUnlessCalled((names, at, as) -> new Supply.MadeBy(as, maker));
     }
 
     /** Whatever fills another slot: the same instance. */
@@ -135,7 +136,7 @@ public final class Supplies {
      */
     public static SupplyDefinition keyedBy(String method, Class<?>... types) {
         RequiredArgument.of(method, "the name of a method");
-        return SupplyDefinition.ofReal(
+        return SupplyDefinition.realUnlessCalled(
                 (names, at, as) -> new Supply.ByStatedKey(as, method, names.written(types, at)));
     }
 

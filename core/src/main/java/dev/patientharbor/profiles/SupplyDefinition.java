@@ -72,7 +72,7 @@ public final class SupplyDefinition {
     }
 
     /** A supply that is real unless it is called a stand-in. */
-    static SupplyDefinition ofReal(Making making) {
+    static SupplyDefinition realUnlessCalled(Making making) {
         return of(making, Optional.of(ImplementationKind.REAL));
     }
 

@@ -63,24 +63,25 @@ final class Swap {
         return slot.text().replaceAll("[\\w.]+[.$](?=\\w)", "");
     }
 
-    Plan by(Binding binding, NameCollector names) {
+    Plan apply(Binding binding, NameCollector names) {
         ChangedProfile changed =
                 new ChangedProfile(plan, plan.profile() + ", " + shortText(slot) + " swapped");
         LevelStatements statements = new LevelStatements(List.of(binding), List.of(), List.of());
-        changed.whole(statements);
+        changed.addWhole(statements);
         boolean oneMock =
                 binding.supply().form() == SupplyForm.MOCK
                         && within.stream().allMatch(place -> layers(place).equals(layers("")));
         LevelStatements narrower =
                 oneMock
-                        ? new LevelStatements(List.of(outwards(binding)), List.of(), List.of())
+                        ? new LevelStatements(
+                                List.of(fromNextLevelOut(binding)), List.of(), List.of())
                         : statements;
         within.forEach(place -> changed.within(new WrittenName(place, binding.at()), narrower));
         return changed.set(names).plan(changed.name());
     }
 
     /** Whatever fills the slot at the next level out. */
-    private Binding outwards(Binding binding) {
+    private Binding fromNextLevelOut(Binding binding) {
         return new Binding(
                 slot,
                 new Supply.SameAs(slot),

@@ -78,7 +78,7 @@ public record ResolvedSet(
         SlotTable slots,
         LevelTable levels,
         AreaTable areas,
-        FillInFinder filledIn,
+        FillInFinder fillIn,
         LifetimeResolver lifetimes,
         BlueprintMaker blueprints,
         List<UnknownPlace> unknownPlaces,
@@ -86,7 +86,7 @@ public record ResolvedSet(
         List<NameLookup> otherNames,
         List<StatedKeys.UnstatedKey> unstatedKeys,
         SortedMap<Integer, ResolvedProfile> byNumber,
-        BindingsOfAllSides bound,
+        BindingsOfAllSides bindingsAnywhere,
         Set<TypeRef> emptyAllowed,
         List<ResolvedEntry> entries,
         List<ResolvedConsumer> consumers,
@@ -107,7 +107,7 @@ public record ResolvedSet(
     }
 
     /** Whether the set is said in Java, rather than in a file. */
-    public boolean isSaidInJava() {
+    public boolean isDefinedInJava() {
         return declared.at().match(file -> false, code -> false, source -> true);
     }
 
@@ -118,7 +118,7 @@ public record ResolvedSet(
 
     /** What these profiles bind themselves, profile by profile. */
     public Stream<ResolvedBinding> bindings() {
-        return profiles().stream().flatMap(profile -> profile.own().stream());
+        return profiles().stream().flatMap(profile -> profile.ownBindings().stream());
     }
 
     /** Receives decorators, each with the line that names it. */
@@ -129,7 +129,7 @@ public record ResolvedSet(
     /** Hands over each decorator that these profiles name themselves, profile by profile. */
     public void eachDecorator(DecoratorVisitor visitor) {
         for (ResolvedProfile profile : profiles()) {
-            for (ResolvedDecoratorStatement statement : profile.ownDecorations()) {
+            for (ResolvedDecoratorStatement statement : profile.ownDecoratorStatements()) {
                 statement.all().forEach(decorator -> visitor.visit(statement, decorator));
             }
         }
@@ -176,7 +176,7 @@ public record ResolvedSet(
     public void eachDistinctSeat(SeatVisitor visitor) {
         Optional<Wiring> first = Optional.empty();
         for (Wiring wiring : checked()) {
-            for (int place : wiring.unlike(first)) {
+            for (int place : wiring.seatsUnlike(first)) {
                 visitor.visit(wiring, wiring.reached(place));
             }
             if (first.isEmpty()) {
@@ -187,17 +187,17 @@ public record ResolvedSet(
 
     /** The interfaces with a mark that has no effect on an interface, by name. */
     public List<String> pointlessMarks() {
-        return filledIn.pointless().stream().map(ClassFacts::name).sorted().toList();
+        return fillIn.pointless().stream().map(ClassFacts::name).sorted().toList();
     }
 
     /** The classes of the code that would fill a slot if nothing bound it, by name. */
     public List<String> fillers(int slot) {
-        return names(filledIn.of(slots.slot(slot)).fit());
+        return names(fillIn.of(slots.slot(slot)).fit());
     }
 
     /** The classes that would, but ask for the very slot themselves, by name. */
     public List<String> leftOut(int slot) {
-        return names(filledIn.of(slots.slot(slot)).leftOut());
+        return names(fillIn.of(slots.slot(slot)).leftOut());
     }
 
     private static List<String> names(List<FillInFinder.Candidate> candidates) {
@@ -207,7 +207,7 @@ public record ResolvedSet(
     /** The slots of a contract, with whatever key, that classes of the code fill by themselves. */
     public List<String> filledUnder(int slot) {
         TypeRef contract = slots.slot(slot).contract();
-        return filledIn.members(contract).stream()
+        return fillIn.members(contract).stream()
                 .map(candidate -> text(candidate.fills()))
                 .distinct()
                 .toList();
@@ -261,7 +261,7 @@ public record ResolvedSet(
 
     /** The key that a class carries by a mark of its own. */
     public Optional<Key> markedKey(String className) {
-        return code().find(className).flatMap(filledIn::keyOf);
+        return code().find(className).flatMap(fillIn::keyOf);
     }
 
     /** Whether an area encloses the class of a consumer, or what some profile binds of it. */
@@ -270,7 +270,7 @@ public record ResolvedSet(
         boolean asMember = code().find(name).filter(it -> isAt(area, areas.of(it))).isPresent();
         return asMember
                 || profiles().stream()
-                        .flatMap(profile -> profile.own().stream())
+                        .flatMap(profile -> profile.ownBindings().stream())
                         .filter(binding -> binding.slot().isPresent())
                         .filter(binding -> isOf(binding, name))
                         .anyMatch(binding -> isAt(area, slots.level(binding.slot().orElseThrow())));
@@ -319,14 +319,14 @@ public record ResolvedSet(
     }
 
     /** The slot of a seat at each level at which a need that starts there looks, nearest first. */
-    public List<Integer> outward(int seat) {
+    public List<Integer> slotsOutward(int seat) {
         return Arrays.stream(levels.search(slots.level(seat)))
                 .mapToObj(level -> slots.at(seat, levels.words(level)))
                 .toList();
     }
 
     /** The slot at the level at which profiles say what fills a seat. */
-    public int saidAt(int seat) {
+    public int boundSlot(int seat) {
         return slots.at(seat, levels.words(slots.level(seat)));
     }
 

@@ -60,12 +60,12 @@ public final class AssemblyMaker {
      * what is bound besides, with every collection of it.
      */
     public static Assembly assembly(ResolvedSet set, Wiring wiring) {
-        Wiring whole = wiring.withAlso(besides(set, wiring));
+        Wiring whole = wiring.withAlso(collectionSeats(set, wiring));
         return new AssemblyMaker(set, whole)
                 .assembly(wiring.entries(), RosterMaker.roster(set, wiring));
     }
 
-    private static List<Integer> besides(ResolvedSet set, Wiring wiring) {
+    private static List<Integer> collectionSeats(ResolvedSet set, Wiring wiring) {
         Set<Integer> all = new LinkedHashSet<>();
         Set<TypeRef> contracts = new LinkedHashSet<>();
         for (ResolvedBinding binding : wiring.profile().bindings()) {
@@ -119,7 +119,7 @@ public final class AssemblyMaker {
             }
         }
         for (int seat : wiring.aliases()) {
-            if (wiring.settled(seat).isEmpty()) {
+            if (wiring.pastAliases(seat).isEmpty()) {
                 open.add(seat);
             }
         }

@@ -90,7 +90,7 @@ public final class RosterMaker {
     private RosterRow row(
             Blueprint consumer, Need need, int asked, Optional<Slot> as, Optional<String> within) {
         Slot slot = set.slots().slot(need.slot());
-        int end = wiring.settled(asked).orElse(asked);
+        int end = wiring.pastAliases(asked).orElse(asked);
         // A wrapping that is itself bound is what is asked for.
         boolean wrapped = wiring.outcome(end).isWrapping();
         Slot inside = wrapped ? new Slot(Carrier.innermost(slot.contract()), slot.key()) : slot;
@@ -143,7 +143,7 @@ public final class RosterMaker {
                 filled.map(wiring::outcome).flatMap(SlotOutcome::filledBy),
                 filled.map(set::leftOut).orElse(List.of()),
                 outcome.kind() == Kind.COLLECTION ? elements(outcome) : List.of(),
-                end.filter(seat -> outcome.isMet()).flatMap(this::behind),
+                end.filter(seat -> outcome.isMet()).flatMap(this::behindSeat),
                 given(outcome),
                 end.filter(seat -> outcome.isMet()).map(this::seat));
     }
@@ -172,16 +172,16 @@ public final class RosterMaker {
     private static String given(Binding binding) {
         Supply supply = binding.supply();
         return switch (supply.form()) {
-            case VALUE -> ((Supply.OfValue) supply).given().says();
+            case VALUE -> ((Supply.OfValue) supply).given().canonicalText();
             case MOCK -> "";
             case CLASS, FACTORY -> binding.with().words(binding.constructor());
-            case ANSWERS, OBJECT, CALL, STATED_KEYS, MEMBERS, SAME_AS -> supply.says();
-            case NONE, INHERITED, REMOVED, TO_FILL -> supply.says();
+            case ANSWERS, OBJECT, CALL, STATED_KEYS, MEMBERS, SAME_AS -> supply.canonicalText();
+            case NONE, INHERITED, REMOVED, TO_FILL -> supply.canonicalText();
         };
     }
 
     /** What a factory says it makes, or the end of a line of those that pass on to another. */
-    private Optional<Behind> behind(int seat) {
+    private Optional<Behind> behindSeat(int seat) {
         SlotOutcome first = wiring.outcome(seat);
         String contract = SlotTable.className(set.slots().slot(seat).contract());
         Optional<String> makes = first.blueprint().flatMap(Blueprint::makes).map(ClassType::name);
@@ -250,7 +250,7 @@ public final class RosterMaker {
 
     /** What the profiles that this one extends say of a seat, and no longer holds. */
     private List<Answer.Hidden> hidden(int seat) {
-        int said = set.saidAt(seat);
+        int said = set.boundSlot(seat);
         List<Answer.Hidden> all = new ArrayList<>();
         wiring.profile().hidden(said).stream()
                 // What was left to be filled is not hidden by what fills it.

@@ -22,7 +22,7 @@ final class BindingUses {
     BindingUses(ResolvedSet set, Wiring wiring) {
         this.set = set;
         this.wiring = wiring;
-        if (!wiring.profile().isPlain()) {
+        if (!wiring.profile().statesWholeProfileOnly()) {
             for (int i = 0; i < wiring.reachedSize(); i++) {
                 wiring.outcome(wiring.reached(i)).binding().ifPresent(atLevels::add);
             }
@@ -37,7 +37,7 @@ final class BindingUses {
                 binding.target().isPresent()
                         || binding.declared().supply().effect() == SupplyEffect.LEAVES_EMPTY
                         || set.lifetimes()
-                                .oneOfClass(SlotOutcome.by(binding, List.of()))
+                                .oneOfClass(SlotOutcome.ofBinding(binding, List.of()))
                                 .isPresent();
         return holds
                 && (wiring.isReached(slot)

@@ -21,7 +21,7 @@ final class BoundOutOfReach {
     BoundOutOfReach(ResolvedSet set) {
         this.set = set;
         for (ResolvedProfile profile : set.profiles()) {
-            for (ResolvedBinding binding : profile.own()) {
+            for (ResolvedBinding binding : profile.ownBindings()) {
                 binding.slot()
                         .ifPresent(
                                 slot ->

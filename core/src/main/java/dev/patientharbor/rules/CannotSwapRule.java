@@ -54,7 +54,7 @@ public final class CannotSwapRule implements Rule {
                                                                 .add(consumer.className());
                                                     }
                                                 }));
-        askedBy.keySet().removeIf(context.set().bound()::isReplaced);
+        askedBy.keySet().removeIf(context.set().bindingsAnywhere()::isReplaced);
         askedBy.forEach(
                 (name, by) ->
                         context.reporter().report(finding(context.set(), name, List.copyOf(by))));
@@ -117,11 +117,11 @@ public final class CannotSwapRule implements Rule {
                                 count
                                         + (count == 1 ? " consumer asks" : " consumers ask")
                                         + " for classes rather than contracts: "
-                                        + FindingWording.some(said)
+                                        + FindingWording.list(said)
                                         + ".")
                         .with(
                                 "classes",
-                                FindingWording.some(classes.stream().map(shortName).toList()))
+                                FindingWording.list(classes.stream().map(shortName).toList()))
                         .with("so", "only these classes, or subclasses of them, can be passed")
                         .with("do", "let those who ask for them ask for interfaces of them")
                         .touching(List.copyOf(asks.keySet()), List.of()));

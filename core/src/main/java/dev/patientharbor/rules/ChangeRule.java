@@ -24,13 +24,13 @@ final class ChangeRule implements Rule {
     @Override
     public void check(RuleContext context) {
         for (ResolvedProfile owner : context.set().profiles()) {
-            for (ResolvedBinding binding : owner.changesNothing()) {
+            for (ResolvedBinding binding : owner.needlessChanges()) {
                 context.reporter().report(owner, List.of(), changesNothing(context.set(), binding));
             }
-            for (ResolvedBinding binding : owner.own()) {
+            for (ResolvedBinding binding : owner.ownBindings()) {
                 boolean leftOpen = isTo(binding, SupplyEffect.LEAVES_OPEN);
                 if (leftOpen && binding.slot().isPresent()) {
-                    tellUnfilled(context, binding);
+                    reportUnfilled(context, binding);
                 }
             }
         }
@@ -60,7 +60,7 @@ final class ChangeRule implements Rule {
                                 : "take the line out, or name a supply");
     }
 
-    private static void tellUnfilled(RuleContext context, ResolvedBinding binding) {
+    private static void reportUnfilled(RuleContext context, ResolvedBinding binding) {
         String slot = context.set().text(binding.slot().orElseThrow());
         FindingWording wording = context.wording();
         for (Wiring wiring : context.set().checked()) {

@@ -35,7 +35,7 @@ final class DecoratorRule implements Rule {
                                                                         statement, decorator,
                                                                         fault)));
         for (ResolvedProfile owner : context.set().profiles()) {
-            for (ResolvedProfile.NeedlessDrop drop : owner.dropsNothing()) {
+            for (ResolvedProfile.NeedlessDrop drop : owner.needlessDrops()) {
                 context.reporter().report(owner, List.of(), dropsNothing(context, drop.dropped()));
             }
         }

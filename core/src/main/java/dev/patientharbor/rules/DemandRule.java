@@ -110,7 +110,7 @@ final class DemandRule implements Rule {
                 int slot = one.slot();
                 // What stands in for a slot that is held to the rule itself is told there alone.
                 boolean toldThere =
-                        one.isAlias() && wiring.settled(slot).filter(slots::test).isPresent();
+                        one.isAlias() && wiring.pastAliases(slot).filter(slots::test).isPresent();
                 if (slots.test(slot) && !toldThere) {
                     wiring.answer(slot).ifPresent(it -> outcomes.put(slot, it));
                 }
@@ -122,12 +122,12 @@ final class DemandRule implements Rule {
                                     outcome.blueprint()
                                             .map(context.set()::maker)
                                             .orElseGet(() -> outcome.answer().word());
-                            tell(slot, outcome, what, supply);
+                            report(slot, outcome, what, supply);
                         }
                     });
         }
 
-        private void tell(int slot, SlotOutcome outcome, String what, String is) {
+        private void report(int slot, SlotOutcome outcome, String what, String is) {
             SourcePosition at =
                     wiring.outcome(slot)
                             .binding()
@@ -184,7 +184,10 @@ final class DemandRule implements Rule {
         }
 
         private boolean isServed(int slot) {
-            return wiring.settled(slot).map(wiring::outcome).filter(SlotOutcome::isMet).isPresent();
+            return wiring.pastAliases(slot)
+                    .map(wiring::outcome)
+                    .filter(SlotOutcome::isMet)
+                    .isPresent();
         }
 
         private void outermost() {
@@ -218,7 +221,7 @@ final class DemandRule implements Rule {
             if (outcome.isMet()) {
                 Lifetime is = context.set().lifetimes().of(outcome, wiring.profile()).lifetime();
                 if (is != wanted) {
-                    tell(slot, outcome, "must be " + wanted.word(), is.word());
+                    report(slot, outcome, "must be " + wanted.word(), is.word());
                 }
             }
         }

@@ -31,7 +31,7 @@ final class EntryRule implements Rule {
                     entry -> context.reporter().report(finding(context.set(), packages, entry)));
         }
         boolean unread = context.set().profiles().isEmpty() && context.set().entries().isEmpty();
-        if (unread && context.reporter().hasTold(FindingKinds.MALFORMED_FILE)) {
+        if (unread && context.reporter().hasReported(FindingKinds.MALFORMED_FILE)) {
             // The file could not be read at all: what is not in it is not known.
             return;
         }
@@ -65,9 +65,9 @@ final class EntryRule implements Rule {
                                     context.reporter()
                                             .report(
                                                     wiring.profile(),
-                                                    nobody(context.set(), wiring.profile())));
+                                                    noConsumer(context.set(), wiring.profile())));
         }
-        boolean isToldWhy = context.reporter().hasTold(FindingKinds.CODE_MISSING);
+        boolean isToldWhy = context.reporter().hasReported(FindingKinds.CODE_MISSING);
         if (context.set().code().size() == 0
                 && context.set().code().findings().isEmpty()
                 && !isToldWhy) {
@@ -103,7 +103,7 @@ final class EntryRule implements Rule {
     }
 
     /** That the code of a side has none of the entry consumers: on another one they may be. */
-    private static Finding nobody(ResolvedSet set, ResolvedProfile profile) {
+    private static Finding noConsumer(ResolvedSet set, ResolvedProfile profile) {
         boolean noCode = set.code().size() == 0;
         return Finding.of(
                         FindingKinds.NOTHING_TO_CHECK,

@@ -64,7 +64,7 @@ final class FitRule implements Rule {
         if (end.isEmpty()) {
             return;
         }
-        Slot target = context.set().slots().slot(wiring.settled(slot).orElseThrow());
+        Slot target = context.set().slots().slot(wiring.pastAliases(slot).orElseThrow());
         Optional<ResolvedDecorator> layer = end.get().decorators().stream().findFirst();
         Optional<ClassType> outermost =
                 (layer.isPresent()
@@ -188,12 +188,12 @@ final class FitRule implements Rule {
                     finding.with(
                             "not known",
                             "what "
-                                    + wording.list(fit.missing().stream().sorted().toList())
+                                    + FindingWording.list(fit.missing().stream().sorted().toList())
                                     + " is: not on the code path");
         }
         List<String> others = wording.implementations(slot.contract());
         return others.isEmpty()
                 ? finding.with("do", "name a class that implements " + contract)
-                : finding.with("in the code", wording.list(wording.shortNames(others)));
+                : finding.with("in the code", FindingWording.list(wording.shortNames(others)));
     }
 }

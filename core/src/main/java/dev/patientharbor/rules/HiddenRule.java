@@ -22,7 +22,7 @@ final class HiddenRule implements Rule {
     @Override
     public void check(RuleContext context) {
         for (Wiring wiring : context.set().checked()) {
-            if (wiring.profile().isPlain()) {
+            if (wiring.profile().statesWholeProfileOnly()) {
                 continue; // nothing is narrower than the whole profile
             }
             Set<ResolvedBinding> seen = new HashSet<>();
@@ -40,12 +40,12 @@ final class HiddenRule implements Rule {
             RuleContext context, Wiring wiring, ResolvedBinding narrow, int seat) {
         ResolvedProfile profile = wiring.profile();
         boolean outside = false;
-        for (int said : context.set().outward(seat)) {
+        for (int said : context.set().slotsOutward(seat)) {
             Optional<ResolvedBinding> broad = profile.binding(said);
             if (outside
                     && broad.isPresent()
                     && !isKnownTo(context.set(), broad.get(), narrow)
-                    && !saysTheSame(broad.get(), narrow)) {
+                    && !supplySame(broad.get(), narrow)) {
                 context.reporter()
                         .report(
                                 profile,
@@ -68,7 +68,7 @@ final class HiddenRule implements Rule {
         return set.profile(narrow.owner()).isOrExtends(broad.owner());
     }
 
-    private static boolean saysTheSame(ResolvedBinding broad, ResolvedBinding narrow) {
+    private static boolean supplySame(ResolvedBinding broad, ResolvedBinding narrow) {
         return broad.declared().saysTheSameAs(narrow.declared());
     }
 

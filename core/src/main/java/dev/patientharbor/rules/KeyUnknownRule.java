@@ -23,7 +23,7 @@ final class KeyUnknownRule implements Rule {
     @Override
     public void check(RuleContext context) {
         for (ResolvedProfile owner : context.set().profiles()) {
-            for (ResolvedBinding binding : owner.own()) {
+            for (ResolvedBinding binding : owner.ownBindings()) {
                 if (binding.target().isPresent() && binding.slot().isPresent()) {
                     check(context, owner, binding);
                 }
@@ -110,7 +110,7 @@ final class KeyUnknownRule implements Rule {
         }
         int target = binding.target().orElseThrow();
         return !isAsked
-                && isNothing(wiring, wiring.aim(binding))
+                && isNothing(wiring, wiring.aliasSeat(binding))
                 && wiring.profile().bindings().stream()
                         .flatMap(held -> held.slot().stream())
                         .noneMatch(slot -> set.slots().plain(slot) == target);
@@ -120,7 +120,7 @@ final class KeyUnknownRule implements Rule {
      * The seats of which this rule tells that nothing fills them in a wiring, so that no other rule
      * needs to.
      */
-    static Set<Integer> told(Wiring wiring) {
+    static Set<Integer> reportedSeats(Wiring wiring) {
         return wiring.aliases().stream()
                 .map(wiring::outcome)
                 .filter(outcome -> outcome.binding().isPresent())

@@ -18,7 +18,7 @@ final class LooseningRule implements Rule {
     @Override
     public void check(RuleContext context) {
         for (ResolvedProfile owner : context.set().profiles()) {
-            for (LoosenedDemand loosened : owner.loosened()) {
+            for (LoosenedDemand loosened : owner.loosenedDemands()) {
                 for (Finding finding : findings(context.set(), owner, loosened)) {
                     context.reporter().report(owner, List.of(), finding);
                 }

@@ -83,7 +83,7 @@ final class MapKeyRule implements Rule {
                                             context.set().slots().slot(map).text(),
                                             context.set().text(map)
                                                     + " has no member for "
-                                                    + wording.list(lack.constants())
+                                                    + FindingWording.list(lack.constants())
                                                     + ".")
                                     .with("reached by", wording.path(wiring, map))
                                     .with(

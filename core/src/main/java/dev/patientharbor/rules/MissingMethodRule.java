@@ -92,12 +92,13 @@ final class MissingMethodRule implements Rule {
                                                 outcome.blueprint(),
                                                 SourcePosition.classNamed(made.className()))
                                         .ifPresent(
-                                                finding -> tell(context, seat, outcome, finding));
+                                                finding -> report(context, seat, outcome, finding));
                             }
                         });
     }
 
-    private static void tell(RuleContext context, int seat, SlotOutcome outcome, Finding finding) {
+    private static void report(
+            RuleContext context, int seat, SlotOutcome outcome, Finding finding) {
         for (Wiring wiring : context.set().checked()) {
             if (wiring.isReached(seat)
                     && wiring.outcome(seat).blueprint().equals(outcome.blueprint())) {
@@ -148,7 +149,7 @@ final class MissingMethodRule implements Rule {
                                 List.of(facts.name(), contract),
                                 name
                                         + " has no "
-                                        + wording.list(methods)
+                                        + FindingWording.list(methods)
                                         + ", which "
                                         + wording.shortName(contract)
                                         + " asks for.")

@@ -88,7 +88,7 @@ final class MockRule implements Rule {
 
     private static Finding ofClasses(RuleContext context, List<String> classes) {
         FindingWording wording = context.wording();
-        String names = wording.list(wording.shortNames(classes));
+        String names = FindingWording.list(wording.shortNames(classes));
         return Finding.of(
                         FindingKinds.MOCK_OF_CLASS,
                         context.set().declared().at(),

@@ -37,7 +37,7 @@ final class NamesRule implements Rule {
                                                                                 context.set(),
                                                                                 name))));
         for (ResolvedProfile owner : context.set().profiles()) {
-            for (ResolvedDecoratorStatement statement : owner.ownDecorations()) {
+            for (ResolvedDecoratorStatement statement : owner.ownDecoratorStatements()) {
                 statement.names().stream()
                         .filter(name -> name.facts().isEmpty())
                         .forEach(

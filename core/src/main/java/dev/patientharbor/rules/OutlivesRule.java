@@ -48,7 +48,7 @@ final class OutlivesRule implements Rule {
             Map<String, Integer> first = new LinkedHashMap<>();
             holders.forEach(
                     (held, by) -> {
-                        String what = at(wiring, held).text() + ' ' + context.set().text(held);
+                        String what = placeOf(wiring, held).text() + ' ' + context.set().text(held);
                         Integer same = first.putIfAbsent(what, held);
                         if (same != null) {
                             by.forEach(
@@ -114,7 +114,7 @@ final class OutlivesRule implements Rule {
                 : Lifetime.FRESH;
     }
 
-    private static SourcePosition at(Wiring wiring, int held) {
+    private static SourcePosition placeOf(Wiring wiring, int held) {
         SlotOutcome outcome = wiring.outcome(held);
         return outcome.binding()
                 .map(binding -> binding.declared().at())
@@ -133,7 +133,7 @@ final class OutlivesRule implements Rule {
         FindingWording wording = context.wording();
         SlotOutcome outcome = wiring.outcome(held);
         Lifetime lifetime = lifetime(context.set(), wiring, held);
-        SourcePosition at = at(wiring, held);
+        SourcePosition at = placeOf(wiring, held);
         String text = context.set().text(held);
         String what = outcome.blueprint().map(context.set()::maker).orElse(text);
         Finding finding =
@@ -146,7 +146,7 @@ final class OutlivesRule implements Rule {
                                         + " is "
                                         + lifetime.word()
                                         + ", and shared objects hold it as long as they live: "
-                                        + wording.list(
+                                        + FindingWording.list(
                                                 holders.entrySet().stream()
                                                         .map(
                                                                 entry ->

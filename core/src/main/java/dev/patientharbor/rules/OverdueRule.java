@@ -25,7 +25,7 @@ public final class OverdueRule implements Rule {
     @Override
     public void check(RuleContext context) {
         for (ResolvedProfile owner : context.set().profiles()) {
-            for (ResolvedBinding binding : owner.own()) {
+            for (ResolvedBinding binding : owner.ownBindings()) {
                 Grounds grounds = binding.declared().grounds();
                 if (grounds.isOver(today) && !isInherited(owner, binding)) {
                     String text =
@@ -47,7 +47,7 @@ public final class OverdueRule implements Rule {
 
     /** Whether a change of another part has the date from what it changes: it is told there. */
     private static boolean isInherited(ResolvedProfile owner, ResolvedBinding binding) {
-        return Optional.ofNullable(owner.basis().get(binding))
+        return Optional.ofNullable(owner.changedBindings().get(binding))
                 .filter(
                         basis ->
                                 basis.declared()

@@ -8,6 +8,7 @@ import dev.patientharbor.inherited.ResolvedProfile;
 import dev.patientharbor.model.WrittenName;
 import dev.patientharbor.needs.Need;
 import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.ruling.FindingWording;
 import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
 import java.util.ArrayList;
@@ -81,7 +82,7 @@ final class ReachRule implements Rule {
                                 + word.text()
                                 + ".")
                 .withAny("did you mean", NearNames.of(word.text(), known))
-                .with("needs", each.isEmpty() ? "none" : context.wording().list(each))
+                .with("needs", each.isEmpty() ? "none" : FindingWording.list(each))
                 .with("do", "name a need or a slot of its, or take the line out");
     }
 

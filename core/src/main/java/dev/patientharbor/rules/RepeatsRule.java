@@ -14,7 +14,7 @@ final class RepeatsRule implements Rule {
     @Override
     public void check(RuleContext context) {
         for (ResolvedProfile owner : context.set().profiles()) {
-            for (RepeatedStatement repeats : owner.repeats()) {
+            for (RepeatedStatement repeats : owner.repeatedStatements()) {
                 context.reporter()
                         .report(
                                 owner,

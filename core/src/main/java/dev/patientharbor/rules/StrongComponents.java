@@ -29,8 +29,8 @@ final class StrongComponents {
         Optional<Wiring> plain = Optional.empty();
         for (Wiring wiring : wirings) {
             // Where nothing is said for areas or consumers, equal outcomes have equal arrows.
-            boolean isPlain = wiring.profile().isPlain();
-            int[] places = wiring.unlike(isPlain ? plain : Optional.empty());
+            boolean isPlain = wiring.profile().statesWholeProfileOnly();
+            int[] places = wiring.seatsUnlike(isPlain ? plain : Optional.empty());
             arrows = add(wiring, places, arrows);
             if (isPlain && plain.isEmpty()) {
                 plain = Optional.of(wiring);

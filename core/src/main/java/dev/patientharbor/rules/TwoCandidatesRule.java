@@ -31,7 +31,7 @@ final class TwoCandidatesRule implements Rule {
                                 owner,
                                 profile -> InheritanceCheck.holdsFor(all.get(0), profile),
                                 all.get(0).slot().map(List::of).orElseThrow(),
-                                boundTwice(context.set(), all));
+                                boundTwiceFinding(context.set(), all));
             }
         }
         Map<Integer, List<Wiring>> open = new TreeMap<>();
@@ -94,7 +94,7 @@ final class TwoCandidatesRule implements Rule {
                 });
     }
 
-    private static Finding boundTwice(ResolvedSet set, List<ResolvedBinding> all) {
+    private static Finding boundTwiceFinding(ResolvedSet set, List<ResolvedBinding> all) {
         String slot = set.text(all.get(0).slot().orElseThrow());
         return Finding.of(
                         FindingKinds.TWO_CANDIDATES,
@@ -146,7 +146,7 @@ final class TwoCandidatesRule implements Rule {
                                                             : " slots fit."))
                                     .with(
                                             areClasses ? "classes" : "slots",
-                                            wording.list(
+                                            FindingWording.list(
                                                     candidates.stream()
                                                             .map(context.set()::text)
                                                             .toList()))

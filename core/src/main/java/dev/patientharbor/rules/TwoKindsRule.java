@@ -38,7 +38,7 @@ final class TwoKindsRule implements Rule {
     /** The first binding of the same maker, if it calls it otherwise. */
     private static Optional<ResolvedBinding> first(ResolvedSet set, ResolvedBinding binding) {
         return maker(binding)
-                .flatMap(set.bound()::firstBy)
+                .flatMap(set.bindingsAnywhere()::firstBy)
                 .filter(first -> isReal(first) != isReal(binding));
     }
 

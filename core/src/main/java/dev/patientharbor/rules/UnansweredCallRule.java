@@ -46,7 +46,8 @@ final class UnansweredCallRule implements Rule {
             }
             one.found()
                     .values()
-                    .forEach(call -> context.reporter().report(wiring.profile(), one.tell(call)));
+                    .forEach(
+                            call -> context.reporter().report(wiring.profile(), one.finding(call)));
         }
     }
 
@@ -144,13 +145,13 @@ final class UnansweredCallRule implements Rule {
                     .contains(call.key());
         }
 
-        Finding tell(UnansweredCall call) {
+        Finding finding(UnansweredCall call) {
             FindingWording wording = context.wording();
             boolean canned = call.standIn().declared().supply().cannedAnswers().isPresent();
             String method = wording.method(call.method());
             String slot = context.set().text(call.standIn().slot().orElseThrow());
             String callers =
-                    wording.list(wording.shortNames(List.copyOf(call.callers())))
+                    FindingWording.list(wording.shortNames(List.copyOf(call.callers())))
                             + (call.callers().size() == 1 ? " calls it." : " call it.");
             String supply = wording.supply(call.standIn());
             return Finding.of(

@@ -44,7 +44,7 @@ public final class UnmetNeedRule implements Rule {
             if (wiring.profile().lacksParents()) {
                 continue;
             }
-            Set<Integer> told = KeyUnknownRule.told(wiring);
+            Set<Integer> told = KeyUnknownRule.reportedSeats(wiring);
             for (int seat : wiring.unsound()) {
                 if (isNothing(wiring, seat)
                         && !told.contains(seat)
@@ -181,7 +181,7 @@ public final class UnmetNeedRule implements Rule {
         if (!filledIn.isEmpty()) {
             return "filled in under another key: " + String.join(", ", filledIn);
         }
-        List<String> elsewhere = set.bound().profiles(slot);
+        List<String> elsewhere = set.bindingsAnywhere().profiles(slot);
         return elsewhere.isEmpty()
                 ? "never bound"
                 : "bound in another profile: " + NameList.of(elsewhere);
@@ -274,12 +274,12 @@ public final class UnmetNeedRule implements Rule {
     private static String inTheCode(FindingWording wording, Slot slot) {
         List<String> fit = wording.implementations(slot.contract());
         if (!fit.isEmpty()) {
-            return wording.list(wording.shortNames(fit));
+            return FindingWording.list(wording.shortNames(fit));
         }
         List<String> unfit = wording.unfit(slot.contract());
         return unfit.isEmpty()
                 ? "no class that implements it"
-                : "none that can stand there: " + wording.list(unfit);
+                : "none that can stand there: " + FindingWording.list(unfit);
     }
 
     /** Where a line is to stand so that this need sees it. */
@@ -287,7 +287,7 @@ public final class UnmetNeedRule implements Rule {
         String name = common.declared().name();
         int level = set.slots().level(seat);
         Optional<ResolvedBinding> here = wiring.outcome(seat).binding();
-        if (set.isSaidInJava()) {
+        if (set.isDefinedInJava()) {
             return "in the profile " + name;
         }
         if (here.isPresent()) {

@@ -52,7 +52,7 @@ final class UnusedBindingRule implements Rule {
         for (ResolvedProfile owner : context.set().profiles()) {
             Set<ResolvedBinding> twice = new HashSet<>();
             owner.boundTwice().forEach(twice::addAll);
-            for (ResolvedBinding binding : owner.own()) {
+            for (ResolvedBinding binding : owner.ownBindings()) {
                 boolean atFault =
                         !supplies(binding)
                                 || binding.isBroken()
@@ -63,7 +63,7 @@ final class UnusedBindingRule implements Rule {
                         && !uses.isUsed(binding)
                         && !meant.contains(binding)
                         && !basis.contains(binding)
-                        && !isSaidAgain(context.reporter().heirs(owner), binding)
+                        && !isRepeated(context.reporter().heirs(owner), binding)
                         && !unsure.get(owner.number())) {
                     context.reporter()
                             .report(
@@ -81,7 +81,7 @@ final class UnusedBindingRule implements Rule {
     /** What a part change of a used binding keeps of an inherited one is used with it. */
     private static void addBasis(
             BindingUsesByOwner uses, ResolvedProfile profile, Set<ResolvedBinding> basis) {
-        profile.basis()
+        profile.changedBindings()
                 .forEach(
                         (change, inherited) -> {
                             if (basis.contains(change) || uses.isUsed(change)) {
@@ -134,7 +134,7 @@ final class UnusedBindingRule implements Rule {
     }
 
     /** Whether a profile that inherits it uses the same words, its own or another parent's. */
-    private static boolean isSaidAgain(List<Wiring> heirs, ResolvedBinding binding) {
+    private static boolean isRepeated(List<Wiring> heirs, ResolvedBinding binding) {
         if (binding.slot().isEmpty()) {
             return false;
         }

@@ -63,7 +63,7 @@ final class ValueMissingRule implements Rule {
                         .binding()
                         .filter(binding -> isOf(binding, consumer))
                         .map(binding -> binding.declared().at())
-                        .orElseGet(() -> FindingWording.at(consumer, need));
+                        .orElseGet(() -> FindingWording.placeOf(consumer, need));
         FailureImpact.TouchedConsumers touched =
                 context.reporter().impact(wiring).of(List.of(slot));
         Finding told =
@@ -94,10 +94,7 @@ final class ValueMissingRule implements Rule {
                         .toList();
         return needs.size() == 1
                 ? each.get(0) + ", and there is no value for it."
-                : needs.size()
-                        + " values, and there are none: "
-                        + context.wording().list(each)
-                        + ".";
+                : needs.size() + " values, and there are none: " + FindingWording.list(each) + ".";
     }
 
     /** The parameters beside one, and it, for which there is no value, by name. */

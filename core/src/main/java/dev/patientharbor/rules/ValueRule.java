@@ -47,7 +47,7 @@ final class ValueRule implements Rule {
                             binding,
                             finding(
                                     context.set(),
-                                    what(context, binding, fault),
+                                    valueText(context, binding, fault),
                                     slot(context.set(), binding),
                                     fault));
         }
@@ -58,7 +58,7 @@ final class ValueRule implements Rule {
         String name = context.set().maker(decorator.blueprint().orElseThrow());
         return finding(
                 context.set(),
-                what(context, name, fault),
+                valueText(context, name, fault),
                 context.set().text(decorator.slot()),
                 fault);
     }
@@ -139,15 +139,16 @@ final class ValueRule implements Rule {
         return ("aeiouAEIOU".indexOf(name.charAt(0)) < 0 ? "a " : "an ") + name;
     }
 
-    private static String what(RuleContext context, ResolvedBinding binding, ValueFault fault) {
+    private static String valueText(
+            RuleContext context, ResolvedBinding binding, ValueFault fault) {
         String name =
                 binding.blueprint()
                         .map(context.set()::maker)
                         .orElseGet(() -> slot(context.set(), binding));
-        return what(context, name, fault);
+        return valueText(context, name, fault);
     }
 
-    private static String what(RuleContext context, String name, ValueFault fault) {
+    private static String valueText(RuleContext context, String name, ValueFault fault) {
         return fault.need()
                 .map(need -> name + " (" + context.wording().place(need) + ")")
                 .orElse(name);

@@ -23,7 +23,7 @@ public final class FailureImpact {
     private final Set<Integer> entries;
 
     /** The seats of a slot, by where profiles say what fills them. */
-    private final Map<Integer, List<Integer>> saidAt = new HashMap<>();
+    private final Map<Integer, List<Integer>> seatsByBoundSlot = new HashMap<>();
 
     /** What fails touches nobody. */
     static final TouchedConsumers NOBODY = new TouchedConsumers(List.of(), List.of());
@@ -49,9 +49,12 @@ public final class FailureImpact {
         entries = new HashSet<>(wiring.entries());
         for (int i = 0; i < wiring.reachedSize(); i++) {
             int slot = wiring.reached(i);
-            saidAt.computeIfAbsent(set.saidAt(slot), key -> new ArrayList<>(1)).add(slot);
+            seatsByBoundSlot
+                    .computeIfAbsent(set.boundSlot(slot), key -> new ArrayList<>(1))
+                    .add(slot);
             if (set.slots().level(slot) != LevelTable.WHOLE && isOfWhole(wiring.outcome(slot))) {
-                saidAt.computeIfAbsent(set.slots().plain(slot), key -> new ArrayList<>(1))
+                seatsByBoundSlot
+                        .computeIfAbsent(set.slots().plain(slot), key -> new ArrayList<>(1))
                         .add(slot);
             }
             Set<Integer> needs = new HashSet<>();
@@ -84,7 +87,7 @@ public final class FailureImpact {
     /** Whom it touches if these slots fail. */
     public TouchedConsumers of(List<Integer> slots) {
         Set<Integer> failing = new HashSet<>(slots);
-        slots.forEach(slot -> failing.addAll(saidAt.getOrDefault(slot, List.of())));
+        slots.forEach(slot -> failing.addAll(seatsByBoundSlot.getOrDefault(slot, List.of())));
         List<Integer> open = new ArrayList<>(failing);
         TreeSet<String> consumers = new TreeSet<>();
         TreeSet<String> touchedEntries = new TreeSet<>();

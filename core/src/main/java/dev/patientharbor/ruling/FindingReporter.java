@@ -88,7 +88,7 @@ public final class FindingReporter {
     }
 
     /** Whether something of a kind is known that concerns no profile alone. */
-    public boolean hasTold(FindingKind kind) {
+    public boolean hasReported(FindingKind kind) {
         return before.contains(kind)
                 || ofSet.stream().anyMatch(reported -> reported.finding().kind() == kind);
     }
@@ -179,11 +179,11 @@ public final class FindingReporter {
      *     is to say so
      */
     public Set<FindingKind> leaveOutConsequences() {
-        boolean noCode = set.code().size() == 0 && NO_CODE.stream().anyMatch(this::hasTold);
+        boolean noCode = set.code().size() == 0 && NO_CODE.stream().anyMatch(this::hasReported);
         if (noCode) {
             explained.addAll(NAMES);
         }
-        if (hasTold(FindingKinds.INCLUDE_MISSING)) {
+        if (hasReported(FindingKinds.INCLUDE_MISSING)) {
             explained.add(FindingKinds.UNKNOWN_AREA);
         }
         if (explained.isEmpty()) {

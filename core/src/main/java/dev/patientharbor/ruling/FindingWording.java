@@ -102,7 +102,7 @@ public final class FindingWording {
         String contract = SlotTable.className(set.content(seat));
         return set.profiles().stream()
                 .filter(profile -> wiring.profile().isOrExtends(profile.number()))
-                .flatMap(profile -> profile.own().stream())
+                .flatMap(profile -> profile.ownBindings().stream())
                 .filter(binding -> binding.slot().isEmpty())
                 .flatMap(binding -> binding.names().stream())
                 .anyMatch(
@@ -139,12 +139,7 @@ public final class FindingWording {
     }
 
     /** The names, at most six, and how many more there are. */
-    public String list(List<String> names) {
-        return some(names);
-    }
-
-    /** The same. */
-    public static String some(List<String> names) {
+    public static String list(List<String> names) {
         String some = String.join(", ", names.subList(0, Math.min(MOST, names.size())));
         return names.size() <= MOST ? some : some + " and " + (names.size() - MOST) + " more";
     }
@@ -276,7 +271,7 @@ public final class FindingWording {
     }
 
     /** Where a class asks. */
-    public static SourcePosition at(Blueprint consumer, Need need) {
+    public static SourcePosition placeOf(Blueprint consumer, Need need) {
         return new SourcePosition.InClass(consumer.className(), need.place().words());
     }
 }

@@ -36,7 +36,7 @@ public final class LineToWrite {
             if (slot.key().isPresent() && own.isPresent() && !own.equals(slot.key())) {
                 continue;
             }
-            Optional<ImplementationKind> standIn = set.bound().standIn(name);
+            Optional<ImplementationKind> standIn = set.bindingsAnywhere().standIn(name);
             if (standIn.isPresent()) {
                 unreal.add(supply(standIn.get(), name));
             } else if (slot.key().isPresent() && own.equals(slot.key())) {
@@ -55,7 +55,7 @@ public final class LineToWrite {
     }
 
     private boolean isInJava() {
-        return set.isSaidInJava();
+        return set.isDefinedInJava();
     }
 
     private String supply(ImplementationKind kind, String name) {

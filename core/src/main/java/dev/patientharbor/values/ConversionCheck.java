@@ -166,7 +166,7 @@ public final class ConversionCheck {
     }
 
     private static void unfit(GivenValue given, String wanted, List<Problem> problems) {
-        String says = given.says();
+        String says = given.canonicalText();
         boolean cut = says.length() > MOST_SHOWN;
         String shown = cut ? says.substring(0, MOST_SHOWN) + "…" : says;
         problems.add(new Problem(given.at(), List.of(), shown, wanted));

@@ -19,7 +19,7 @@ final class AliasEnds {
     private final Wiring wiring;
 
     /** The ends of long lines, as they were found. */
-    private final Map<Integer, Integer> settled = new ConcurrentHashMap<>(0);
+    private final Map<Integer, Integer> pastAliases = new ConcurrentHashMap<>(0);
 
     private final Map<Integer, Integer> received = new ConcurrentHashMap<>(0);
 
@@ -28,8 +28,8 @@ final class AliasEnds {
     }
 
     /** Past those that stand in for another; empty if the line is a circle. */
-    Optional<Integer> settled(int seat) {
-        return end(seat, Kind.ALIAS::equals, settled);
+    Optional<Integer> pastAliases(int seat) {
+        return end(seat, Kind.ALIAS::equals, pastAliases);
     }
 
     /** The same, and behind what may be absent or is made when it is asked for. */

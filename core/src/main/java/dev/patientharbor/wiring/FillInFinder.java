@@ -76,7 +76,7 @@ public final class FillInFinder {
         }
 
         /** The slot in which it stands by itself. */
-        Slot own() {
+        Slot ownSlot() {
             return new Slot(type, Optional.empty());
         }
     }
@@ -171,7 +171,7 @@ public final class FillInFinder {
         if (known == null) {
             known = new HashMap<>();
             for (Candidate candidate : of(slot).fit()) {
-                known.putIfAbsent(candidate.own(), candidate.by());
+                known.putIfAbsent(candidate.ownSlot(), candidate.by());
             }
             byOwn.put(slot, known);
         }

@@ -57,13 +57,13 @@ public final class LifetimeResolver {
     private Optional<LifetimeChoice> known(SlotOutcome outcome) {
         Optional<LifetimeChoice> own = outcome.ownLifetime();
         if (own == null) {
-            own = own(outcome);
+            own = ownLifetime(outcome);
             outcome.ownLifetime(own);
         }
         return own;
     }
 
-    private Optional<LifetimeChoice> own(SlotOutcome outcome) {
+    private Optional<LifetimeChoice> ownLifetime(SlotOutcome outcome) {
         return outcome.binding()
                 .flatMap(binding -> binding.declared().lifetime())
                 .map(lifetime -> new LifetimeChoice(lifetime, By.BINDING))

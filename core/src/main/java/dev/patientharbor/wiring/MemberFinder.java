@@ -162,7 +162,7 @@ final class MemberFinder {
         for (FillInFinder.Candidate candidate : fillIn.members(asked.contract())) {
             int slot = slots.number(candidate.fills());
             Set<FillInFinder.Candidate> all = bySlot.get(slot);
-            int own = slots.number(candidate.own());
+            int own = slots.number(candidate.ownSlot());
             boolean isAsker = levels.leftOut(asked.level()).filter(it -> it == own).isPresent();
             if (all != null && all.contains(candidate) && !isAsker) {
                 members.add(filledIn(asked, slot, own, all.size() > 1));

@@ -125,11 +125,11 @@ public final class SlotFiller {
                                 .map(binding -> new FoundBinding(binding, LevelTable.WHOLE))
                         : finder.find(slots.plain(seat), level, profile);
         if (found.isPresent()) {
-            return bound(seat, found.get(), profile);
+            return fillBound(seat, found.get(), profile);
         }
         Optional<Carrier> carrier = Carrier.of(slots.slot(seat).contract());
         if (carrier.isPresent()) {
-            return wrapping(seat, carrier.get(), profile);
+            return fillWrapping(seat, carrier.get(), profile);
         }
         List<Integer> fitting =
                 finder.fitting(seat, level, profile).stream()
@@ -147,7 +147,7 @@ public final class SlotFiller {
         SlotOutcome outcome =
                 decorators.isEmpty()
                         ? bare(slots.plain(seat))
-                        : unbound(slots.slot(seat), decorators);
+                        : fillUnbound(slots.slot(seat), decorators);
         if (!fillIn.isAllowed()) {
             return outcome;
         }
@@ -171,7 +171,7 @@ public final class SlotFiller {
             return otherwise;
         }
         List<Integer> seats =
-                candidates.stream().map(candidate -> slots.number(candidate.own())).toList();
+                candidates.stream().map(candidate -> slots.number(candidate.ownSlot())).toList();
         if (seats.size() > 1) {
             return SlotOutcome.several(seats);
         }
@@ -206,7 +206,7 @@ public final class SlotFiller {
     }
 
     private SlotOutcome bare(ResolvedBinding binding) {
-        return bareByBinding.computeIfAbsent(binding, it -> SlotOutcome.by(it, List.of()));
+        return bareByBinding.computeIfAbsent(binding, it -> SlotOutcome.ofBinding(it, List.of()));
     }
 
     private SlotOutcome bare(int slot) {
@@ -214,7 +214,7 @@ public final class SlotFiller {
             bare = Arrays.copyOf(bare, slots.size() + slots.size() / 2);
         }
         if (bare[slot] == null) {
-            bare[slot] = unbound(slots.slot(slot), List.of());
+            bare[slot] = fillUnbound(slots.slot(slot), List.of());
         }
         return bare[slot];
     }
@@ -226,10 +226,10 @@ public final class SlotFiller {
                 : declared.stream().filter(ResolvedDecorator::isUsable).toList();
     }
 
-    private SlotOutcome bound(int seat, FoundBinding found, ResolvedProfile profile) {
+    private SlotOutcome fillBound(int seat, FoundBinding found, ResolvedProfile profile) {
         ResolvedBinding binding = found.binding();
         if (binding.target().isPresent() && !binding.isBroken()) {
-            return SlotOutcome.alias(Optional.of(binding), aim(seat, found, profile));
+            return SlotOutcome.alias(Optional.of(binding), aliasSeat(seat, found, profile));
         }
         if (binding.declared().supply().form() == SupplyForm.MEMBERS && !binding.isBroken()) {
             List<Integer> members = members(seat, binding, profile);
@@ -239,7 +239,7 @@ public final class SlotFiller {
         }
         List<ResolvedDecorator> decorators = usable(seat, profile);
         SlotOutcome outcome =
-                decorators.isEmpty() ? bare(binding) : SlotOutcome.by(binding, decorators);
+                decorators.isEmpty() ? bare(binding) : SlotOutcome.ofBinding(binding, decorators);
         return found.level() == slots.level(seat) || !outcome.isMet()
                 ? outcome
                 : outcome.inLayers(
@@ -259,7 +259,7 @@ public final class SlotFiller {
     }
 
     /** Where an alias aims: looked up from the asker; the slot itself means the next level out. */
-    private int aim(int seat, FoundBinding found, ResolvedProfile profile) {
+    private int aliasSeat(int seat, FoundBinding found, ResolvedProfile profile) {
         int target = found.binding().target().orElseThrow();
         boolean itself = target == slots.plain(seat);
         if (itself && found.level() == LevelTable.WHOLE) {
@@ -269,7 +269,7 @@ public final class SlotFiller {
         return finder.ask(target, itself ? levels.outside(level, found.level()) : level, profile);
     }
 
-    private SlotOutcome wrapping(int seat, Carrier carrier, ResolvedProfile profile) {
+    private SlotOutcome fillWrapping(int seat, Carrier carrier, ResolvedProfile profile) {
         int level = slots.level(seat);
         Slot slot = slots.slot(seat);
         int content = slots.number(new Slot(carrier.content(), slot.key()));
@@ -336,7 +336,7 @@ public final class SlotFiller {
         return false;
     }
 
-    private SlotOutcome unbound(Slot slot, List<ResolvedDecorator> decorators) {
+    private SlotOutcome fillUnbound(Slot slot, List<ResolvedDecorator> decorators) {
         TypeRef contract = slot.contract();
         if (values.isValue(contract)) {
             return SlotOutcome.nothing(SlotOutcome.Kind.VALUE_MISSING);

@@ -44,9 +44,9 @@ public final class SlotFinder {
     int seatFor(int seat, ClassFacts consumer, Need need, ResolvedProfile profile) {
         if (holdsItself(seat, need)) {
             int from = limited(start(seat, consumer, profile), consumer, need, profile);
-            return ask(need.slot(), levels.without(from, slots.plain(seat)), profile);
+            return ask(need.slot(), levels.withoutSlot(from, slots.plain(seat)), profile);
         }
-        if (profile.isPlain() && slots.level(seat) == LevelTable.WHOLE) {
+        if (profile.statesWholeProfileOnly() && slots.level(seat) == LevelTable.WHOLE) {
             return ask(need.slot(), LevelTable.WHOLE, profile);
         }
         int start = start(seat, consumer, profile);
@@ -79,7 +79,7 @@ public final class SlotFinder {
         int own = areas.of(consumer);
         int area = levels.encloses(bound, own) ? own : bound;
         int words = levels.consumer(consumer.name());
-        return profile.speaksAt(words) && !levels.isConsumer(area)
+        return profile.statesAt(words) && !levels.isConsumer(area)
                 ? levels.consumerIn(consumer.name(), area)
                 : area;
     }
@@ -139,13 +139,13 @@ public final class SlotFinder {
             return isCollected ? slots.at(slot, level) : ask(slot, whole, profile);
         }
         int from = level;
-        if (profile.isPlain() && levels.reachesWhole(level)) {
+        if (profile.statesWholeProfileOnly() && levels.reachesWhole(level)) {
             from = LevelTable.WHOLE;
         }
         int layered = -1;
         for (int at : levels.search(from)) {
             int words = levels.words(at);
-            if (at != LevelTable.WHOLE && !profile.speaksAt(words)) {
+            if (at != LevelTable.WHOLE && !profile.statesAt(words)) {
                 continue;
             }
             int said = slots.at(slot, words);
@@ -179,7 +179,7 @@ public final class SlotFinder {
         for (int at : levels.search(level)) {
             int words = levels.words(at);
             if (at != LevelTable.WHOLE
-                    && profile.speaksAt(words)
+                    && profile.statesAt(words)
                     && profile.decoratesAt(slots.at(slot, words))) {
                 return at;
             }

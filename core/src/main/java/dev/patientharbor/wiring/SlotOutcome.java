@@ -133,7 +133,8 @@ public final class SlotOutcome {
     }
 
     /** What a binding makes of its slot, with the given decorators around it. */
-    public static SlotOutcome by(ResolvedBinding binding, List<ResolvedDecorator> decorators) {
+    public static SlotOutcome ofBinding(
+            ResolvedBinding binding, List<ResolvedDecorator> decorators) {
         if (binding.isBroken()) {
             return of(Kind.BROKEN, Optional.of(binding));
         }

@@ -80,7 +80,7 @@ public final class Wiring {
         outcomes = new SlotOutcome[slots.size()];
         reachedFrom = new int[slots.size()];
         this.entries = asked(entries);
-        Optional<Wiring> alike = like.filter(wiring -> wiring.saysPlainly() && saysPlainly());
+        Optional<Wiring> alike = like.filter(wiring -> wiring.isPlain() && isPlain());
         BitSet seen = new BitSet(slots.size());
         follow(this.entries, alike, seen);
         follow(asked(besides), alike, seen);
@@ -102,8 +102,8 @@ public final class Wiring {
         return filler.blueprints().marked(blueprint);
     }
 
-    private boolean saysPlainly() {
-        return profile.isPlain() && profile.isUndecorated();
+    private boolean isPlain() {
+        return profile.statesWholeProfileOnly() && profile.isUndecorated();
     }
 
     public ResolvedProfile profile() {
@@ -129,7 +129,7 @@ public final class Wiring {
      * The places in line of what another profile does not have in the same way: all of them for
      * none.
      */
-    public int[] unlike(Optional<Wiring> other) {
+    public int[] seatsUnlike(Optional<Wiring> other) {
         int[] places = new int[count];
         int found = 0;
         for (int i = 0; i < count; i++) {
@@ -203,8 +203,8 @@ public final class Wiring {
      * The seat at the end of the line of those that stand in for one another; empty if the line is
      * a circle.
      */
-    public Optional<Integer> settled(int seat) {
-        return ends.settled(seat);
+    public Optional<Integer> pastAliases(int seat) {
+        return ends.pastAliases(seat);
     }
 
     /** The same, and behind what may be absent or is made when it is asked for. */
@@ -221,7 +221,7 @@ public final class Wiring {
     }
 
     /** The seat at which an alias aims that is bound in this profile. */
-    public int aim(ResolvedBinding alias) {
+    public int aliasSeat(ResolvedBinding alias) {
         int level = slots.level(alias.slot().orElseThrow());
         int target = alias.target().orElseThrow();
         boolean itself = target == slots.plain(alias.slot().orElseThrow());
@@ -230,7 +230,7 @@ public final class Wiring {
 
     /** What a need receives; empty if what stands in goes in a circle. */
     public Optional<SlotOutcome> answer(int seat) {
-        return settled(seat).map(this::outcome);
+        return pastAliases(seat).map(this::outcome);
     }
 
     /** Hands over each need of the object in a seat: the decorators' and the core's. */
@@ -290,7 +290,7 @@ public final class Wiring {
     }
 
     private boolean isPlain(int seat) {
-        return profile.isPlain() && slots.level(seat) == LevelTable.WHOLE;
+        return profile.statesWholeProfileOnly() && slots.level(seat) == LevelTable.WHOLE;
     }
 
     /**

@@ -45,7 +45,7 @@ final class RigExtension
     @Override
     public void beforeAll(ExtensionContext context) {
         // Fields of the one instance of a class are there for its methods before all, with one rig.
-        Optional<TestProfileChoice> said = said(context).filter(TestProfileChoice::oneRig);
+        Optional<TestProfileChoice> said = choice(context).filter(TestProfileChoice::oneRig);
         if (said.isPresent() && context.getTestInstance().isPresent()) {
             Object instance = context.getRequiredTestInstance();
             MarkedFields.fill(instance, () -> SharedRig.of(said.get(), context).rig());
@@ -57,7 +57,7 @@ final class RigExtension
         if (isLeftToItsRun(context)) {
             return;
         }
-        Optional<TestProfileChoice> said = said(context);
+        Optional<TestProfileChoice> said = choice(context);
         if (fixed.isEmpty() && said.isEmpty()) {
             EarlyRequest.refuseFields(context);
             return;
@@ -85,7 +85,7 @@ final class RigExtension
 
     @Override
     public void beforeTestExecution(ExtensionContext context) {
-        own(context).ifPresent(TestRig::requireUnchanged);
+        ownRig(context).ifPresent(TestRig::requireUnchanged);
     }
 
     @Override
@@ -123,8 +123,8 @@ final class RigExtension
                 meant
                         || isImplementation(asked)
                         || Rigs.knows(plan.get(), asked.getParameterizedType(), Optional.empty());
-        if (ours && own(context).isEmpty()) {
-            EarlyRequest.refuseTooEarly(parameter, context, said(context));
+        if (ours && ownRig(context).isEmpty()) {
+            EarlyRequest.refuseTooEarly(parameter, context, choice(context));
         }
         return ours;
     }
@@ -142,11 +142,11 @@ final class RigExtension
     }
 
     private Rig rig(ParameterContext parameter, ExtensionContext context) {
-        Optional<TestRig> own = own(context);
+        Optional<TestRig> own = ownRig(context);
         if (own.isPresent()) {
             return own.get().rig();
         }
-        Optional<TestProfileChoice> shared = said(context).filter(TestProfileChoice::oneRig);
+        Optional<TestProfileChoice> shared = choice(context).filter(TestProfileChoice::oneRig);
         return shared.isPresent()
                 ? SharedRig.of(shared.get(), context).rig()
                 : ConstructorRig.made(context, plan(context).orElseThrow());
@@ -154,11 +154,11 @@ final class RigExtension
 
     private Optional<Plan> plan(ExtensionContext context) {
         return fixed.map(TestRun::profile)
-                .or(() -> said(context).map(TestProfileChoice::profile))
+                .or(() -> choice(context).map(TestProfileChoice::profile))
                 .map(profile -> ProfileSetCache.plan(context, profile));
     }
 
-    private Optional<TestProfileChoice> said(ExtensionContext context) {
+    private Optional<TestProfileChoice> choice(ExtensionContext context) {
         return fixed.isPresent() ? Optional.empty() : TestProfileChoice.at(context);
     }
 
@@ -174,7 +174,7 @@ final class RigExtension
                 .isPresent();
     }
 
-    private static Optional<TestRig> own(ExtensionContext context) {
+    private static Optional<TestRig> ownRig(ExtensionContext context) {
         return Optional.ofNullable(store(context).get(TestRig.class, TestRig.class));
     }
 

@@ -47,7 +47,7 @@ final class BindingReader {
                         || constructor.isPresent()
                         || !grounds.isEmpty();
         Optional<Supply> supply = SupplyReader.read(slot, at, map, node.faults(), part);
-        map.tellUnknown();
+        map.reportUnknownKeys();
         return supply.map(
                 read ->
                         new Binding(

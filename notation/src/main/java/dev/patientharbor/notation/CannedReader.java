@@ -65,7 +65,7 @@ final class CannedReader {
         Optional<YamlNode> answers = map.take(ANSWERS);
         Optional<YamlNode> fails = map.take(FAILS);
         Optional<WrittenName> saying = map.take(SAYING).flatMap(value -> value.text("a message"));
-        map.tellUnknown();
+        map.reportUnknownKeys();
         int said = count(answer) + count(answers) + count(fails);
         boolean none =
                 answers.filter(value -> value.isList() && value.items("").isEmpty()).isPresent();

@@ -37,7 +37,7 @@ final class ConsumerReader {
                     map.take(PASSED)
                             .map(value -> value.texts("the names of parameters"))
                             .orElse(List.of());
-            map.tellUnknown();
+            map.reportUnknownKeys();
             WrittenName holder = new WrittenName(parts[0].strip(), name.at());
             return new Handler(name, holder, parts[1].strip(), passed);
         }
@@ -50,7 +50,7 @@ final class ConsumerReader {
                                 statics.get().text() + " is nothing that can be said of statics.",
                                 "write statics: filled");
             }
-            map.tellUnknown();
+            map.reportUnknownKeys();
             return new Statics(name);
         }
         Map<String, Slot> needs = new LinkedHashMap<>();
@@ -79,7 +79,7 @@ final class ConsumerReader {
                                                                         needs.put(
                                                                                 need.text(),
                                                                                 read))));
-        map.tellUnknown();
+        map.reportUnknownKeys();
         return new Thing(name, needs);
     }
 }

@@ -28,7 +28,7 @@ final class DecoratorReader {
         List<Decorator> all = new ArrayList<>();
         for (YamlNode node :
                 list.isText() || list.isFields() ? List.of(list) : list.items(WANTED)) {
-            (node.isFields() ? told(node) : named(node)).ifPresent(all::add);
+            (node.isFields() ? fromMap(node) : named(node)).ifPresent(all::add);
         }
         return all;
     }
@@ -53,13 +53,13 @@ final class DecoratorReader {
                                 : Decorator.ofClass(word));
     }
 
-    private static Optional<Decorator> told(YamlNode node) {
+    private static Optional<Decorator> fromMap(YamlNode node) {
         YamlMap map = node.fields("a decorator");
         if (map.has("class")) {
             Optional<WrittenName> name = map.take("class").flatMap(it -> it.text("a class"));
             GivenArguments with = BindingReader.with(map);
             Optional<List<String>> constructor = BindingReader.constructor(map);
-            map.tellUnknown();
+            map.reportUnknownKeys();
             return name.map(it -> new Decorator(it, Optional.empty(), with, constructor));
         }
         Optional<BuiltIn> builtIn =
@@ -69,7 +69,7 @@ final class DecoratorReader {
         if (!map.has("delay") && !map.has("fail")) {
             map.take("fail");
         }
-        map.tellUnknown();
+        map.reportUnknownKeys();
         return builtIn.map(it -> Decorator.builtIn(new WrittenName(it.name(), node.at()), it));
     }
 
@@ -104,7 +104,7 @@ final class DecoratorReader {
                                                                 Double.parseDouble(text), seed)));
         Optional<WrittenName> with = map.take("with").flatMap(value -> value.text("an exception"));
         Optional<WrittenName> saying = map.take("saying").flatMap(value -> value.text("a message"));
-        map.tellUnknown();
+        map.reportUnknownKeys();
         if (map.has("every") == map.has("rate")) {
             node.faults()
                     .malformed(

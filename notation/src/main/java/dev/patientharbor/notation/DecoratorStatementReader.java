@@ -23,7 +23,7 @@ final class DecoratorStatementReader {
         List<WrittenName> drop = names(map, "drop");
         List<Decorator> innermost = wrappers(map, "innermost");
         List<Decorator> outermost = wrappers(map, "outermost");
-        map.tellUnknown();
+        map.reportUnknownKeys();
         return new DecoratorStatement(slot, Optional.empty(), drop, innermost, outermost, at);
     }
 

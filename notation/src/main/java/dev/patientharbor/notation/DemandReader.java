@@ -29,7 +29,7 @@ final class DemandReader {
             rules.take(kind.word()).ifPresent(demanded -> reader.demand(kind, demanded));
         }
         rules.take("loosen").ifPresent(reader::loosen);
-        rules.tellUnknown();
+        rules.reportUnknownKeys();
         return reader;
     }
 
@@ -100,7 +100,7 @@ final class DemandReader {
                                         .each((slot, reason) -> loosen(kind, slot, reason)));
             }
         }
-        rules.tellUnknown();
+        rules.reportUnknownKeys();
     }
 
     private void loosen(Kind kind, WrittenName slot, YamlNode reason) {

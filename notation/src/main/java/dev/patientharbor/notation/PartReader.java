@@ -78,7 +78,7 @@ final class PartReader {
                                                         profiles.add(
                                                                 ProfileReader.read(
                                                                         name, profile))));
-        file.tellUnknown();
+        file.reportUnknownKeys();
         return new FilePart(
                 title,
                 include,
@@ -127,7 +127,7 @@ final class PartReader {
                                                                                 new ScopeMark(
                                                                                         mark, kept))
                                                                 .ifPresent(scopes::add)));
-        marks.tellUnknown();
+        marks.reportUnknownKeys();
         return new HouseMarks(inject, key, absent, lookup, scopes);
     }
 
@@ -158,7 +158,7 @@ final class PartReader {
         YamlMap area = node.fields("the area " + name.text());
         Optional<WrittenName> inside = area.take("inside").flatMap(value -> value.text("an area"));
         List<WrittenName> members = texts(area, "members", "a class, a pattern, or a list of them");
-        area.tellUnknown();
+        area.reportUnknownKeys();
         return new Area(name.text(), inside, members, name.at());
     }
 

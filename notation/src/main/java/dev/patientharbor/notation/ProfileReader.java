@@ -29,7 +29,7 @@ final class ProfileReader {
                                 all.fields("within")
                                         .each((place, level) -> within.add(within(place, level))));
         ProfileTerms terms = terms(profile);
-        profile.tellUnknown();
+        profile.reportUnknownKeys();
         return new Profile(name.text(), partial, parents, terms, statements, within, name.at());
     }
 
@@ -48,7 +48,7 @@ final class ProfileReader {
     private static PlaceStatements within(WrittenName place, YamlNode node) {
         YamlMap level = node.fields("the words for " + place.text());
         LevelStatements statements = StatementsReader.read(level, node.faults());
-        level.tellUnknown();
+        level.reportUnknownKeys();
         return new PlaceStatements(place, statements);
     }
 }

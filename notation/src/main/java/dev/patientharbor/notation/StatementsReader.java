@@ -77,7 +77,7 @@ final class StatementsReader {
                     .flatMap(area -> area.text("an area"))
                     .ifPresent(
                             area -> reaches.add(new Reach(need, Range.UP_TO, Optional.of(area))));
-            map.tellUnknown();
+            map.reportUnknownKeys();
             return;
         }
         range.text("nearest, own, outside, or { up-to: AREA }")

@@ -80,7 +80,7 @@ final class StrictnessReader {
                 map.take("at")
                         .flatMap(value -> value.text("a slot, a class, a consumer, or FILE:LINE"));
         Grounds grounds = GroundsReader.read(map);
-        map.tellUnknown();
+        map.reportUnknownKeys();
         boolean lacksWord = !map.has("id");
         if (lacksWord || grounds.because().isEmpty()) {
             faults.malformed(

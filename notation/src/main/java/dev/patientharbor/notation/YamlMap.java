@@ -75,7 +75,7 @@ final class YamlMap {
     }
 
     /** Tells every key that nobody has taken. */
-    void tellUnknown() {
+    void reportUnknownKeys() {
         for (String key : values.keySet()) {
             if (!known.contains(key)) {
                 faults.unknownKey(keys.get(key), key, place, known);

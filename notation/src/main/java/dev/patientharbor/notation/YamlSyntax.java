@@ -26,7 +26,7 @@ final class YamlSyntax {
         this.faults = faults;
     }
 
-    void tell(MarkedYamlEngineException fault) {
+    void report(MarkedYamlEngineException fault) {
         Optional<Mark> mark = fault.getProblemMark().or(fault::getContextMark);
         int line = mark.map(Mark::getLine).orElse(0);
         int column = mark.map(Mark::getColumn).orElse(0);

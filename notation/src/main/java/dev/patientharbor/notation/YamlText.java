@@ -67,7 +67,7 @@ final class YamlText {
                     "a profile file needs less than ten levels; what is large may be spread over"
                             + " several that include each other");
         } catch (MarkedYamlEngineException fault) {
-            new YamlSyntax(text.get(), faults).tell(fault);
+            new YamlSyntax(text.get(), faults).report(fault);
         } catch (ReaderException fault) {
             illegalCharacter(text.get(), fault, faults);
         } catch (YamlEngineException | IllegalArgumentException fault) {

@@ -64,7 +64,7 @@ final class CollectionMembers {
     }
 
     /** Who was told of the same members in the same profiles before; from now on it is this one. */
-    Optional<RosterRow> toldBy(List<String> profiles, RosterRow row, Answer answer) {
+    Optional<RosterRow> firstWithSame(List<String> profiles, RosterRow row, Answer answer) {
         String which = String.join("\n", profiles) + identity(profiles.get(0), answer);
         return Optional.ofNullable(told.putIfAbsent(which, row));
     }

@@ -46,8 +46,8 @@ public final class CoverageText {
         for (List<Integer> some : blocks(names)) {
             table(some, names);
         }
-        tell("never real", coverage.neverReal().stream().map(this::need).toList());
-        tell("in no profile", coverage.unused().stream().map(verdict::shortName).sorted().toList());
+        list("never real", coverage.neverReal().stream().map(this::need).toList());
+        list("in no profile", coverage.unused().stream().map(verdict::shortName).sorted().toList());
         return page.toString();
     }
 
@@ -96,7 +96,7 @@ public final class CoverageText {
         line.tab(column).put(use.firstReal().orElse("nowhere")).end();
     }
 
-    private void tell(String label, List<String> all) {
+    private void list(String label, List<String> all) {
         page.blank()
                 .line(LABEL)
                 .put(TextTone.QUIET, label)

@@ -92,7 +92,7 @@ public final class RosterText {
                 above = consumer;
             }
             need(need.getKey().row());
-            need.getValue().forEach(told -> told(told, column));
+            need.getValue().forEach(told -> answerLines(told, column));
         }
         passed(last);
         return page.toString();
@@ -143,16 +143,16 @@ public final class RosterText {
                                                                 need -> new LinkedHashMap<>())
                                                         .put(profile, row)));
         Map<Need, List<RosterLine>> needs = new LinkedHashMap<>();
-        rows.forEach((need, byProfile) -> needs.put(need, told(byProfile)));
+        rows.forEach((need, byProfile) -> needs.put(need, answerLines(byProfile)));
         return needs;
     }
 
-    private List<RosterLine> told(Map<String, RosterRow> byProfile) {
+    private List<RosterLine> answerLines(Map<String, RosterRow> byProfile) {
         Map<String, RosterLine> told = new LinkedHashMap<>();
         byProfile.forEach(
                 (profile, row) -> {
                     String about = about(profile, row, row.answer());
-                    String all = told(profile, row, row.answer());
+                    String all = answerLines(profile, row, row.answer());
                     told.computeIfAbsent(all, key -> new RosterLine(row, about, new ArrayList<>()))
                             .profiles()
                             .add(profile);
@@ -161,7 +161,7 @@ public final class RosterText {
     }
 
     /** All that is told of an answer, and which members it has. */
-    private String told(String profile, RosterRow row, Answer answer) {
+    private String answerLines(String profile, RosterRow row, Answer answer) {
         return ReportWording.chain(verdict, answer)
                 + ReportWording.core(verdict, answer)
                 + about(profile, row, answer)
@@ -204,7 +204,7 @@ public final class RosterText {
                 .end();
     }
 
-    private void told(RosterLine told, int column) {
+    private void answerLines(RosterLine told, int column) {
         Answer answer = told.row().answer();
         page.line(4)
                 .put(TextTone.QUIET, label(told))
@@ -219,7 +219,7 @@ public final class RosterText {
     private void elements(RosterLine told, Answer answer, int column) {
         Optional<RosterRow> toldBy =
                 most == MOST && answer.elements().size() > MOST
-                        ? members.toldBy(told.profiles(), told.row(), answer)
+                        ? members.firstWithSame(told.profiles(), told.row(), answer)
                         : Optional.empty();
         if (toldBy.isPresent()) {
             page.line(column)

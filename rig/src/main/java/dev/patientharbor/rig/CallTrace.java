@@ -46,7 +46,7 @@ public final class CallTrace {
                 + call.target()
                 + ": "
                 + hide.apply(call.toString())
-                + call.answer().map(answer -> " = " + hide.apply(Call.shown(answer))).orElse("")
+                + call.answer().map(answer -> " = " + hide.apply(Call.valueText(answer))).orElse("")
                 + call.failure()
                         .map(failure -> " threw " + hide.apply(ThrownText.of(failure)))
                         .orElse("");

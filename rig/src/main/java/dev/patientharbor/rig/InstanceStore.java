@@ -51,8 +51,8 @@ final class InstanceStore {
     }
 
     /** The rig as a whole. */
-    InstanceStore whole() {
-        return isScope ? state.whole() : this;
+    InstanceStore wholeRig() {
+        return isScope ? state.wholeRig() : this;
     }
 
     /**

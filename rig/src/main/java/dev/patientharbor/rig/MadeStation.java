@@ -76,7 +76,7 @@ final class MadeStation extends ObjectStation {
 
     /** Where its object is kept, if it is. */
     InstanceStore home(InstanceStore at) {
-        return lifetime.isOfScope() ? at.scope(this) : at.whole();
+        return lifetime.isOfScope() ? at.scope(this) : at.wholeRig();
     }
 
     @Override
@@ -92,13 +92,13 @@ final class MadeStation extends ObjectStation {
     @Override
     Object fresh(InstanceStore at, Map<String, Object> passed) {
         if (!passed.isEmpty()) {
-            return makers.afresh(this, passed).make(at);
+            return makers.freshStation(this, passed).make(at);
         }
         if (isFresh()) {
             return make(at);
         }
         if (afresh == null) {
-            afresh = makers.afresh(this, passed);
+            afresh = makers.freshStation(this, passed);
         }
         return afresh.make(at);
     }

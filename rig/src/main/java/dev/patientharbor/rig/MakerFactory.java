@@ -32,7 +32,7 @@ final class MakerFactory {
     }
 
     /** The station of objects that are new each time, beside those of another. */
-    MadeStation afresh(MadeStation other, Map<String, Object> passed) {
+    MadeStation freshStation(MadeStation other, Map<String, Object> passed) {
         return station(
                 FreshParts.of(other.made(), stations.assembly().parts(), passed), other.number());
     }

@@ -37,16 +37,16 @@ public abstract sealed class ObjectSource permits Rig, Scope {
     }
 
     /** Where objects are asked for now. */
-    abstract InstanceStore at();
+    abstract InstanceStore store();
 
     private InstanceStore open() {
-        InstanceStore here = at();
+        InstanceStore here = store();
         here.requireOpen();
         return here;
     }
 
     /** What may be handed out again, without looking where and when it is asked for, or null. */
-    abstract Object again(Class<?> asked);
+    abstract Object handedOutAgain(Class<?> asked);
 
     RigState live() {
         return state;
@@ -61,7 +61,7 @@ public abstract sealed class ObjectSource permits Rig, Scope {
      * @throws IllegalStateException if it was closed
      */
     public <T> T get(Class<T> contract) {
-        Object again = again(contract);
+        Object again = handedOutAgain(contract);
         if (again != null) {
             return contract.cast(again);
         }
@@ -73,7 +73,7 @@ public abstract sealed class ObjectSource permits Rig, Scope {
         }
         Object object = known.get(here);
         if (known instanceof MadeStation made && made.isShared()) {
-            state.whole().handedOut(contract, object);
+            state.wholeRig().handedOut(contract, object);
         }
         return contract.cast(object);
     }
@@ -231,7 +231,7 @@ public abstract sealed class ObjectSource permits Rig, Scope {
         ObjectStation station = station(slot(contract, Optional.empty()));
         InstanceStore here = open();
         return () -> {
-            state.whole().requireOpen();
+            state.wholeRig().requireOpen();
             return contract.cast(station.get(here.whenAskedLater()));
         };
     }
@@ -277,7 +277,7 @@ public abstract sealed class ObjectSource permits Rig, Scope {
     }
 
     /** The slot whose object stands in another one too. */
-    Slot behind(Slot slot) {
+    Slot aliasedSlot(Slot slot) {
         return station(slot).end().part().slot();
     }
 

@@ -40,13 +40,13 @@ public final class Rig extends ObjectSource implements AutoCloseable {
     }
 
     @Override
-    InstanceStore at() {
+    InstanceStore store() {
         return live().here();
     }
 
     @Override
-    Object again(Class<?> asked) {
-        return live().whole().handedOut(asked);
+    Object handedOutAgain(Class<?> asked) {
+        return live().wholeRig().handedOut(asked);
     }
 
     /** The name of the profile, with what was swapped in it. */
@@ -73,7 +73,7 @@ public final class Rig extends ObjectSource implements AutoCloseable {
     }
 
     private boolean isCreated(MadeStation station) {
-        return station.isShared() && live().whole().kept(station.number()) != null;
+        return station.isShared() && live().wholeRig().kept(station.number()) != null;
     }
 
     /**
@@ -81,7 +81,7 @@ public final class Rig extends ObjectSource implements AutoCloseable {
      * a scope is one object in it.
      */
     public Scope openScope() {
-        live().whole().requireOpen();
+        live().wholeRig().requireOpen();
         Scope scope = new Scope(live());
         live().scopes().current(scope);
         return scope;
@@ -96,7 +96,7 @@ public final class Rig extends ObjectSource implements AutoCloseable {
      *     places, or it has no such need
      */
     public HeldObject received(Class<?> consumer, String need) {
-        return new HeldObjectFinder(live()).of(consumer, need, at());
+        return new HeldObjectFinder(live()).of(consumer, need, store());
     }
 
     /**
@@ -107,7 +107,7 @@ public final class Rig extends ObjectSource implements AutoCloseable {
      */
     public void fillStatics(Class<?>... types) {
         for (Class<?> type : types) {
-            new StaticMembers(this, live().seldom().filledStatics()).fill(type);
+            new StaticMembers(this, live().extras().filledStatics()).fill(type);
         }
     }
 
@@ -157,7 +157,7 @@ public final class Rig extends ObjectSource implements AutoCloseable {
     }
 
     private List<Call> calls(Type contract, Optional<String> key) {
-        Slot slot = behind(known(contract, key));
+        Slot slot = aliasedSlot(known(contract, key));
         CallObservers observers = watches(slot);
         if (observers.isEmpty()) {
             Object core = held(contract, key).innermost();
@@ -217,7 +217,7 @@ public final class Rig extends ObjectSource implements AutoCloseable {
     }
 
     private SlotRecording recording(Type contract, Optional<String> key) {
-        Slot slot = behind(known(contract, key));
+        Slot slot = aliasedSlot(known(contract, key));
         List<Call> seen = calls(slot, watches(slot)::isInnermost);
         if (seen.isEmpty()) {
             throw new IllegalArgumentException(
@@ -252,15 +252,15 @@ public final class Rig extends ObjectSource implements AutoCloseable {
      */
     @Override
     public void close() {
-        live().whole().requireNothingBeingMade();
+        live().wholeRig().requireNothingBeingMade();
         List<Scope> scopes = live().openScopes();
         if (scopes.isEmpty()) {
-            live().whole().close();
+            live().wholeRig().close();
             return;
         }
         List<RuntimeException> failures = new ArrayList<>();
         scopes.forEach(scope -> attempt(scope::close, failures));
-        attempt(live().whole()::close, failures);
+        attempt(live().wholeRig()::close, failures);
         if (!failures.isEmpty()) {
             failures.subList(1, failures.size()).forEach(failures.get(0)::addSuppressed);
             throw failures.get(0);

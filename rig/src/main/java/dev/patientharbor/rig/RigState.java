@@ -11,7 +11,7 @@ import java.util.concurrent.locks.ReentrantLock;
 final class RigState {
 
     private final StationTable stations;
-    private final InstanceStore whole;
+    private final InstanceStore wholeRig;
     private final ReentrantLock lock = new ReentrantLock();
     private int depth;
 
@@ -19,15 +19,15 @@ final class RigState {
 
     RigState(StationTable stations) {
         this.stations = stations;
-        whole = InstanceStore.ofRig(this);
+        wholeRig = InstanceStore.ofRig(this);
     }
 
     StationTable stations() {
         return stations;
     }
 
-    InstanceStore whole() {
-        return whole;
+    InstanceStore wholeRig() {
+        return wholeRig;
     }
 
     /** One lock for all: no two threads can wait for each other's objects. */
@@ -36,7 +36,7 @@ final class RigState {
     }
 
     /** What most rigs never need; made when it is. */
-    RigExtras seldom() {
+    RigExtras extras() {
         RigExtras known = extras;
         if (known == null) {
             synchronized (this) {
@@ -49,7 +49,7 @@ final class RigState {
 
     /** The calls that stand-ins and spies saw. */
     CallRecord calls() {
-        return seldom().calls();
+        return extras().calls();
     }
 
     /**
@@ -70,11 +70,11 @@ final class RigState {
     /** The innermost scope that this thread has opened and nobody has closed, or the whole. */
     InstanceStore here() {
         Scope scope = extras == null ? null : scopes().innermost();
-        return scope == null ? whole : scope.surroundings();
+        return scope == null ? wholeRig : scope.surroundings();
     }
 
     ScopeTable scopes() {
-        return seldom().scopes();
+        return extras().scopes();
     }
 
     /** The scopes that are open, the last one first. */
@@ -84,13 +84,13 @@ final class RigState {
 
     /** Counts one more object of a station that the rig does not keep. */
     void count(MadeStation station) {
-        seldom().notKept().incrementAndGet(station.number());
+        extras().notKept().incrementAndGet(station.number());
     }
 
     /** How many objects of a part were made so far. */
     int made(int part) {
         int number = stations.number(part);
-        int kept = whole.kept(number) == null ? 0 : 1;
+        int kept = wholeRig.kept(number) == null ? 0 : 1;
         return kept + (extras == null ? 0 : extras.notKept().get(number));
     }
 
@@ -98,7 +98,7 @@ final class RigState {
     List<Object> layers(Object object, InstanceStore home) {
         return home.memory()
                 .layers(object)
-                .or(() -> whole.memory().layers(object))
+                .or(() -> wholeRig.memory().layers(object))
                 .orElseGet(() -> Collections.singletonList(object));
     }
 

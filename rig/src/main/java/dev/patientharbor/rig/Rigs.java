@@ -58,12 +58,12 @@ public final class Rigs {
         try {
             for (ObjectStation station : state.stations().fromEntries()) {
                 if (station instanceof MadeStation made && made.isMadeAtStart()) {
-                    made.get(state.whole());
+                    made.get(state.wholeRig());
                 }
             }
         } catch (RuntimeException | Error failure) {
             try {
-                state.whole().close();
+                state.wholeRig().close();
             } catch (RuntimeException more) {
                 failure.addSuppressed(more);
             }

@@ -28,12 +28,12 @@ public final class Scope extends ObjectSource implements AutoCloseable {
     }
 
     @Override
-    InstanceStore at() {
+    InstanceStore store() {
         return store;
     }
 
     @Override
-    Object again(Class<?> asked) {
+    Object handedOutAgain(Class<?> asked) {
         return null;
     }
 

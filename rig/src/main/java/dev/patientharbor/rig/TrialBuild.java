@@ -151,12 +151,12 @@ public final class TrialBuild {
         } catch (RigException failure) {
             // What a mock of a class lacks is told by every check, and is no fault.
             if (!(failure.getCause() instanceof NoMockMakerException)) {
-                failure.failure().ifPresent(cause -> tell(cause, doing, failure));
+                failure.failure().ifPresent(cause -> addFailure(cause, doing, failure));
             }
         }
     }
 
-    private void tell(RigException.Failure failure, String doing, RigException thrown) {
+    private void addFailure(RigException.Failure failure, String doing, RigException thrown) {
         if (told.add(failure.made())) {
             Throwable cause = thrown.getCause();
             StackTraceElement[] stack =

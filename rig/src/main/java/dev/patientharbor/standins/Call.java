@@ -36,7 +36,7 @@ public record Call(
     }
 
     /** A value as people read it. */
-    public static String shown(Object value) {
+    public static String valueText(Object value) {
         return VisibleValues.value(value);
     }
 

@@ -79,8 +79,8 @@ public final class RecordedAnswers {
         // The last answer is given from then on: to say it twice says nothing.
         while (answers.size() > 1
                 && answers.get(answers.size() - 1)
-                        .says()
-                        .equals(answers.get(answers.size() - 2).says())) {
+                        .canonicalText()
+                        .equals(answers.get(answers.size() - 2).canonicalText())) {
             answers.remove(answers.size() - 1);
         }
         return new Response.Answers(answers);
