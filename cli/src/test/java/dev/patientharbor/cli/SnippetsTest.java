@@ -39,7 +39,7 @@ class SnippetsTest {
             import dev.patientharbor.rig.*;
             import dev.patientharbor.standins.*;
             import static dev.patientharbor.profiles.Supplies.*;
-            import static dev.patientharbor.profiles.Wrapping.*;
+            import static dev.patientharbor.profiles.DecoratorDefinition.*;
             import static org.junit.jupiter.api.Assertions.*;
             import gullwing.crane.*;
             import gullwing.port.*;
