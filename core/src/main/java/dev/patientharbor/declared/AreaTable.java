@@ -8,7 +8,7 @@ import dev.patientharbor.model.Area;
 import dev.patientharbor.model.WrittenName;
 import dev.patientharbor.names.ClassNames;
 import dev.patientharbor.names.NameLookup;
-import dev.patientharbor.needs.LevelTable;
+import dev.patientharbor.needs.Level;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -27,14 +27,14 @@ public final class AreaTable {
 
     private final List<Area> declared;
     private final ClassNames names;
-    private final LevelTable levels;
+    private final Level whole;
     private final NameSearch search;
-    private final Map<String, Integer> numbers = new HashMap<>();
+    private final Map<String, Level> levels = new HashMap<>();
     private final Map<String, Area> byName = new HashMap<>();
     private final Map<String, List<Area>> byClass = new HashMap<>();
     private final Map<String, List<Area>> byPackage = new HashMap<>();
     private final Map<String, List<Area>> belowPackage = new HashMap<>();
-    private final Map<String, Integer> known = new HashMap<>();
+    private final Map<String, Level> known = new HashMap<>();
     private final List<UnknownArea> unknown = new ArrayList<>();
     private final List<NameLookup> unknownMembers = new ArrayList<>();
     private final List<Overlap> overlaps = new ArrayList<>();
@@ -50,13 +50,13 @@ public final class AreaTable {
     /** A class that is a member of two areas of which neither encloses the other. */
     public record Overlap(String className, Area first, Area second) {}
 
-    public AreaTable(List<Area> declared, ClassNames names, CodeIndex code, LevelTable levels) {
+    public AreaTable(List<Area> declared, ClassNames names, CodeIndex code, Level whole) {
         this.declared = declared;
         this.names = names;
-        this.levels = levels;
+        this.whole = whole;
         declared.forEach(area -> byName.put(area.name(), area));
         search = new NameSearch(byName.keySet());
-        declared.forEach(this::number);
+        declared.forEach(this::addLevel);
         declared.forEach(this::addMembers);
         if (!declared.isEmpty()) {
             code.sorted().forEach(this::addOverlap);
@@ -78,8 +78,8 @@ public final class AreaTable {
     }
 
     /** The level of an area of that name. */
-    Optional<Integer> find(String name) {
-        return Optional.ofNullable(numbers.get(name));
+    Optional<Level> find(String name) {
+        return Optional.ofNullable(levels.get(name));
     }
 
     /** Tells a name that should be an area's. */
@@ -88,11 +88,11 @@ public final class AreaTable {
     }
 
     /** The level of the innermost area of a class; the whole profile if it is in none. */
-    public int of(ClassFacts facts) {
+    public Level of(ClassFacts facts) {
         if (declared.isEmpty()) {
-            return LevelTable.WHOLE;
+            return whole;
         }
-        Integer level = known.get(facts.name());
+        Level level = known.get(facts.name());
         if (level == null) {
             level = innermost(facts);
             known.put(facts.name(), level);
@@ -100,11 +100,11 @@ public final class AreaTable {
         return level;
     }
 
-    private int innermost(ClassFacts facts) {
-        int innermost = LevelTable.WHOLE;
+    private Level innermost(ClassFacts facts) {
+        Level innermost = whole;
         for (Area area : memberOf(facts)) {
-            int level = numbers.get(area.name());
-            if (levels.encloses(innermost, level)) {
+            Level level = levels.get(area.name());
+            if (innermost.encloses(level)) {
                 innermost = level;
             }
         }
@@ -126,13 +126,13 @@ public final class AreaTable {
         return all.stream().sorted(Comparator.comparing(Area::at)).toList();
     }
 
-    /** Numbers an area, those around it first. */
-    private void number(Area area) {
+    /** Makes the level of an area, after those around it. */
+    private void addLevel(Area area) {
         Deque<Area> inside = new ArrayDeque<>();
         Set<String> open = new HashSet<>();
-        int parent = LevelTable.WHOLE;
+        Level parent = whole;
         for (Area at = area; at != null; ) {
-            Integer known = numbers.get(at.name());
+            Level known = levels.get(at.name());
             if (known != null) {
                 parent = known;
                 break;
@@ -141,8 +141,8 @@ public final class AreaTable {
                 unknown.add(
                         new UnknownArea(
                                 at.inside().orElseThrow(), List.of(), true, Optional.empty()));
-                parent = levels.addArea(at.name(), LevelTable.WHOLE);
-                numbers.put(at.name(), parent);
+                parent = whole.area(at.name());
+                levels.put(at.name(), parent);
                 break;
             }
             inside.push(at);
@@ -153,8 +153,8 @@ public final class AreaTable {
             }
         }
         for (Area one : inside) {
-            int around = parent;
-            parent = numbers.computeIfAbsent(one.name(), name -> levels.addArea(name, around));
+            Level around = parent;
+            parent = levels.computeIfAbsent(one.name(), around::area);
         }
     }
 
@@ -182,13 +182,13 @@ public final class AreaTable {
 
     private void addOverlap(ClassFacts facts) {
         List<Area> all = memberOf(facts);
-        int innermost = of(facts);
+        Level innermost = of(facts);
         for (Area area : all) {
-            int level = numbers.get(area.name());
-            if (level != innermost && !levels.encloses(level, innermost)) {
+            Level level = levels.get(area.name());
+            if (level != innermost && !level.encloses(innermost)) {
                 Area other =
                         all.stream()
-                                .filter(candidate -> numbers.get(candidate.name()) == innermost)
+                                .filter(candidate -> levels.get(candidate.name()) == innermost)
                                 .findFirst()
                                 .orElse(area);
                 overlaps.add(new Overlap(facts.name(), other, area));

@@ -20,6 +20,7 @@ import dev.patientharbor.model.WrittenName;
 import dev.patientharbor.names.ClassNames;
 import dev.patientharbor.names.NameLookup;
 import dev.patientharbor.needs.FactoryReader;
+import dev.patientharbor.needs.Level;
 import dev.patientharbor.needs.QualifierReader;
 import dev.patientharbor.needs.SlotTable;
 import dev.patientharbor.types.Carrier;
@@ -64,7 +65,7 @@ public final class BindingResolver {
         fitting = new FitCheck(generics);
     }
 
-    ResolvedBinding resolve(Binding binding, int owner, int place, int level) {
+    ResolvedBinding resolve(Binding binding, int owner, int place, Level level) {
         List<NameLookup> lookups = new ArrayList<>();
         Optional<Slot> slot = slot(binding.slot(), binding.at(), lookups);
         Optional<Slot> target =
@@ -197,7 +198,7 @@ public final class BindingResolver {
 
     /** Resolves what stands in place of a binding: its slot at its level, but other words. */
     ResolvedBinding resolveInPlaceOf(ResolvedBinding inPlaceOf, Binding binding) {
-        int level = slots.level(inPlaceOf.slot().orElseThrow());
+        Level level = slots.level(inPlaceOf.slot().orElseThrow());
         return resolve(binding, inPlaceOf.owner(), inPlaceOf.place(), level);
     }
 
@@ -213,7 +214,7 @@ public final class BindingResolver {
         return slot(written, at, lookups).map(slots::number);
     }
 
-    private int number(Slot slot, int level) {
+    private int number(Slot slot, Level level) {
         return slots.at(slots.number(slot), level);
     }
 

@@ -12,6 +12,7 @@ import dev.patientharbor.model.WrittenName;
 import dev.patientharbor.names.ClassNames;
 import dev.patientharbor.names.NameLookup;
 import dev.patientharbor.needs.Blueprint;
+import dev.patientharbor.needs.Level;
 import dev.patientharbor.needs.Need;
 import dev.patientharbor.needs.SlotTable;
 import dev.patientharbor.types.Carrier;
@@ -49,7 +50,7 @@ public final class DecoratorResolver {
         fitting = new FitCheck(generics);
     }
 
-    ResolvedDecoratorStatement resolve(DecoratorStatement statement, int owner, int level) {
+    ResolvedDecoratorStatement resolve(DecoratorStatement statement, int owner, Level level) {
         List<NameLookup> lookups = new ArrayList<>();
         Optional<Slot> slot = bindings.slot(statement.slot(), statement.at(), lookups);
         statement.added().stream()

@@ -1,6 +1,7 @@
 package dev.patientharbor.declared;
 
 import dev.patientharbor.model.Reach;
+import dev.patientharbor.needs.Level;
 import java.util.Optional;
 
 /**
@@ -12,4 +13,4 @@ import java.util.Optional;
  * @param upTo the level of the outermost area that is looked at, for that range
  */
 public record ResolvedReach(
-        Reach declared, int level, Optional<Integer> slot, Optional<Integer> upTo) {}
+        Reach declared, Level level, Optional<Integer> slot, Optional<Level> upTo) {}

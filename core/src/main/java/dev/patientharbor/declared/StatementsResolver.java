@@ -13,7 +13,7 @@ import dev.patientharbor.model.Reach;
 import dev.patientharbor.model.WrittenName;
 import dev.patientharbor.names.ClassNames;
 import dev.patientharbor.names.NameLookup;
-import dev.patientharbor.needs.LevelTable;
+import dev.patientharbor.needs.Level;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -24,7 +24,7 @@ public final class StatementsResolver {
     private final BindingResolver bindings;
     private final DecoratorResolver decorators;
     private final ClassNames names;
-    private final LevelTable levels;
+    private final Level whole;
     private final AreaTable areas;
     private final StatedKeys statedKeys;
     private final List<NameLookup> areasLikeClasses = new ArrayList<>();
@@ -35,13 +35,13 @@ public final class StatementsResolver {
             DecoratorResolver decorators,
             ClassNames names,
             StatedKeys statedKeys,
-            LevelTable levels,
+            Level whole,
             AreaTable areas) {
         this.statedKeys = statedKeys;
         this.bindings = bindings;
         this.decorators = decorators;
         this.names = names;
-        this.levels = levels;
+        this.whole = whole;
         this.areas = areas;
     }
 
@@ -70,7 +70,7 @@ public final class StatementsResolver {
                         profile.terms().loosenings().stream().map(this::loosening).toList(),
                         profile.terms().expectations().stream().map(this::expectation).toList(),
                         bindings::resolveInPlaceOf);
-        add(profile.words(), number, LevelTable.WHOLE, own);
+        add(profile.words(), number, whole, own);
         for (PlaceStatements within : profile.within()) {
             level(within.place(), number)
                     .ifPresent(level -> add(within.words(), number, level, own));
@@ -108,8 +108,8 @@ public final class StatementsResolver {
         return new ResolvedExpectation(expectation, lookups, className, slot);
     }
 
-    private Optional<Integer> level(WrittenName place, int number) {
-        Optional<Integer> area = areas.find(place.text());
+    private Optional<Level> level(WrittenName place, int number) {
+        Optional<Level> area = areas.find(place.text());
         if (area.isPresent()) {
             NameLookup asClass = names.lookup(place);
             if (!asClass.found().isEmpty()) {
@@ -118,16 +118,16 @@ public final class StatementsResolver {
             return area;
         }
         if (names.isThing(place.text())) {
-            return Optional.of(levels.consumer(place.text()));
+            return Optional.of(whole.consumer(place.text()));
         }
         NameLookup lookup = names.lookup(place);
         if (lookup.facts().isEmpty()) {
             unknownPlaces.add(new UnknownPlace(number, lookup));
         }
-        return lookup.facts().map(ClassFacts::name).map(levels::consumer);
+        return lookup.facts().map(ClassFacts::name).map(whole::consumer);
     }
 
-    private void add(LevelStatements statements, int number, int level, ProfileStatements own) {
+    private void add(LevelStatements statements, int number, Level level, ProfileStatements own) {
         for (Binding binding : statements.bindings()) {
             for (Binding one : statedKeys.expand(binding, number)) {
                 own.bindings().add(bindings.resolve(one, number, own.bindings().size(), level));
@@ -141,8 +141,8 @@ public final class StatementsResolver {
         }
     }
 
-    private ResolvedReach reach(Reach reach, int number, int level) {
-        Optional<Integer> upTo = reach.upTo().flatMap(area -> areas.find(area.text()));
+    private ResolvedReach reach(Reach reach, int number, Level level) {
+        Optional<Level> upTo = reach.upTo().flatMap(area -> areas.find(area.text()));
         if (reach.upTo().isPresent() && upTo.isEmpty()) {
             areas.addUnknown(reach.upTo().get(), Optional.of(number));
         }

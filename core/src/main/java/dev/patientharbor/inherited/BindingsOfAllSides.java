@@ -6,7 +6,6 @@ import dev.patientharbor.model.ImplementationKind;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.SupplyEffect;
 import dev.patientharbor.names.NameLookup;
-import dev.patientharbor.needs.LevelTable;
 import dev.patientharbor.needs.SlotTable;
 import dev.patientharbor.types.Carrier;
 import java.util.ArrayList;
@@ -92,7 +91,7 @@ public final class BindingsOfAllSides {
             for (ProfileOnSide one : said) {
                 one.profile().ownBindings().stream()
                         .flatMap(binding -> binding.slot().stream())
-                        .filter(number -> one.slots().level(number) == LevelTable.WHOLE)
+                        .filter(number -> one.slots().level(number).isWhole())
                         .distinct()
                         .forEach(
                                 number ->

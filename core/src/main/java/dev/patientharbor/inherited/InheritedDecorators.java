@@ -6,7 +6,7 @@ import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.model.Key;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.TypeRef;
-import dev.patientharbor.needs.LevelTable;
+import dev.patientharbor.needs.Level;
 import dev.patientharbor.needs.SlotTable;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -24,7 +24,6 @@ import java.util.Optional;
 final class InheritedDecorators {
 
     private final SlotTable slots;
-    private final LevelTable levels;
     private final List<ResolvedProfile.NeedlessDrop> needlessDrops = new ArrayList<>();
 
     private final List<ResolvedProfile.RepeatedStatement> repeatedStatements = new ArrayList<>();
@@ -43,10 +42,8 @@ final class InheritedDecorators {
             ProfileHierarchy hierarchy,
             List<InheritedDecorators> parents,
             List<ResolvedDecoratorStatement> own,
-            SlotTable slots,
-            LevelTable levels) {
+            SlotTable slots) {
         this.slots = slots;
-        this.levels = levels;
         for (InheritedDecorators parent : parents) {
             everyKey.putAll(parent.everyKey);
             for (int slot : parent.changes.keySet()) {
@@ -115,14 +112,12 @@ final class InheritedDecorators {
     }
 
     private List<ResolvedDecorator> ownList(int slot) {
-        int level = slots.level(slot);
+        Level level = slots.level(slot);
         List<ResolvedDecorator> list =
-                level == LevelTable.WHOLE
-                        ? List.of()
-                        : ownList(slots.at(slot, levels.parent(level)));
+                level.isWhole() ? List.of() : ownList(slots.at(slot, level.parent()));
         // What is said for a consumer holds in whatever area it stands.
         InheritedStatement<List<ResolvedDecoratorStatement>> statement =
-                changes.get(slots.at(slot, levels.words(level)));
+                changes.get(slots.at(slot, level.statedAt()));
         if (statement != null) {
             for (ResolvedDecoratorStatement change : statement.what()) {
                 list = change.applyTo(list);
@@ -133,20 +128,20 @@ final class InheritedDecorators {
 
     /** Whether a slot drops one of the decorators that every key of its contract has. */
     private boolean isExempt(int slot, ResolvedDecorator decorator) {
-        int level = slots.level(slot);
+        Level level = slots.level(slot);
         while (true) {
             InheritedStatement<List<ResolvedDecoratorStatement>> statement =
-                    changes.get(slots.at(slot, levels.words(level)));
+                    changes.get(slots.at(slot, level.statedAt()));
             if (statement != null
                     && statement.what().stream()
                             .flatMap(change -> change.drop().stream())
                             .anyMatch(decorator::isNamedAs)) {
                 return true;
             }
-            if (level == LevelTable.WHOLE) {
+            if (level.isWhole()) {
                 return false;
             }
-            level = levels.parent(level);
+            level = level.parent();
         }
     }
 

@@ -13,7 +13,7 @@ import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.Profile;
 import dev.patientharbor.model.WrittenName;
-import dev.patientharbor.needs.LevelTable;
+import dev.patientharbor.needs.Level;
 import dev.patientharbor.needs.SlotTable;
 import java.util.ArrayList;
 import java.util.BitSet;
@@ -93,8 +93,7 @@ public final class ResolvedProfile {
             ProfileHierarchy hierarchy,
             List<ResolvedProfile> parents,
             ProfileStatements statements,
-            SlotTable slots,
-            LevelTable levels) {
+            SlotTable slots) {
         this.declared = declared;
         this.number = number;
         this.hierarchy = hierarchy;
@@ -116,8 +115,7 @@ public final class ResolvedProfile {
                         hierarchy,
                         parents.stream().map(profile -> profile.decorators).toList(),
                         ownDecoratorStatements,
-                        slots,
-                        levels);
+                        slots);
         lifetime = term(declared.terms().lifetime(), parents, profile -> profile.lifetime);
         eager = term(declared.terms().eager(), parents, profile -> profile.eager);
         ownReaches = List.copyOf(statements.reaches());
@@ -134,10 +132,14 @@ public final class ResolvedProfile {
             statesAt.or(parent.statesAt);
         }
         ownBindings.forEach(
-                binding -> binding.slot().ifPresent(slot -> statesAt.set(slots.level(slot))));
+                binding ->
+                        binding.slot().ifPresent(slot -> statesAt.set(slots.level(slot).number())));
         ownDecoratorStatements.forEach(
-                statement -> statement.slot().ifPresent(slot -> statesAt.set(slots.level(slot))));
-        reaches.forEach(reach -> statesAt.set(reach.level()));
+                statement ->
+                        statement
+                                .slot()
+                                .ifPresent(slot -> statesAt.set(slots.level(slot).number())));
+        reaches.forEach(reach -> statesAt.set(reach.level().number()));
         plain = statesAt.length() <= 1;
     }
 
@@ -328,8 +330,8 @@ public final class ResolvedProfile {
     }
 
     /** Whether anything is said at a level. */
-    public boolean statesAt(int words) {
-        return statesAt.get(words);
+    public boolean statesAt(Level level) {
+        return statesAt.get(level.number());
     }
 
     /** Whether decorators of a slot are spoken of at its very level. */

@@ -24,11 +24,27 @@ public final class SlotTable {
     private final BitSet many = new BitSet();
     private final BitSet wrapping = new BitSet();
     private int[] plain = new int[64];
-    private int[] level = new int[64];
+    private Level[] level = new Level[64];
     private final Map<String, List<Integer>> byContractClass = new HashMap<>();
     private final List<List<Integer>> ofSameClass = new ArrayList<>();
     private final Map<Slot, List<Integer>> byClassAndKey = new HashMap<>();
     private final List<List<Integer>> ofSameClassAndKey = new ArrayList<>();
+
+    private final Level whole;
+
+    /**
+     * Numbers slots.
+     *
+     * @param whole the whole profile, at which a slot has its first number
+     */
+    public SlotTable(Level whole) {
+        this.whole = whole;
+    }
+
+    /** The whole profile, at which a slot has its first number. */
+    public Level whole() {
+        return whole;
+    }
 
     /** The number of a slot in the whole profile, a new one if it is new. */
     public int number(Slot slot) {
@@ -36,7 +52,7 @@ public final class SlotTable {
         if (known != null) {
             return known;
         }
-        int number = add(slot, slots.size(), LevelTable.WHOLE);
+        int number = add(slot, slots.size(), whole);
         numbers.put(slot, number);
         many.set(number, Carrier.holdsMany(slot.contract()));
         wrapping.set(number, Carrier.of(slot.contract()).isPresent());
@@ -53,30 +69,30 @@ public final class SlotTable {
     }
 
     /** The number of the same slot at a level. */
-    public int at(int number, int wanted) {
-        int whole = plain[number];
-        if (wanted == LevelTable.WHOLE || wanted == level[number]) {
-            return wanted == LevelTable.WHOLE ? whole : number;
+    public int at(int number, Level wanted) {
+        int atWhole = plain[number];
+        if (wanted.isWhole() || wanted == level[number]) {
+            return wanted.isWhole() ? atWhole : number;
         }
-        Long key = (long) whole << Integer.SIZE | wanted;
+        Long key = (long) atWhole << Integer.SIZE | wanted.number();
         Integer known = atLevels.get(key);
         if (known != null) {
             return known;
         }
-        int added = add(slots.get(whole), whole, wanted);
-        ofSameClass.add(ofSameClass.get(whole));
-        ofSameClassAndKey.add(ofSameClassAndKey.get(whole));
+        int added = add(slots.get(atWhole), atWhole, wanted);
+        ofSameClass.add(ofSameClass.get(atWhole));
+        ofSameClassAndKey.add(ofSameClassAndKey.get(atWhole));
         atLevels.put(key, added);
         return added;
     }
 
-    private int add(Slot slot, int whole, int at) {
+    private int add(Slot slot, int atWhole, Level at) {
         int number = slots.size();
         if (number == plain.length) {
             plain = Arrays.copyOf(plain, 2 * number);
             level = Arrays.copyOf(level, 2 * number);
         }
-        plain[number] = whole;
+        plain[number] = atWhole;
         level[number] = at;
         slots.add(slot);
         return number;
@@ -114,7 +130,7 @@ public final class SlotTable {
     }
 
     /** The level that a number stands for. */
-    public int level(int number) {
+    public Level level(int number) {
         return level[number];
     }
 

@@ -23,7 +23,7 @@ import dev.patientharbor.names.ClassNames;
 import dev.patientharbor.names.NameLookup;
 import dev.patientharbor.needs.Blueprint;
 import dev.patientharbor.needs.BlueprintMaker;
-import dev.patientharbor.needs.LevelTable;
+import dev.patientharbor.needs.Level;
 import dev.patientharbor.needs.MarkFault;
 import dev.patientharbor.needs.Need;
 import dev.patientharbor.needs.SlotTable;
@@ -35,7 +35,6 @@ import dev.patientharbor.wiring.FillInFinder;
 import dev.patientharbor.wiring.LifetimeResolver;
 import dev.patientharbor.wiring.Wiring;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.BitSet;
 import java.util.Collection;
 import java.util.Collections;
@@ -54,7 +53,6 @@ import java.util.stream.Stream;
  * @param side the code that is seen, and by which profiles
  * @param names class names as people write and read them
  * @param slots the numbers of the slots
- * @param levels the numbers of the levels
  * @param areas the areas and their members
  * @param filledIn what may fill slots that nothing binds
  * @param lifetimes how long what fills a slot lives
@@ -76,7 +74,6 @@ public record ResolvedSet(
         CodeSide side,
         ClassNames names,
         SlotTable slots,
-        LevelTable levels,
         AreaTable areas,
         FillInFinder fillIn,
         LifetimeResolver lifetimes,
@@ -222,8 +219,8 @@ public record ResolvedSet(
      * What the consumer asks for of which a level speaks: a class, or what the set states; empty
      * where it is not known which constructor makes it.
      */
-    public Optional<List<Need>> needs(int consumerLevel) {
-        String name = levels.name(consumerLevel).orElseThrow();
+    public Optional<List<Need>> needs(Level level) {
+        String name = level.name().orElseThrow();
         Optional<Blueprint> stated =
                 consumers.stream()
                         .filter(
@@ -265,8 +262,8 @@ public record ResolvedSet(
     }
 
     /** Whether an area encloses the class of a consumer, or what some profile binds of it. */
-    public boolean encloses(int area, int consumerLevel) {
-        String name = levels.name(consumerLevel).orElseThrow();
+    public boolean encloses(Level area, Level consumer) {
+        String name = consumer.name().orElseThrow();
         boolean asMember = code().find(name).filter(it -> isAt(area, areas.of(it))).isPresent();
         return asMember
                 || profiles().stream()
@@ -280,36 +277,34 @@ public record ResolvedSet(
         return binding.blueprint().filter(it -> it.className().equals(className)).isPresent();
     }
 
-    private boolean isAt(int area, int level) {
-        return area == level || levels.encloses(area, level);
+    private boolean isAt(Level area, Level level) {
+        return area == level || area.encloses(level);
     }
 
     /** The levels at which a need that starts at a level looks, nearest first, in words. */
-    public List<String> lookedAt(int level) {
-        return Arrays.stream(levels.search(level)).mapToObj(this::levelText).toList();
+    public List<String> lookedAt(Level level) {
+        return level.search().stream().map(this::levelText).toList();
     }
 
     /**
      * The area or consumer at which a need that starts at a level looks first, as a file names it.
      */
-    public String nearestName(int level) {
-        return levels.name(levels.search(level)[0]).map(names::toWrite).orElse("");
+    public String nearestName(Level level) {
+        return level.search().get(0).name().map(names::toWrite).orElse("");
     }
 
     /** A level in words: {@code the area crane}, {@code NightDesk}, {@code whole profile}. */
-    public String levelText(int level) {
-        if (level == LevelTable.WHOLE) {
+    public String levelText(Level level) {
+        if (level.isWhole()) {
             return "whole profile";
         }
-        String name = levels.name(level).orElseThrow();
-        return levels.isConsumer(level) ? names.shortName(name) + " alone" : "the area " + name;
+        String name = level.name().orElseThrow();
+        return level.isConsumer() ? names.shortName(name) + " alone" : "the area " + name;
     }
 
     /** Who stands at a level, in words: {@code the area crane}, {@code NightDesk}. */
-    public String whoStandsAt(int level) {
-        return levels.isConsumer(level)
-                ? names.shortName(levels.name(level).orElseThrow())
-                : levelText(level);
+    public String whoStandsAt(Level level) {
+        return level.isConsumer() ? names.shortName(level.name().orElseThrow()) : levelText(level);
     }
 
     /** What makes an object, as people read it: {@code Sonar}, {@code Clocks#wall}. */
@@ -320,14 +315,14 @@ public record ResolvedSet(
 
     /** The slot of a seat at each level at which a need that starts there looks, nearest first. */
     public List<Integer> slotsOutward(int seat) {
-        return Arrays.stream(levels.search(slots.level(seat)))
-                .mapToObj(level -> slots.at(seat, levels.words(level)))
+        return slots.level(seat).search().stream()
+                .map(level -> slots.at(seat, level.statedAt()))
                 .toList();
     }
 
     /** The slot at the level at which profiles say what fills a seat. */
     public int boundSlot(int seat) {
-        return slots.at(seat, levels.words(slots.level(seat)));
+        return slots.at(seat, slots.level(seat).statedAt());
     }
 
     /** The contract of a slot, all wrappings taken off. */

@@ -24,7 +24,7 @@ import dev.patientharbor.names.NameLookup;
 import dev.patientharbor.needs.BlueprintMaker;
 import dev.patientharbor.needs.FactoryReader;
 import dev.patientharbor.needs.KnownMarks;
-import dev.patientharbor.needs.LevelTable;
+import dev.patientharbor.needs.Level;
 import dev.patientharbor.needs.NeedReader;
 import dev.patientharbor.needs.SlotTable;
 import dev.patientharbor.types.GenericTypes;
@@ -55,8 +55,8 @@ public final class Resolver {
     private final CodeSide side;
     private final CodeIndex code;
     private final ClassNames names;
-    private final SlotTable slots = new SlotTable();
-    private final LevelTable levels = new LevelTable();
+    private final Level whole = Level.newWhole();
+    private final SlotTable slots = new SlotTable(whole);
     private final AreaTable areas;
     private final KnownMarks marks;
     private final LifetimeResolver lifetimes;
@@ -82,14 +82,12 @@ public final class Resolver {
         NeedReader needs = new NeedReader(code, generics, marks, slots);
         blueprints = new BlueprintMaker(needs, marks);
         FactoryReader factories = new FactoryReader(needs, slots);
-        areas = new AreaTable(set.areas(), names, code, levels);
-        SlotFinder finder = new SlotFinder(slots, levels, areas, generics);
+        areas = new AreaTable(set.areas(), names, code, whole);
+        SlotFinder finder = new SlotFinder(slots, areas, generics);
         fillIn =
                 new FillInFinder(
                         code, generics, marks, Set.copyOf(set.fillIn()), blueprints, slots);
-        filler =
-                new SlotFiller(
-                        code, slots, levels, finder, blueprints, factories, fillIn, lifetimes);
+        filler = new SlotFiller(code, slots, finder, blueprints, factories, fillIn, lifetimes);
         ConversionCheck conversion = new ConversionCheck(code, settings);
         ValuedBlueprintMaker valued =
                 new ValuedBlueprintMaker(
@@ -110,7 +108,7 @@ public final class Resolver {
                         new DecoratorResolver(bindings, names, slots, generics, valued),
                         names,
                         statedKeys,
-                        levels,
+                        whole,
                         areas);
         consumers = new ConsumerReader(names, needs, bindings, slots);
         BitSet concerned = side.concerned();
@@ -170,7 +168,6 @@ public final class Resolver {
                 side,
                 names,
                 slots,
-                levels,
                 areas,
                 fillIn,
                 lifetimes,
@@ -197,8 +194,7 @@ public final class Resolver {
                 side.hierarchy(),
                 side.hierarchy().parents(number).stream().map(known::get).toList(),
                 statements.resolve(declared, number),
-                slots,
-                levels);
+                slots);
     }
 
     private Set<TypeRef> emptyAllowed() {

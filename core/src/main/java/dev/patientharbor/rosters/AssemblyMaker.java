@@ -10,7 +10,6 @@ import dev.patientharbor.model.Supply;
 import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.TypeRef.ClassType;
 import dev.patientharbor.needs.Blueprint;
-import dev.patientharbor.needs.LevelTable;
 import dev.patientharbor.needs.Need;
 import dev.patientharbor.needs.NeedReader;
 import dev.patientharbor.needs.SlotTable;
@@ -94,7 +93,7 @@ public final class AssemblyMaker {
                                     place(seat),
                                     wiring.outcome(seat).kind() == SlotOutcome.Kind.NONE)
                             : part(seat));
-            if (set.slots().level(seat) == LevelTable.WHOLE) {
+            if (set.slots().level(seat).isWhole()) {
                 bySlot.put(set.slots().slot(seat), i);
             }
         }
@@ -365,7 +364,7 @@ public final class AssemblyMaker {
     }
 
     private Seat place(int seat) {
-        return new Seat(set.slots().slot(seat), set.levels().name(set.slots().level(seat)));
+        return new Seat(set.slots().slot(seat), set.slots().level(seat).name());
     }
 
     private int number(int seat) {

@@ -69,7 +69,7 @@ public final class RosterMaker {
             int seat = wiring.reached(i);
             Optional<Slot> as =
                     entries.contains(seat) ? Optional.empty() : Optional.of(set.slots().slot(seat));
-            Optional<String> within = set.levels().name(set.slots().level(seat));
+            Optional<String> within = set.slots().level(seat).name();
             wiring.eachNeed(
                     seat,
                     (consumer, need, asked) -> drafts.add(row(consumer, need, asked, as, within)));
@@ -225,7 +225,7 @@ public final class RosterMaker {
     }
 
     private Seat seat(int number) {
-        return new Seat(set.slots().slot(number), set.levels().name(set.slots().level(number)));
+        return new Seat(set.slots().slot(number), set.slots().level(number).name());
     }
 
     /**

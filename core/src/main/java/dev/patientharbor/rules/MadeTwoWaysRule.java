@@ -3,6 +3,7 @@ package dev.patientharbor.rules;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.SourcePosition;
+import dev.patientharbor.needs.Level;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
@@ -60,9 +61,8 @@ final class MadeTwoWaysRule implements Rule {
     }
 
     private static String named(ResolvedSet set, int seat) {
-        int level = set.slots().level(seat);
-        return set.levels()
-                .name(level)
+        Level level = set.slots().level(seat);
+        return level.name()
                 .map(name -> set.text(seat) + " in " + set.levelText(level))
                 .orElse(set.text(seat));
     }

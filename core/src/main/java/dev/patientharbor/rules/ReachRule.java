@@ -25,7 +25,7 @@ final class ReachRule implements Rule {
     public void check(RuleContext context) {
         for (ResolvedProfile owner : context.set().profiles()) {
             for (ResolvedReach reach : owner.ownReaches()) {
-                if (!context.set().levels().isConsumer(reach.level())) {
+                if (!reach.level().isConsumer()) {
                     context.reporter().report(owner, List.of(), ofArea(context.set(), reach));
                     continue;
                 }
@@ -101,6 +101,6 @@ final class ReachRule implements Rule {
     }
 
     private static String consumer(ResolvedSet set, ResolvedReach reach) {
-        return set.levels().name(reach.level()).orElseThrow();
+        return reach.level().name().orElseThrow();
     }
 }

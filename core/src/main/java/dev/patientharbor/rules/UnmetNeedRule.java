@@ -10,6 +10,7 @@ import dev.patientharbor.inherited.ResolvedProfile;
 import dev.patientharbor.model.Key;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.WrittenName;
+import dev.patientharbor.needs.Level;
 import dev.patientharbor.needs.SlotTable;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.ruling.FailureImpact;
@@ -62,8 +63,8 @@ public final class UnmetNeedRule implements Rule {
     }
 
     private static Lack lack(ResolvedSet set, Wiring wiring, int seat) {
-        int level = set.slots().level(seat);
-        boolean everywhere = set.levels().reachesWhole(level);
+        Level level = set.slots().level(seat);
+        boolean everywhere = level.reachesWhole();
         String boundTo =
                 wiring.outcome(seat)
                         .binding()
@@ -285,7 +286,7 @@ public final class UnmetNeedRule implements Rule {
     /** Where a line is to stand so that this need sees it. */
     private static String place(ResolvedSet set, Wiring wiring, int seat, ResolvedProfile common) {
         String name = common.declared().name();
-        int level = set.slots().level(seat);
+        Level level = set.slots().level(seat);
         Optional<ResolvedBinding> here = wiring.outcome(seat).binding();
         if (set.isDefinedInJava()) {
             return "in the profile " + name;
@@ -293,7 +294,7 @@ public final class UnmetNeedRule implements Rule {
         if (here.isPresent()) {
             return "in place of the line at " + here.get().declared().at().text();
         }
-        return set.levels().reachesWhole(level)
+        return level.reachesWhole()
                 ? "under " + name + " › bindings"
                 : "under " + name + " › within › " + set.nearestName(level) + " › bindings";
     }

@@ -2,7 +2,6 @@ package dev.patientharbor.ruling;
 
 import dev.patientharbor.declared.ResolvedBinding;
 import dev.patientharbor.finding.Finding;
-import dev.patientharbor.needs.LevelTable;
 import dev.patientharbor.needs.SlotTable;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.wiring.SlotOutcome;
@@ -52,7 +51,7 @@ public final class FailureImpact {
             seatsByBoundSlot
                     .computeIfAbsent(set.boundSlot(slot), key -> new ArrayList<>(1))
                     .add(slot);
-            if (set.slots().level(slot) != LevelTable.WHOLE && isOfWhole(wiring.outcome(slot))) {
+            if (!set.slots().level(slot).isWhole() && isOfWhole(wiring.outcome(slot))) {
                 seatsByBoundSlot
                         .computeIfAbsent(set.slots().plain(slot), key -> new ArrayList<>(1))
                         .add(slot);
@@ -76,7 +75,7 @@ public final class FailureImpact {
     private boolean isOfWhole(SlotOutcome outcome) {
         return outcome.binding()
                 .flatMap(ResolvedBinding::slot)
-                .map(slot -> set.slots().level(slot) == LevelTable.WHOLE)
+                .map(slot -> set.slots().level(slot).isWhole())
                 .orElse(true);
     }
 

@@ -8,7 +8,7 @@ import dev.patientharbor.model.Key;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.SupplyEffect;
 import dev.patientharbor.model.TypeRef;
-import dev.patientharbor.needs.LevelTable;
+import dev.patientharbor.needs.Level;
 import dev.patientharbor.needs.SlotTable;
 import dev.patientharbor.types.Carrier;
 import dev.patientharbor.wiring.SlotFinder.FoundBinding;
@@ -32,20 +32,13 @@ import java.util.Set;
 final class MemberFinder {
 
     private final SlotTable slots;
-    private final LevelTable levels;
     private final SlotFinder finder;
     private final FillInFinder fillIn;
     private final CodeIndex code;
 
-    MemberFinder(
-            SlotTable slots,
-            LevelTable levels,
-            SlotFinder finder,
-            FillInFinder fillIn,
-            CodeIndex code) {
+    MemberFinder(SlotTable slots, SlotFinder finder, FillInFinder fillIn, CodeIndex code) {
         this.fillIn = fillIn;
         this.slots = slots;
-        this.levels = levels;
         this.finder = finder;
         this.code = code;
     }
@@ -73,7 +66,7 @@ final class MemberFinder {
             TypeRef contract,
             Optional<TypeRef> key,
             Optional<Key> wanted,
-            int level,
+            Level level,
             ResolvedProfile profile) {
 
         boolean isMap() {
@@ -91,7 +84,7 @@ final class MemberFinder {
      *
      * @param wanted the key of the collection, if it has one
      */
-    List<Integer> of(Carrier carrier, Optional<Key> wanted, int level, ResolvedProfile profile) {
+    List<Integer> of(Carrier carrier, Optional<Key> wanted, Level level, ResolvedProfile profile) {
         TypeRef contract = Carrier.innermost(carrier.content());
         CollectionRequest asked =
                 new CollectionRequest(
@@ -142,7 +135,7 @@ final class MemberFinder {
 
     /** Classes that say so themselves come after what is listed, by name. */
     private void addFilledIn(CollectionRequest asked, Set<Integer> members) {
-        if (!levels.reachesWhole(asked.level())) {
+        if (!asked.level().reachesWhole()) {
             return;
         }
         Map<Integer, Set<FillInFinder.Candidate>> bySlot = new HashMap<>();
@@ -163,7 +156,7 @@ final class MemberFinder {
             int slot = slots.number(candidate.fills());
             Set<FillInFinder.Candidate> all = bySlot.get(slot);
             int own = slots.number(candidate.ownSlot());
-            boolean isAsker = levels.leftOut(asked.level()).filter(it -> it == own).isPresent();
+            boolean isAsker = asked.level().leftOutSlot().filter(it -> it == own).isPresent();
             if (all != null && all.contains(candidate) && !isAsker) {
                 members.add(filledIn(asked, slot, own, all.size() > 1));
             }
@@ -171,7 +164,7 @@ final class MemberFinder {
     }
 
     private List<ResolvedDecorator> decorators(CollectionRequest asked, int slot) {
-        int level = finder.layeredAt(slot, asked.level(), asked.profile());
+        Level level = finder.layeredAt(slot, asked.level(), asked.profile());
         return asked.profile().decorators(slots.at(slot, level));
     }
 
@@ -180,13 +173,13 @@ final class MemberFinder {
         if (!isOneOfSeveral || slots.slot(slot).key().isPresent()) {
             return member(asked, slot);
         }
-        int level = finder.layeredAt(slot, asked.level(), asked.profile());
-        return slots.at(content(asked, slot), levels.variant(level, own));
+        Level level = finder.layeredAt(slot, asked.level(), asked.profile());
+        return slots.at(content(asked, slot), level.variant(own));
     }
 
     /** Whether a slot is the asker's own, or stands in for it. */
     private boolean isLeftOut(CollectionRequest asked, int slot) {
-        Optional<Integer> leftOut = levels.leftOut(asked.level());
+        Optional<Integer> leftOut = asked.level().leftOutSlot();
         return leftOut.isPresent() && isAmong(slot, Set.of(leftOut.get()), asked);
     }
 
@@ -237,11 +230,11 @@ final class MemberFinder {
     }
 
     private Variant variant(int slot, FoundBinding found, CollectionRequest asked) {
-        int[] search = levels.search(asked.level());
-        for (int i = search.length - 1; i >= 0; i--) {
-            int said = slots.at(slot, levels.words(search[i]));
+        List<Level> search = asked.level().search();
+        for (int i = search.size() - 1; i >= 0; i--) {
+            int said = slots.at(slot, search.get(i).statedAt());
             if (asked.profile().binding(said).isPresent()) {
-                long[] rank = {search.length - i, asked.profile().placeOf(said)};
+                long[] rank = {search.size() - i, asked.profile().placeOf(said)};
                 return new Variant(slot, found.binding(), rank);
             }
         }

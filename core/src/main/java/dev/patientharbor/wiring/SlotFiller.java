@@ -13,7 +13,7 @@ import dev.patientharbor.model.TypeRef.ClassType;
 import dev.patientharbor.needs.Blueprint;
 import dev.patientharbor.needs.BlueprintMaker;
 import dev.patientharbor.needs.FactoryReader;
-import dev.patientharbor.needs.LevelTable;
+import dev.patientharbor.needs.Level;
 import dev.patientharbor.needs.SlotTable;
 import dev.patientharbor.types.Carrier;
 import dev.patientharbor.types.ValueTypes;
@@ -36,7 +36,6 @@ public final class SlotFiller {
 
     private final CodeIndex code;
     private final SlotTable slots;
-    private final LevelTable levels;
     private final SlotFinder finder;
     private final BlueprintMaker blueprints;
     private final ValueTypes values;
@@ -57,7 +56,6 @@ public final class SlotFiller {
     public SlotFiller(
             CodeIndex code,
             SlotTable slots,
-            LevelTable levels,
             SlotFinder finder,
             BlueprintMaker blueprints,
             FactoryReader factories,
@@ -68,11 +66,10 @@ public final class SlotFiller {
         this.fillIn = fillIn;
         this.code = code;
         this.slots = slots;
-        this.levels = levels;
         this.finder = finder;
         this.blueprints = blueprints;
         values = new ValueTypes(code);
-        members = new MemberFinder(slots, levels, finder, fillIn, code);
+        members = new MemberFinder(slots, finder, fillIn, code);
     }
 
     /** Has a consumer stand for itself under its name. */
@@ -94,17 +91,15 @@ public final class SlotFiller {
 
     /** What stands in a seat, which is a slot at a level. */
     SlotOutcome fill(int seat, ResolvedProfile profile) {
-        int level = slots.level(seat);
-        if (levels.isCore(level)) {
-            return profile.binding(slots.at(seat, levels.words(level)))
-                    .map(this::bare)
-                    .orElseThrow();
+        Level level = slots.level(seat);
+        if (level.isCore()) {
+            return profile.binding(slots.at(seat, level.statedAt())).map(this::bare).orElseThrow();
         }
-        Optional<Integer> variant = levels.variant(level);
+        Optional<Integer> variant = level.variantSlot();
         if (variant.isPresent() && Carrier.of(slots.slot(seat).contract()).isEmpty()) {
             return variant(seat, variant.get(), profile);
         }
-        if (level == LevelTable.WHOLE && profile.isUndecorated()) {
+        if (level.isWhole() && profile.isUndecorated()) {
             // The usual case, once for each slot of each profile: nothing is made anew.
             Optional<ResolvedBinding> binding = profile.binding(seat);
             if (binding.isPresent() && binding.get().standsAlone()) {
@@ -120,9 +115,9 @@ public final class SlotFiller {
             }
         }
         Optional<FoundBinding> found =
-                level == LevelTable.WHOLE
+                level.isWhole()
                         ? profile.binding(seat)
-                                .map(binding -> new FoundBinding(binding, LevelTable.WHOLE))
+                                .map(binding -> new FoundBinding(binding, slots.whole()))
                         : finder.find(slots.plain(seat), level, profile);
         if (found.isPresent()) {
             return fillBound(seat, found.get(), profile);
@@ -140,7 +135,7 @@ public final class SlotFiller {
                     ? SlotOutcome.alias(Optional.empty(), fitting.get(0))
                     : SlotOutcome.several(fitting);
         }
-        if (!levels.reachesWhole(level)) {
+        if (!level.reachesWhole()) {
             return SlotOutcome.nothing(SlotOutcome.Kind.UNMET);
         }
         List<ResolvedDecorator> decorators = usable(seat, profile);
@@ -197,7 +192,7 @@ public final class SlotFiller {
 
     /** One of several classes that fill a slot as members of a collection. */
     private SlotOutcome variant(int seat, int own, ResolvedProfile profile) {
-        int level = levels.parent(slots.level(seat));
+        Level level = slots.level(seat).parent();
         List<ResolvedDecorator> decorators = usable(slots.at(seat, level), profile);
         FillInSource by = fillIn.allows(slots.slot(seat), slots.slot(own));
         return decorators.isEmpty()
@@ -242,8 +237,7 @@ public final class SlotFiller {
                 decorators.isEmpty() ? bare(binding) : SlotOutcome.ofBinding(binding, decorators);
         return found.level() == slots.level(seat) || !outcome.isMet()
                 ? outcome
-                : outcome.inLayers(
-                        slots.at(seat, levels.core(found.level())), outcome.decorators());
+                : outcome.inLayers(slots.at(seat, found.level().core()), outcome.decorators());
     }
 
     /**
@@ -262,15 +256,15 @@ public final class SlotFiller {
     private int aliasSeat(int seat, FoundBinding found, ResolvedProfile profile) {
         int target = found.binding().target().orElseThrow();
         boolean itself = target == slots.plain(seat);
-        if (itself && found.level() == LevelTable.WHOLE) {
+        if (itself && found.level().isWhole()) {
             return seat;
         }
-        int level = slots.level(seat);
-        return finder.ask(target, itself ? levels.outside(level, found.level()) : level, profile);
+        Level level = slots.level(seat);
+        return finder.ask(target, itself ? level.outside(found.level()) : level, profile);
     }
 
     private SlotOutcome fillWrapping(int seat, Carrier carrier, ResolvedProfile profile) {
-        int level = slots.level(seat);
+        Level level = slots.level(seat);
         Slot slot = slots.slot(seat);
         int content = slots.number(new Slot(carrier.content(), slot.key()));
         return switch (carrier.kind()) {

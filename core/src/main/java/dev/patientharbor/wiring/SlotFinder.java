@@ -8,7 +8,7 @@ import dev.patientharbor.inherited.ResolvedProfile;
 import dev.patientharbor.model.Reach;
 import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.TypeRef.ClassType;
-import dev.patientharbor.needs.LevelTable;
+import dev.patientharbor.needs.Level;
 import dev.patientharbor.needs.Need;
 import dev.patientharbor.needs.SlotTable;
 import dev.patientharbor.types.Carrier;
@@ -24,14 +24,12 @@ import java.util.Optional;
 public final class SlotFinder {
 
     private final SlotTable slots;
-    private final LevelTable levels;
     private final AreaTable areas;
     private final GenericTypes generics;
 
-    public SlotFinder(SlotTable slots, LevelTable levels, AreaTable areas, GenericTypes generics) {
+    public SlotFinder(SlotTable slots, AreaTable areas, GenericTypes generics) {
         this.generics = generics;
         this.slots = slots;
-        this.levels = levels;
         this.areas = areas;
     }
 
@@ -43,13 +41,13 @@ public final class SlotFinder {
      */
     int seatFor(int seat, ClassFacts consumer, Need need, ResolvedProfile profile) {
         if (holdsItself(seat, need)) {
-            int from = limited(start(seat, consumer, profile), consumer, need, profile);
-            return ask(need.slot(), levels.withoutSlot(from, slots.plain(seat)), profile);
+            Level from = limited(start(seat, consumer, profile), consumer, need, profile);
+            return ask(need.slot(), from.withoutSlot(slots.plain(seat)), profile);
         }
-        if (profile.statesWholeProfileOnly() && slots.level(seat) == LevelTable.WHOLE) {
-            return ask(need.slot(), LevelTable.WHOLE, profile);
+        if (profile.statesWholeProfileOnly() && slots.level(seat).isWhole()) {
+            return ask(need.slot(), slots.whole(), profile);
         }
-        int start = start(seat, consumer, profile);
+        Level start = start(seat, consumer, profile);
         return ask(need.slot(), limited(start, consumer, need, profile), profile);
     }
 
@@ -72,20 +70,20 @@ public final class SlotFinder {
      * class's own area if that is inside; and before that at what is said for the class as a
      * consumer.
      */
-    private int start(int seat, ClassFacts consumer, ResolvedProfile profile) {
-        int level = slots.level(seat);
-        boolean isBeside = levels.isCore(level) || levels.variant(level).isPresent();
-        int bound = isBeside ? levels.parent(level) : level;
-        int own = areas.of(consumer);
-        int area = levels.encloses(bound, own) ? own : bound;
-        int words = levels.consumer(consumer.name());
-        return profile.statesAt(words) && !levels.isConsumer(area)
-                ? levels.consumerIn(consumer.name(), area)
+    private Level start(int seat, ClassFacts consumer, ResolvedProfile profile) {
+        Level level = slots.level(seat);
+        boolean isBeside = level.isCore() || level.variantSlot().isPresent();
+        Level bound = isBeside ? level.parent() : level;
+        Level own = areas.of(consumer);
+        Level area = bound.encloses(own) ? own : bound;
+        Level words = slots.whole().consumer(consumer.name());
+        return profile.statesAt(words) && !area.isConsumer()
+                ? area.consumer(consumer.name())
                 : area;
     }
 
-    private int limited(int start, ClassFacts consumer, Need need, ResolvedProfile profile) {
-        int words = levels.consumer(consumer.name());
+    private Level limited(Level start, ClassFacts consumer, Need need, ResolvedProfile profile) {
+        Level words = slots.whole().consumer(consumer.name());
         Optional<ResolvedReach> reach = Optional.empty();
         for (ResolvedReach one : profile.reaches()) {
             if (one.level() == words) {
@@ -102,20 +100,20 @@ public final class SlotFinder {
         return reach.map(limit -> limited(start, limit)).orElse(start);
     }
 
-    private int limited(int start, ResolvedReach reach) {
-        List<Integer> way = new ArrayList<>();
-        int area = levels.isConsumer(start) ? levels.parent(start) : start;
-        for (int level : levels.search(start)) {
+    private Level limited(Level start, ResolvedReach reach) {
+        List<Level> way = new ArrayList<>();
+        Level area = start.isConsumer() ? start.parent() : start;
+        for (Level level : start.search()) {
             boolean own = level == start || level == area;
             boolean wanted =
                     switch (reach.declared().range()) {
                         case NEAREST -> true;
                         case OWN -> own;
-                        case OUTSIDE -> !own || level == LevelTable.WHOLE;
+                        case OUTSIDE -> !own || level.isWhole();
                         case UP_TO ->
                                 reach.upTo().isEmpty()
                                         || level == reach.upTo().get()
-                                        || levels.encloses(reach.upTo().get(), level);
+                                        || reach.upTo().get().encloses(level);
                     };
             if (wanted) {
                 way.add(level);
@@ -125,27 +123,27 @@ public final class SlotFinder {
         boolean isUnlimited =
                 reach.declared().range() == Reach.Range.NEAREST
                         || reach.declared().range() == Reach.Range.UP_TO && way.isEmpty();
-        return isUnlimited ? start : levels.limited(start, way);
+        return isUnlimited ? start : start.limited(way);
     }
 
     /** The seat of what a slot gives to those who look from a level. */
-    int ask(int slot, int level, ResolvedProfile profile) {
-        if (levels.variant(level).isPresent()) {
+    int ask(int slot, Level level, ResolvedProfile profile) {
+        if (level.variantSlot().isPresent()) {
             return slots.at(slot, level);
         }
-        if (levels.leftOut(level).isPresent()) {
-            int whole = levels.parent(level);
-            boolean isCollected = slots.holdsMany(slot) && find(slot, whole, profile).isEmpty();
-            return isCollected ? slots.at(slot, level) : ask(slot, whole, profile);
+        if (level.leftOutSlot().isPresent()) {
+            Level all = level.parent();
+            boolean isCollected = slots.holdsMany(slot) && find(slot, all, profile).isEmpty();
+            return isCollected ? slots.at(slot, level) : ask(slot, all, profile);
         }
-        int from = level;
-        if (profile.statesWholeProfileOnly() && levels.reachesWhole(level)) {
-            from = LevelTable.WHOLE;
+        Level from = level;
+        if (profile.statesWholeProfileOnly() && level.reachesWhole()) {
+            from = slots.whole();
         }
-        int layered = -1;
-        for (int at : levels.search(from)) {
-            int words = levels.words(at);
-            if (at != LevelTable.WHOLE && !profile.statesAt(words)) {
+        Optional<Level> layered = Optional.empty();
+        for (Level at : from.search()) {
+            Level words = at.statedAt();
+            if (!at.isWhole() && !profile.statesAt(words)) {
                 continue;
             }
             int said = slots.at(slot, words);
@@ -153,45 +151,45 @@ public final class SlotFinder {
             if (binding.isPresent()) {
                 return binding.get().target().isPresent()
                         ? slots.at(slot, from)
-                        : slots.at(slot, layered >= 0 ? layered : at);
+                        : slots.at(slot, layered.orElse(at));
             }
-            if (layered < 0 && at != LevelTable.WHOLE && profile.decoratesAt(said)) {
-                layered = at;
+            if (layered.isEmpty() && !at.isWhole() && profile.decoratesAt(said)) {
+                layered = Optional.of(at);
             }
         }
         return unbound(slot, from, layered, profile);
     }
 
     /** What nothing binds depends on who asks, if it is found by way of other slots. */
-    private int unbound(int slot, int from, int layered, ResolvedProfile profile) {
+    private int unbound(int slot, Level from, Optional<Level> layered, ResolvedProfile profile) {
         boolean byOthers =
                 Carrier.of(slots.slot(slot).contract()).isPresent()
-                        || !levels.reachesWhole(from)
+                        || !from.reachesWhole()
                         || !fitting(slot, from, profile).isEmpty();
         if (byOthers) {
             return slots.at(slot, from);
         }
-        return slots.at(slot, Math.max(layered, LevelTable.WHOLE));
+        return slots.at(slot, layered.orElse(slots.whole()));
     }
 
     /** The level at which what fills a slot stands that nothing binds, seen from a level. */
-    int layeredAt(int slot, int level, ResolvedProfile profile) {
-        for (int at : levels.search(level)) {
-            int words = levels.words(at);
-            if (at != LevelTable.WHOLE
+    Level layeredAt(int slot, Level level, ResolvedProfile profile) {
+        for (Level at : level.search()) {
+            Level words = at.statedAt();
+            if (!at.isWhole()
                     && profile.statesAt(words)
                     && profile.decoratesAt(slots.at(slot, words))) {
                 return at;
             }
         }
-        return LevelTable.WHOLE;
+        return slots.whole();
     }
 
     /**
      * The bound slots of the same class and key that fit a slot which is not bound exactly: raw
      * ones, and those that a raw or open one allows.
      */
-    List<Integer> fitting(int slot, int level, ResolvedProfile profile) {
+    List<Integer> fitting(int slot, Level level, ResolvedProfile profile) {
         List<Integer> alike = slots.ofSameClassAndKey(slot);
         if (alike.size() == 1 || !(slots.slot(slot).contract() instanceof ClassType wanted)) {
             return List.of();
@@ -226,9 +224,9 @@ public final class SlotFinder {
     }
 
     /** The binding of a slot that holds for those who look from a level, and where it stands. */
-    Optional<FoundBinding> find(int slot, int level, ResolvedProfile profile) {
-        for (int at : levels.search(level)) {
-            int said = slots.at(slot, levels.words(at));
+    Optional<FoundBinding> find(int slot, Level level, ResolvedProfile profile) {
+        for (Level at : level.search()) {
+            int said = slots.at(slot, at.statedAt());
             Optional<ResolvedBinding> binding = profile.binding(said);
             if (binding.isPresent()) {
                 return Optional.of(new FoundBinding(binding.get(), at));
@@ -238,7 +236,7 @@ public final class SlotFinder {
     }
 
     /** A binding, and the level at which it was found. */
-    record FoundBinding(ResolvedBinding binding, int level) {}
+    record FoundBinding(ResolvedBinding binding, Level level) {}
 
     /** Whether a slot is of a class, with whatever arguments. */
     private static boolean isOpen(ClassType type) {

@@ -3,7 +3,7 @@ package dev.patientharbor.wiring;
 import dev.patientharbor.declared.ResolvedBinding;
 import dev.patientharbor.inherited.ResolvedProfile;
 import dev.patientharbor.needs.Blueprint;
-import dev.patientharbor.needs.LevelTable;
+import dev.patientharbor.needs.Level;
 import dev.patientharbor.needs.Need;
 import dev.patientharbor.needs.NeedReader;
 import dev.patientharbor.needs.SlotTable;
@@ -87,9 +87,7 @@ public final class Wiring {
     }
 
     private List<Integer> asked(List<Integer> all) {
-        return all.stream()
-                .map(slot -> filler.finder().ask(slot, LevelTable.WHOLE, profile))
-                .toList();
+        return all.stream().map(slot -> filler.finder().ask(slot, slots.whole(), profile)).toList();
     }
 
     /** The same profile, and what these slots lead to as well. */
@@ -222,10 +220,10 @@ public final class Wiring {
 
     /** The seat at which an alias aims that is bound in this profile. */
     public int aliasSeat(ResolvedBinding alias) {
-        int level = slots.level(alias.slot().orElseThrow());
+        Level level = slots.level(alias.slot().orElseThrow());
         int target = alias.target().orElseThrow();
         boolean itself = target == slots.plain(alias.slot().orElseThrow());
-        return filler.finder().ask(target, itself ? LevelTable.WHOLE : level, profile);
+        return filler.finder().ask(target, itself ? slots.whole() : level, profile);
     }
 
     /** What a need receives; empty if what stands in goes in a circle. */
@@ -290,7 +288,7 @@ public final class Wiring {
     }
 
     private boolean isPlain(int seat) {
-        return profile.statesWholeProfileOnly() && slots.level(seat) == LevelTable.WHOLE;
+        return profile.statesWholeProfileOnly() && slots.level(seat).isWhole();
     }
 
     /**

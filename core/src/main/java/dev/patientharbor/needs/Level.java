@@ -1,0 +1,222 @@
+package dev.patientharbor.needs;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * Where a need looks, and where profiles say what holds: the whole profile, an area, or a consumer
+ * in some area.
+ *
+ * <p>Some levels are made of others: one that looks at a few levels only, one that leaves a slot
+ * out, one where an object stands without its decorators, and one for each of several classes that
+ * fill a slot which nothing binds. Two levels of the same making are the same object.
+ */
+public final class Level {
+
+    private enum Kind {
+        WHOLE,
+        AREA,
+        CONSUMER,
+        LIMITED,
+        WITHOUT,
+        CORE,
+        VARIANT
+    }
+
+    private final Map<String, Level> known;
+    private final Kind kind;
+    private final String name;
+    private final Level parent;
+    private final Level whole;
+    private final Level statedAt;
+    private final Optional<Integer> slot;
+    private final int number;
+    private final List<Level> search;
+
+    private Level() {
+        known = new HashMap<>();
+        kind = Kind.WHOLE;
+        name = "";
+        parent = this;
+        whole = this;
+        statedAt = this;
+        slot = Optional.empty();
+        number = 0;
+        search = List.of(this);
+    }
+
+    private Level(Kind kind, String name, Level parent, Optional<Level> statedAt) {
+        known = parent.known;
+        whole = parent.whole;
+        this.kind = kind;
+        this.name = name;
+        this.parent = parent;
+        this.statedAt = statedAt.orElse(this);
+        slot = Optional.empty();
+        number = known.size() + 1;
+        List<Level> outward = new ArrayList<>(List.of(this));
+        outward.addAll(parent.search);
+        search = List.copyOf(outward);
+    }
+
+    private Level(Kind kind, Level of, Optional<Integer> slot, List<Level> search) {
+        known = of.known;
+        whole = of.whole;
+        this.kind = kind;
+        name = of.name;
+        parent = of;
+        statedAt = of.statedAt;
+        this.slot = slot;
+        number = known.size() + 1;
+        this.search = List.copyOf(search);
+    }
+
+    /** The whole profile, of which all other levels are made; a new one each time. */
+    public static Level newWhole() {
+        return new Level();
+    }
+
+    /** An area in this one, or in the whole profile. */
+    public Level area(String areaName) {
+        String key = Kind.AREA.name() + ' ' + areaName + ' ' + number;
+        Level found = known.get(key);
+        return found != null
+                ? found
+                : add(key, new Level(Kind.AREA, areaName, this, Optional.empty()));
+    }
+
+    /**
+     * A consumer that starts in this area. What profiles say for a consumer, they say for it in the
+     * whole profile.
+     */
+    public Level consumer(String className) {
+        String key = Kind.CONSUMER.name() + ' ' + className + ' ' + number;
+        Level found = known.get(key);
+        if (found != null) {
+            return found;
+        }
+        Optional<Level> stated =
+                isWhole() ? Optional.empty() : Optional.of(whole.consumer(className));
+        return add(key, new Level(Kind.CONSUMER, className, this, stated));
+    }
+
+    /** A way from this level that looks at some levels only, nearest first. */
+    public Level limited(List<Level> way) {
+        return made(Kind.LIMITED, Optional.empty(), way);
+    }
+
+    /**
+     * This level for what is a member of the collection that it asks for: it looks past its slot.
+     */
+    public Level withoutSlot(int leftOut) {
+        return made(Kind.WITHOUT, Optional.of(leftOut), search);
+    }
+
+    /** Where what is bound at this level stands without its decorators. */
+    public Level core() {
+        return made(Kind.CORE, Optional.empty(), search);
+    }
+
+    /**
+     * Where one of several classes stands that fill a slot which nothing binds.
+     *
+     * @param own the slot in which it stands by itself
+     */
+    public Level variant(int own) {
+        return made(Kind.VARIANT, Optional.of(own), search);
+    }
+
+    /** Where one looks further outward who found something at a level that is looked at. */
+    public Level outside(Level found) {
+        return kind == Kind.LIMITED
+                ? parent.limited(search.subList(search.indexOf(found) + 1, search.size()))
+                : found.parent;
+    }
+
+    private Level made(Kind wanted, Optional<Integer> ofSlot, List<Level> way) {
+        String steps =
+                wanted == Kind.LIMITED ? way.stream().map(Level::number).toList().toString() : "";
+        String key = wanted.name() + ' ' + number + ' ' + ofSlot.orElse(-1) + ' ' + steps;
+        Level found = known.get(key);
+        return found != null ? found : add(key, new Level(wanted, this, ofSlot, way));
+    }
+
+    private Level add(String key, Level level) {
+        known.put(key, level);
+        return level;
+    }
+
+    /** Its place among the levels of the same whole profile, from 0, which is that one. */
+    public int number() {
+        return number;
+    }
+
+    /** The levels at which a need that starts here looks, nearest first. */
+    public List<Level> search() {
+        return search;
+    }
+
+    /** The level at which profiles say what holds here. */
+    public Level statedAt() {
+        return statedAt;
+    }
+
+    /** What encloses it, or what it is made of; the whole profile encloses itself. */
+    public Level parent() {
+        return parent;
+    }
+
+    /** The whole profile. */
+    public Level whole() {
+        return whole;
+    }
+
+    /** The area or the consumer's class; empty for the whole profile. */
+    public Optional<String> name() {
+        return Optional.of(name).filter(text -> !text.isEmpty());
+    }
+
+    public boolean isWhole() {
+        return kind == Kind.WHOLE;
+    }
+
+    /** Whether it is a consumer's, rather than an area's or the whole profile's. */
+    public boolean isConsumer() {
+        return kind == Kind.CONSUMER;
+    }
+
+    /** Whether what is bound stands here without its decorators. */
+    public boolean isCore() {
+        return kind == Kind.CORE;
+    }
+
+    /** The slot that is left out here; none at most levels. */
+    public Optional<Integer> leftOutSlot() {
+        return kind == Kind.WITHOUT ? slot : Optional.empty();
+    }
+
+    /** The slot in which one of several classes stands by itself; none at most levels. */
+    public Optional<Integer> variantSlot() {
+        return kind == Kind.VARIANT ? slot : Optional.empty();
+    }
+
+    /** Whether the whole profile is looked at from here. */
+    public boolean reachesWhole() {
+        return search.contains(whole);
+    }
+
+    /** Whether it encloses another level, directly or not; none encloses itself. */
+    public boolean encloses(Level inner) {
+        Level at = inner;
+        while (!at.isWhole()) {
+            at = at.parent;
+            if (at == this) {
+                return true;
+            }
+        }
+        return false;
+    }
+}
