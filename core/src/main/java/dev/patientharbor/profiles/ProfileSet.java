@@ -49,7 +49,7 @@ import java.util.stream.Stream;
  *                             });
  *                 });
  * port.check().requireNothing(Severity.WARNING);
- * Received weather = port.plan("test").roster().of(BridgeWatch.class).need("weather");
+ * RosterNeed weather = port.plan("test").roster().of(BridgeWatch.class).need("weather");
  * assertEquals("CachedFeed → real CoastFeed", weather.received());
  * assertTrue(weather.is(CoastFeed.class));
  * }</pre>
