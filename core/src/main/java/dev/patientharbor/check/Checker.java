@@ -103,13 +103,13 @@ public final class Checker {
         Map<Integer, Wiring> wirings = new HashMap<>();
         resolved.forEach(side -> wirings.putAll(side.wirings()));
         List<ProfileVerdict> profiles = new ArrayList<>();
-        for (int number = 0; number < set.profiles().size(); number++) {
+        for (int profileNumber = 0; profileNumber < set.profiles().size(); profileNumber++) {
             profiles.add(
                     verdict(
-                            set.profiles().get(number),
-                            Optional.ofNullable(wirings.get(number)),
-                            joined.of(number),
-                            setIsWhole && !joined.isBrokenByParent(number),
+                            set.profiles().get(profileNumber),
+                            Optional.ofNullable(wirings.get(profileNumber)),
+                            joined.of(profileNumber),
+                            setIsWhole && !joined.isBrokenByParent(profileNumber),
                             filter));
         }
         List<Finding> findings = new ArrayList<>(siftedOfSet.reported());

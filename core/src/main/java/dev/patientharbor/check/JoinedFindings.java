@@ -59,14 +59,16 @@ final class JoinedFindings {
         Set<FindingKind> causes = new HashSet<>();
         for (FindingReporter side : sides) {
             causes.addAll(side.leaveOutConsequences());
-            side.set().profiles().forEach(profile -> concerned.get(profile.number()).add(side));
+            side.set()
+                    .profiles()
+                    .forEach(profile -> concerned.get(profile.profileNumber()).add(side));
             side.set().wirings().keySet().forEach(profile -> judges.set(profile, List.of(side)));
         }
         nothingAnywhere = sides.stream().allMatch(JoinedFindings::hasNothing);
         joinOfSet();
         explain(causes);
-        for (int number = 0; number < profiles.size(); number++) {
-            joinOfProfile(number, profiles.get(number).partial());
+        for (int profileNumber = 0; profileNumber < profiles.size(); profileNumber++) {
+            joinOfProfile(profileNumber, profiles.get(profileNumber).partial());
         }
     }
 
@@ -99,32 +101,34 @@ final class JoinedFindings {
         }
     }
 
-    private void joinOfProfile(int number, boolean isPartial) {
-        List<FindingReporter> all = concerned.get(number);
+    private void joinOfProfile(int profileNumber, boolean isPartial) {
+        List<FindingReporter> all = concerned.get(profileNumber);
         AbsenceAgreement agreement = new AbsenceAgreement();
-        all.forEach(side -> side.of(number).forEach(finding -> agreement.add(side, finding)));
-        for (FindingReporter side : judges.get(number)) {
-            for (Finding one : side.of(number)) {
+        all.forEach(
+                side -> side.of(profileNumber).forEach(finding -> agreement.add(side, finding)));
+        for (FindingReporter side : judges.get(profileNumber)) {
+            for (Finding one : side.of(profileNumber)) {
                 // What one side does not use, another one may.
                 boolean ofAll = one.kind() == FindingKinds.UNUSED_BINDING;
                 boolean isToldOfSet =
                         one.kind() == FindingKinds.NOTHING_TO_CHECK && nothingAnywhere;
-                if (!isToldOfSet && agreement.isReported(one, ofAll ? all : judges.get(number))) {
-                    ofProfile.get(number).add(one);
+                if (!isToldOfSet
+                        && agreement.isReported(one, ofAll ? all : judges.get(profileNumber))) {
+                    ofProfile.get(profileNumber).add(one);
                 }
             }
         }
         if (isPartial) {
-            joinPartial(number, all);
+            joinPartial(profileNumber, all);
         }
     }
 
     /** What all sides tell is the partial profile's fault; the rest is told where it matters. */
-    private void joinPartial(int number, List<FindingReporter> concerned) {
+    private void joinPartial(int profileNumber, List<FindingReporter> concerned) {
         Map<String, List<PartialProfileFinding>> byIdentity = new LinkedHashMap<>();
         for (FindingReporter side : concerned) {
             Map<String, PartialProfileFinding> once = new LinkedHashMap<>();
-            side.ofPartial(number)
+            side.ofPartial(profileNumber)
                     .forEach(reported -> once.putIfAbsent(reported.finding().identity(), reported));
             once.forEach(
                     (identity, reported) ->
@@ -134,21 +138,21 @@ final class JoinedFindings {
         }
         for (List<PartialProfileFinding> same : byIdentity.values()) {
             if (same.size() == concerned.size()) {
-                reportOnce(number, same);
+                reportOnce(profileNumber, same);
             } else {
                 for (PartialProfileFinding one : same) {
                     one.touched()
                             .forEach(
                                     (heir, whom) ->
                                             ofProfile
-                                                    .get(heir.number())
+                                                    .get(heir.profileNumber())
                                                     .add(whom.in(one.finding())));
                 }
             }
         }
     }
 
-    private void reportOnce(int number, List<PartialProfileFinding> same) {
+    private void reportOnce(int profileNumber, List<PartialProfileFinding> same) {
         TreeSet<String> consumers = new TreeSet<>();
         TreeSet<String> entries = new TreeSet<>();
         Finding finding = same.get(0).finding();
@@ -159,11 +163,13 @@ final class JoinedFindings {
                                 consumers.addAll(whom.consumers());
                                 entries.addAll(whom.entries());
                                 if (finding.kind().breaksCompleteness()) {
-                                    brokenByParent.set(heir.number());
+                                    brokenByParent.set(heir.profileNumber());
                                 }
                             });
         }
-        ofProfile.get(number).add(finding.touching(List.copyOf(consumers), List.copyOf(entries)));
+        ofProfile
+                .get(profileNumber)
+                .add(finding.touching(List.copyOf(consumers), List.copyOf(entries)));
     }
 
     /**

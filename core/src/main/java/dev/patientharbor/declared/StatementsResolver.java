@@ -60,7 +60,7 @@ public final class StatementsResolver {
         return bindings.slot(text, names);
     }
 
-    public ProfileStatements resolve(Profile profile, int number) {
+    public ProfileStatements resolve(Profile profile, int owner) {
         ProfileStatements own =
                 new ProfileStatements(
                         new ArrayList<>(),
@@ -70,10 +70,9 @@ public final class StatementsResolver {
                         profile.terms().loosenings().stream().map(this::loosening).toList(),
                         profile.terms().expectations().stream().map(this::expectation).toList(),
                         bindings::resolveInPlaceOf);
-        add(profile.words(), number, whole, own);
+        add(profile.words(), owner, whole, own);
         for (PlaceStatements within : profile.within()) {
-            level(within.place(), number)
-                    .ifPresent(level -> add(within.words(), number, level, own));
+            level(within.place(), owner).ifPresent(level -> add(within.words(), owner, level, own));
         }
         return own;
     }
@@ -108,7 +107,7 @@ public final class StatementsResolver {
         return new ResolvedExpectation(expectation, lookups, className, slot);
     }
 
-    private Optional<Level> level(WrittenName place, int number) {
+    private Optional<Level> level(WrittenName place, int owner) {
         Optional<Level> area = areas.find(place.text());
         if (area.isPresent()) {
             NameLookup asClass = names.lookup(place);
@@ -122,29 +121,29 @@ public final class StatementsResolver {
         }
         NameLookup lookup = names.lookup(place);
         if (lookup.facts().isEmpty()) {
-            unknownPlaces.add(new UnknownPlace(number, lookup));
+            unknownPlaces.add(new UnknownPlace(owner, lookup));
         }
         return lookup.facts().map(ClassFacts::name).map(whole::consumer);
     }
 
-    private void add(LevelStatements statements, int number, Level level, ProfileStatements own) {
+    private void add(LevelStatements statements, int owner, Level level, ProfileStatements own) {
         for (Binding binding : statements.bindings()) {
-            for (Binding one : statedKeys.expand(binding, number)) {
-                own.bindings().add(bindings.resolve(one, number, own.bindings().size(), level));
+            for (Binding one : statedKeys.expand(binding, owner)) {
+                own.bindings().add(bindings.resolve(one, owner, own.bindings().size(), level));
             }
         }
         for (DecoratorStatement statement : statements.decorations()) {
-            own.decorations().add(decorators.resolve(statement, number, level));
+            own.decorations().add(decorators.resolve(statement, owner, level));
         }
         for (Reach reach : statements.reaches()) {
-            own.reaches().add(reach(reach, number, level));
+            own.reaches().add(reach(reach, owner, level));
         }
     }
 
-    private ResolvedReach reach(Reach reach, int number, Level level) {
+    private ResolvedReach reach(Reach reach, int owner, Level level) {
         Optional<Level> upTo = reach.upTo().flatMap(area -> areas.find(area.text()));
         if (reach.upTo().isPresent() && upTo.isEmpty()) {
-            areas.addUnknown(reach.upTo().get(), Optional.of(number));
+            areas.addUnknown(reach.upTo().get(), Optional.of(owner));
         }
         return new ResolvedReach(
                 reach, level, bindings.slot(reach.need(), new ArrayList<>()), upTo);

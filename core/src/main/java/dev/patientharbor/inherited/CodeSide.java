@@ -40,9 +40,10 @@ public record CodeSide(
         SideOverview all = new SideOverview(set, Optional.of(places));
         List<List<WrittenName>> seen = placesByProfile(set, all.hierarchy());
         Map<List<WrittenName>, BitSet> bySeen = new LinkedHashMap<>();
-        for (int number = 0; number < set.profiles().size(); number++) {
-            if (!set.profiles().get(number).partial()) {
-                bySeen.computeIfAbsent(seen.get(number), key -> new BitSet()).set(number);
+        for (int profileNumber = 0; profileNumber < set.profiles().size(); profileNumber++) {
+            if (!set.profiles().get(profileNumber).partial()) {
+                bySeen.computeIfAbsent(seen.get(profileNumber), key -> new BitSet())
+                        .set(profileNumber);
             }
         }
         if (bySeen.isEmpty()) {
@@ -72,11 +73,11 @@ public record CodeSide(
             SetDeclaration set, ProfileHierarchy hierarchy) {
         List<List<WrittenName>> seen =
                 new ArrayList<>(Collections.nCopies(set.profiles().size(), null));
-        for (int number : hierarchy.order()) {
-            List<Integer> parents = hierarchy.parents(number);
-            Optional<List<WrittenName>> own = set.profiles().get(number).terms().code();
+        for (int profileNumber : hierarchy.order()) {
+            List<Integer> parents = hierarchy.parents(profileNumber);
+            Optional<List<WrittenName>> own = set.profiles().get(profileNumber).terms().code();
             if (own.isEmpty() && parents.size() == 1) {
-                seen.set(number, seen.get(parents.get(0)));
+                seen.set(profileNumber, seen.get(parents.get(0)));
             } else {
                 Set<WrittenName> all = new LinkedHashSet<>(set.code());
                 if (own.isPresent()) {
@@ -84,7 +85,7 @@ public record CodeSide(
                 } else {
                     parents.forEach(parent -> all.addAll(seen.get(parent)));
                 }
-                seen.set(number, List.copyOf(all));
+                seen.set(profileNumber, List.copyOf(all));
             }
         }
         return seen;

@@ -98,7 +98,7 @@ final class InheritedDecorators {
     private List<ResolvedDecorator> makeList(int slot) {
         List<ResolvedDecorator> own = ownList(slot);
         Integer every = every(slot);
-        if (every == null || every == slots.plain(slot)) {
+        if (every == null || every == slots.wholeSlot(slot)) {
             return own;
         }
         List<ResolvedDecorator> all = new ArrayList<>();
@@ -152,7 +152,7 @@ final class InheritedDecorators {
     private void decorate(int profile, int slot, ResolvedDecoratorStatement statement) {
         Slot decorated = slots.slot(slot);
         if (decorated.key().filter(Key::isEvery).isPresent()) {
-            everyKey.put(decorated.contract(), slots.plain(slot));
+            everyKey.put(decorated.contract(), slots.wholeSlot(slot));
         }
         List<ResolvedDecorator> inherited = new ArrayList<>(ownList(slot));
         Integer every = every(slot);

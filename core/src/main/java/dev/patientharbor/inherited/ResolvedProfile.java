@@ -31,7 +31,7 @@ import java.util.stream.Collectors;
 public final class ResolvedProfile {
 
     private final Profile declared;
-    private final int number;
+    private final int profileNumber;
     private final ProfileHierarchy hierarchy;
     private final boolean lacksParents;
     private final List<ResolvedBinding> ownBindings;
@@ -95,7 +95,7 @@ public final class ResolvedProfile {
             ProfileStatements statements,
             SlotTable slots) {
         this.declared = declared;
-        this.number = number;
+        this.profileNumber = number;
         this.hierarchy = hierarchy;
         ownDecoratorStatements = List.copyOf(statements.decorations());
         lacksParents =
@@ -168,9 +168,10 @@ public final class ResolvedProfile {
                 above.isEmpty()
                         ? Optional.empty()
                         : Optional.of(
-                                InheritedStatement.join(number, above, hierarchy, Object::equals));
+                                InheritedStatement.join(
+                                        profileNumber, above, hierarchy, Object::equals));
         return own.isPresent()
-                ? Optional.of(InheritedStatement.by(number, own.get(), joined))
+                ? Optional.of(InheritedStatement.by(profileNumber, own.get(), joined))
                 : joined;
     }
 
@@ -226,18 +227,18 @@ public final class ResolvedProfile {
     }
 
     /** Its place in the file, from 0. */
-    public int number() {
-        return number;
+    public int profileNumber() {
+        return profileNumber;
     }
 
     /** Whether it extends the other, directly or not, or is it. */
     public boolean isOrExtends(int other) {
-        return number == other || hierarchy.ancestors(number).get(other);
+        return profileNumber == other || hierarchy.ancestors(profileNumber).get(other);
     }
 
     /** Itself and all that it extends. */
     public BitSet lineage() {
-        return hierarchy.lineage(number);
+        return hierarchy.lineage(profileNumber);
     }
 
     /**
@@ -250,7 +251,7 @@ public final class ResolvedProfile {
 
     /** The parents that do not exist. */
     public List<WrittenName> unknownParents() {
-        return hierarchy.unknownParents(number);
+        return hierarchy.unknownParents(profileNumber);
     }
 
     public List<ResolvedBinding> ownBindings() {
@@ -350,6 +351,7 @@ public final class ResolvedProfile {
      */
     public long placeOf(int slot) {
         ResolvedBinding first = bindings.first(slot);
-        return (long) hierarchy.placeInLine(number, first.owner()) << Integer.SIZE | first.place();
+        return (long) hierarchy.placeInLine(profileNumber, first.owner()) << Integer.SIZE
+                | first.place();
     }
 }

@@ -23,7 +23,7 @@ public final class SlotTable {
     private final List<Slot> slots = new ArrayList<>();
     private final BitSet many = new BitSet();
     private final BitSet wrapping = new BitSet();
-    private int[] plain = new int[64];
+    private int[] wholeSlot = new int[64];
     private Level[] level = new Level[64];
     private final Map<String, List<Integer>> byContractClass = new HashMap<>();
     private final List<List<Integer>> ofSameClass = new ArrayList<>();
@@ -70,7 +70,7 @@ public final class SlotTable {
 
     /** The number of the same slot at a level. */
     public int at(int number, Level wanted) {
-        int atWhole = plain[number];
+        int atWhole = wholeSlot[number];
         if (wanted.isWhole() || wanted == level[number]) {
             return wanted.isWhole() ? atWhole : number;
         }
@@ -88,11 +88,11 @@ public final class SlotTable {
 
     private int add(Slot slot, int atWhole, Level at) {
         int number = slots.size();
-        if (number == plain.length) {
-            plain = Arrays.copyOf(plain, 2 * number);
+        if (number == wholeSlot.length) {
+            wholeSlot = Arrays.copyOf(wholeSlot, 2 * number);
             level = Arrays.copyOf(level, 2 * number);
         }
-        plain[number] = atWhole;
+        wholeSlot[number] = atWhole;
         level[number] = at;
         slots.add(slot);
         return number;
@@ -100,21 +100,21 @@ public final class SlotTable {
 
     /** Whether what stands in a slot holds several others. */
     public boolean holdsMany(int number) {
-        return many.get(plain[number]);
+        return many.get(wholeSlot[number]);
     }
 
     /** Whether what fills a slot that nothing binds depends on no other slot. */
     public boolean standsAlone(int number) {
-        return !wrapping.get(plain[number]) && ofSameClass.get(number).size() == 1;
+        return !wrapping.get(wholeSlot[number]) && ofSameClass.get(number).size() == 1;
     }
 
     /** Whether who asks for one slot asks for another one, in whatever it is wrapped. */
     public boolean isFor(int asked, int other) {
-        if (plain[asked] == plain[other]) {
+        if (wholeSlot[asked] == wholeSlot[other]) {
             return true;
         }
         Slot wrapped = slots.get(asked);
-        return wrapping.get(plain[asked])
+        return wrapping.get(wholeSlot[asked])
                 && new Slot(Carrier.innermost(wrapped.contract()), wrapped.key())
                         .equals(slots.get(other));
     }
@@ -125,8 +125,8 @@ public final class SlotTable {
     }
 
     /** The number of the same slot in the whole profile. */
-    public int plain(int number) {
-        return plain[number];
+    public int wholeSlot(int number) {
+        return wholeSlot[number];
     }
 
     /** The level that a number stands for. */

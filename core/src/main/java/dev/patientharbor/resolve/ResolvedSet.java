@@ -139,7 +139,7 @@ public record ResolvedSet(
 
     /** The wiring of a profile; empty if it is partial, or is checked on another side. */
     public Optional<Wiring> wiring(ResolvedProfile profile) {
-        return Optional.ofNullable(wirings.get(profile.number()));
+        return Optional.ofNullable(wirings.get(profile.profileNumber()));
     }
 
     /** The wirings of the profiles that are checked, in the order of the file. */

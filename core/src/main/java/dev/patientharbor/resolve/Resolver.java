@@ -113,11 +113,11 @@ public final class Resolver {
         consumers = new ConsumerReader(names, needs, bindings, slots);
         BitSet concerned = side.concerned();
         Map<Integer, ResolvedProfile> withParents = new HashMap<>();
-        for (int number : side.hierarchy().inOrder(concerned)) {
-            ResolvedProfile profile = profile(number, withParents);
-            withParents.put(number, profile);
-            if (concerned.get(number)) {
-                profiles.put(number, profile);
+        for (int profileNumber : side.hierarchy().inOrder(concerned)) {
+            ResolvedProfile profile = profile(profileNumber, withParents);
+            withParents.put(profileNumber, profile);
+            if (concerned.get(profileNumber)) {
+                profiles.put(profileNumber, profile);
             }
         }
     }
@@ -132,16 +132,16 @@ public final class Resolver {
         BindingsOfAllSides bound = new BindingsOfAllSides();
         SortedMap<Integer, List<Resolver>> byProfile = new TreeMap<>();
         for (Resolver one : all) {
-            for (int number : one.profiles.keySet()) {
-                byProfile.computeIfAbsent(number, it -> new ArrayList<>(1)).add(one);
+            for (int profileNumber : one.profiles.keySet()) {
+                byProfile.computeIfAbsent(profileNumber, it -> new ArrayList<>(1)).add(one);
             }
         }
         byProfile.forEach(
-                (number, of) ->
+                (profileNumber, of) ->
                         of.forEach(
                                 resolver ->
                                         bound.add(
-                                                resolver.profiles.get(number),
+                                                resolver.profiles.get(profileNumber),
                                                 resolver.side,
                                                 resolver.slots)));
         return all.stream().map(resolver -> resolver.resolve(bound)).toList();
@@ -155,9 +155,9 @@ public final class Resolver {
         SortedMap<Integer, Wiring> wirings = new TreeMap<>();
         Optional<Wiring> first = Optional.empty();
         for (ResolvedProfile profile : profiles.values()) {
-            if (!profile.declared().partial() && side.profiles().get(profile.number())) {
+            if (!profile.declared().partial() && side.profiles().get(profile.profileNumber())) {
                 Wiring wiring = new Wiring(profile, slots, filler, entrySlots, List.of(), first);
-                wirings.put(profile.number(), wiring);
+                wirings.put(profile.profileNumber(), wiring);
                 first = first.or(() -> Optional.of(wiring));
             }
         }
@@ -186,14 +186,14 @@ public final class Resolver {
                 wirings);
     }
 
-    private ResolvedProfile profile(int number, Map<Integer, ResolvedProfile> known) {
-        Profile declared = set.profiles().get(number);
+    private ResolvedProfile profile(int profileNumber, Map<Integer, ResolvedProfile> known) {
+        Profile declared = set.profiles().get(profileNumber);
         return new ResolvedProfile(
                 declared,
-                number,
+                profileNumber,
                 side.hierarchy(),
-                side.hierarchy().parents(number).stream().map(known::get).toList(),
-                statements.resolve(declared, number),
+                side.hierarchy().parents(profileNumber).stream().map(known::get).toList(),
+                statements.resolve(declared, profileNumber),
                 slots);
     }
 

@@ -68,7 +68,7 @@ public final class AssemblyMaker {
         Set<Integer> all = new LinkedHashSet<>();
         Set<TypeRef> contracts = new LinkedHashSet<>();
         for (ResolvedBinding binding : wiring.profile().bindings()) {
-            int slot = set.slots().plain(binding.slot().orElseThrow());
+            int slot = set.slots().wholeSlot(binding.slot().orElseThrow());
             all.add(slot);
             contracts.add(set.slots().slot(slot).contract());
         }

@@ -26,7 +26,7 @@ final class BoundOutOfReach {
                         .ifPresent(
                                 slot ->
                                         bySlot.computeIfAbsent(
-                                                        set.slots().plain(slot),
+                                                        set.slots().wholeSlot(slot),
                                                         key -> new ArrayList<>(1))
                                                 .add(
                                                         new BindingOutOfReach(
@@ -37,8 +37,8 @@ final class BoundOutOfReach {
 
     /** Where a profile binds the slot of a seat, for others than a need of that seat. */
     List<String> of(ResolvedProfile profile, int seat) {
-        return bySlot.getOrDefault(set.slots().plain(seat), List.of()).stream()
-                .filter(binding -> profile.isOrExtends(binding.profile().number()))
+        return bySlot.getOrDefault(set.slots().wholeSlot(seat), List.of()).stream()
+                .filter(binding -> profile.isOrExtends(binding.profile().profileNumber()))
                 .filter(binding -> profile.binding(binding.slot()).isPresent())
                 .map(
                         binding ->

@@ -39,7 +39,7 @@ final class EmptyCollectionRule implements Rule {
                         && !wiring.profile().lacksParents()
                         && !context.wording().isBoundByUnknownName(wiring, seat)) {
                     empty.computeIfAbsent(
-                                    context.set().slots().plain(seat), key -> new ArrayList<>())
+                                    context.set().slots().wholeSlot(seat), key -> new ArrayList<>())
                             .add(wiring);
                 }
             }

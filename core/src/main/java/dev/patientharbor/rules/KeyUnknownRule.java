@@ -113,7 +113,7 @@ final class KeyUnknownRule implements Rule {
                 && isNothing(wiring, wiring.aliasSeat(binding))
                 && wiring.profile().bindings().stream()
                         .flatMap(held -> held.slot().stream())
-                        .noneMatch(slot -> set.slots().plain(slot) == target);
+                        .noneMatch(slot -> set.slots().wholeSlot(slot) == target);
     }
 
     /**

@@ -18,7 +18,7 @@ final class RepeatsRule implements Rule {
                 context.reporter()
                         .report(
                                 owner,
-                                profile -> profile.number() == owner.number(),
+                                profile -> profile.profileNumber() == owner.profileNumber(),
                                 List.of(),
                                 finding(context, owner, repeats));
             }

@@ -44,7 +44,7 @@ final class SharedTwiceRule implements Rule {
                         TreeSet<Integer> slots = new TreeSet<>();
                         for (int seat : seats) {
                             if (filledBy(context.set(), wiring, seat).equals(name)) {
-                                slots.add(context.set().slots().plain(seat));
+                                slots.add(context.set().slots().wholeSlot(seat));
                             }
                         }
                         if (slots.size() > 1) {

@@ -71,7 +71,7 @@ public final class UnmetNeedRule implements Rule {
                         .map(binding -> " " + binding.declared().at().text())
                         .orElse("");
         return new Lack(
-                set.slots().plain(seat), everywhere ? List.of() : set.lookedAt(level), boundTo);
+                set.slots().wholeSlot(seat), everywhere ? List.of() : set.lookedAt(level), boundTo);
     }
 
     /** Nothing supplies it; an entry consumer that is but a value type is nothing either. */
@@ -159,7 +159,7 @@ public final class UnmetNeedRule implements Rule {
                     + wiring.outcome(seat).binding().orElseThrow().declared().at().text()
                     + ", and this need may not be absent";
         }
-        int number = set.slots().plain(seat);
+        int number = set.slots().wholeSlot(seat);
         List<String> outOfReach = beyond.of(wiring.profile(), seat);
         if (!outOfReach.isEmpty()) {
             return "out of reach: " + String.join(", ", outOfReach);

@@ -64,7 +64,7 @@ final class UnusedBindingRule implements Rule {
                         && !meant.contains(binding)
                         && !basis.contains(binding)
                         && !isRepeated(context.reporter().heirs(owner), binding)
-                        && !unsure.get(owner.number())) {
+                        && !unsure.get(owner.profileNumber())) {
                     context.reporter()
                             .report(
                                     owner,
@@ -109,7 +109,7 @@ final class UnusedBindingRule implements Rule {
             }
             if (wiring.profile().lacksParents()) {
                 // Any profile may be the parent that was meant.
-                set.profiles().forEach(profile -> unsure.set(profile.number()));
+                set.profiles().forEach(profile -> unsure.set(profile.profileNumber()));
             }
         }
         return unsure;
@@ -160,7 +160,7 @@ final class UnusedBindingRule implements Rule {
             if (asked.isEmpty()) {
                 for (Wiring wiring : set.checked()) {
                     for (int i = 0; i < wiring.reachedSize(); i++) {
-                        asked.set(set.slots().plain(wiring.reached(i)));
+                        asked.set(set.slots().wholeSlot(wiring.reached(i)));
                     }
                 }
             }
@@ -196,7 +196,7 @@ final class UnusedBindingRule implements Rule {
                         reason(
                                 heirs,
                                 replacedIn,
-                                asked.get().get(context.set().slots().plain(slot))))
+                                asked.get().get(context.set().slots().wholeSlot(slot))))
                 .with("do", "take it out, or add the consumer that needs it to entry");
     }
 

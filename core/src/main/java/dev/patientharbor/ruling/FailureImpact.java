@@ -53,7 +53,7 @@ public final class FailureImpact {
                     .add(slot);
             if (!set.slots().level(slot).isWhole() && isOfWhole(wiring.outcome(slot))) {
                 seatsByBoundSlot
-                        .computeIfAbsent(set.slots().plain(slot), key -> new ArrayList<>(1))
+                        .computeIfAbsent(set.slots().wholeSlot(slot), key -> new ArrayList<>(1))
                         .add(slot);
             }
             Set<Integer> needs = new HashSet<>();

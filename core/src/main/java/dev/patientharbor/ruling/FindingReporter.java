@@ -95,7 +95,7 @@ public final class FindingReporter {
 
     /** Reports what is wrong in one profile. */
     public void report(ResolvedProfile profile, Finding finding) {
-        ofProfile.computeIfAbsent(profile.number(), key -> new ArrayList<>()).add(finding);
+        ofProfile.computeIfAbsent(profile.profileNumber(), key -> new ArrayList<>()).add(finding);
     }
 
     /**
@@ -122,7 +122,7 @@ public final class FindingReporter {
         }
         if (owner.declared().partial()) {
             ofPartial
-                    .computeIfAbsent(owner.number(), key -> new ArrayList<>())
+                    .computeIfAbsent(owner.profileNumber(), key -> new ArrayList<>())
                     .add(new PartialProfileFinding(owner, finding, touched));
         } else {
             touched.forEach((heir, whom) -> report(heir, whom.in(finding)));
@@ -163,7 +163,8 @@ public final class FindingReporter {
         if (heirs == null) {
             heirs = set.heirs();
         }
-        return heirs.getOrDefault(owner.number(), NOBODY).stream().mapToObj(set.wirings()::get);
+        return heirs.getOrDefault(owner.profileNumber(), NOBODY).stream()
+                .mapToObj(set.wirings()::get);
     }
 
     /** Whom what goes wrong in a wiring touches. */

@@ -101,7 +101,7 @@ public final class FindingWording {
     public boolean isBoundByUnknownName(Wiring wiring, int seat) {
         String contract = SlotTable.className(set.content(seat));
         return set.profiles().stream()
-                .filter(profile -> wiring.profile().isOrExtends(profile.number()))
+                .filter(profile -> wiring.profile().isOrExtends(profile.profileNumber()))
                 .flatMap(profile -> profile.ownBindings().stream())
                 .filter(binding -> binding.slot().isEmpty())
                 .flatMap(binding -> binding.names().stream())
@@ -246,8 +246,10 @@ public final class FindingWording {
                         candidate ->
                                 profiles.stream()
                                         .allMatch(
-                                                profile -> profile.isOrExtends(candidate.number())))
-                .reduce((a, b) -> b.isOrExtends(a.number()) ? b : a)
+                                                profile ->
+                                                        profile.isOrExtends(
+                                                                candidate.profileNumber())))
+                .reduce((a, b) -> b.isOrExtends(a.profileNumber()) ? b : a)
                 .orElse(first);
     }
 

@@ -118,7 +118,7 @@ public final class SlotFiller {
                 level.isWhole()
                         ? profile.binding(seat)
                                 .map(binding -> new FoundBinding(binding, slots.whole()))
-                        : finder.find(slots.plain(seat), level, profile);
+                        : finder.find(slots.wholeSlot(seat), level, profile);
         if (found.isPresent()) {
             return fillBound(seat, found.get(), profile);
         }
@@ -141,7 +141,7 @@ public final class SlotFiller {
         List<ResolvedDecorator> decorators = usable(seat, profile);
         SlotOutcome outcome =
                 decorators.isEmpty()
-                        ? bare(slots.plain(seat))
+                        ? bare(slots.wholeSlot(seat))
                         : fillUnbound(slots.slot(seat), decorators);
         if (!fillIn.isAllowed()) {
             return outcome;
@@ -255,7 +255,7 @@ public final class SlotFiller {
     /** Where an alias aims: looked up from the asker; the slot itself means the next level out. */
     private int aliasSeat(int seat, FoundBinding found, ResolvedProfile profile) {
         int target = found.binding().target().orElseThrow();
-        boolean itself = target == slots.plain(seat);
+        boolean itself = target == slots.wholeSlot(seat);
         if (itself && found.level().isWhole()) {
             return seat;
         }

@@ -42,7 +42,7 @@ public final class SlotFinder {
     int seatFor(int seat, ClassFacts consumer, Need need, ResolvedProfile profile) {
         if (holdsItself(seat, need)) {
             Level from = limited(start(seat, consumer, profile), consumer, need, profile);
-            return ask(need.slot(), from.withoutSlot(slots.plain(seat)), profile);
+            return ask(need.slot(), from.withoutSlot(slots.wholeSlot(seat)), profile);
         }
         if (profile.statesWholeProfileOnly() && slots.level(seat).isWhole()) {
             return ask(need.slot(), slots.whole(), profile);
@@ -196,7 +196,7 @@ public final class SlotFinder {
         }
         List<Integer> fitting = new ArrayList<>(0);
         for (int other : List.copyOf(alike)) {
-            if (other != slots.plain(slot)
+            if (other != slots.wholeSlot(slot)
                     && isServedBy(wanted, slots.slot(other).contract())
                     && find(other, level, profile).isPresent()) {
                 fitting.add(other);

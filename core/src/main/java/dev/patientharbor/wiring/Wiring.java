@@ -222,7 +222,7 @@ public final class Wiring {
     public int aliasSeat(ResolvedBinding alias) {
         Level level = slots.level(alias.slot().orElseThrow());
         int target = alias.target().orElseThrow();
-        boolean itself = target == slots.plain(alias.slot().orElseThrow());
+        boolean itself = target == slots.wholeSlot(alias.slot().orElseThrow());
         return filler.finder().ask(target, itself ? slots.whole() : level, profile);
     }
 
