@@ -31,8 +31,8 @@ final class BindingUses {
 
     /** Whether a binding holds, and fills what is asked for or turns it down. */
     boolean has(ResolvedBinding binding) {
-        int slot = binding.slot().orElseThrow();
-        boolean holds = wiring.profile().binding(slot).filter(held -> held == binding).isPresent();
+        int seat = binding.slot().orElseThrow();
+        boolean holds = wiring.profile().binding(seat).filter(held -> held == binding).isPresent();
         boolean leavesOut =
                 binding.target().isPresent()
                         || binding.declared().supply().effect() == SupplyEffect.LEAVES_EMPTY
@@ -40,9 +40,9 @@ final class BindingUses {
                                 .oneOfClass(SlotOutcome.ofBinding(binding, List.of()))
                                 .isPresent();
         return holds
-                && (wiring.isReached(slot)
+                && (wiring.isReached(seat)
                         || atLevels.contains(binding)
-                        || leavesOut && isConsidered(slot));
+                        || leavesOut && isConsidered(seat));
     }
 
     /**

@@ -52,13 +52,13 @@ final class BuildRule implements Rule {
                                                                         statement, decorator,
                                                                         finding)));
         for (Wiring wiring : context.set().checked()) {
-            for (int slot : wiring.unsound()) {
-                if (wiring.outcome(slot).binding().isEmpty()) {
-                    wiring.outcome(slot)
+            for (int seat : wiring.unsound()) {
+                if (wiring.outcome(seat).binding().isEmpty()) {
+                    wiring.outcome(seat)
                             .blueprint()
                             .filter(blueprint -> blueprint.fault().isPresent())
                             .ifPresent(
-                                    blueprint -> reportOwnSupply(context, wiring, slot, blueprint));
+                                    blueprint -> reportOwnSupply(context, wiring, seat, blueprint));
                 }
             }
         }
@@ -88,9 +88,9 @@ final class BuildRule implements Rule {
     }
 
     private static void reportOwnSupply(
-            RuleContext context, Wiring wiring, int slot, Blueprint blueprint) {
+            RuleContext context, Wiring wiring, int seat, Blueprint blueprint) {
         FailureImpact.TouchedConsumers touched =
-                context.reporter().impact(wiring).of(List.of(slot));
+                context.reporter().impact(wiring).of(List.of(seat));
         context.reporter()
                 .report(
                         wiring.profile(),
@@ -103,11 +103,11 @@ final class BuildRule implements Rule {
                                                                         .toWrite(
                                                                                 context.set()
                                                                                         .slots()
-                                                                                        .slot(slot))
+                                                                                        .slot(seat))
                                                                 + ": ")
                                                 .filter(
                                                         it ->
-                                                                wiring.outcome(slot)
+                                                                wiring.outcome(seat)
                                                                         .filledBy()
                                                                         .isEmpty()),
                                         "under "

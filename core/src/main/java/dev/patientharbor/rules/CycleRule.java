@@ -78,9 +78,9 @@ final class CycleRule implements Rule {
                                                         .text()));
         TreeSet<String> consumers = new TreeSet<>();
         Set<Integer> inKnot = new HashSet<>(knot);
-        for (int slot : knot) {
+        for (int seat : knot) {
             wiring.eachNeed(
-                    slot,
+                    seat,
                     (consumer, need, asked) -> {
                         if (inKnot.contains(asked)) {
                             consumers.add(consumer.className());
@@ -208,18 +208,18 @@ final class CycleRule implements Rule {
         return path;
     }
 
-    private static List<Step> steps(Wiring wiring, int slot) {
+    private static List<Step> steps(Wiring wiring, int seat) {
         List<Step> steps = new ArrayList<>();
-        int[] needs = wiring.needs(slot);
-        for (int to : wiring.leadsTo(slot, false)) {
+        int[] needs = wiring.needs(seat);
+        for (int to : wiring.leadsTo(seat, false)) {
             if (Arrays.stream(needs).noneMatch(asked -> asked == to)) {
-                steps.add(new Step(slot, to, Optional.empty(), Optional.empty()));
+                steps.add(new Step(seat, to, Optional.empty(), Optional.empty()));
             }
         }
         wiring.eachNeed(
-                slot,
+                seat,
                 (consumer, need, asked) ->
-                        steps.add(new Step(slot, asked, Optional.of(consumer), Optional.of(need))));
+                        steps.add(new Step(seat, asked, Optional.of(consumer), Optional.of(need))));
         return steps;
     }
 }

@@ -40,14 +40,14 @@ final class DecoratorRule implements Rule {
             }
         }
         for (Wiring wiring : context.set().checked()) {
-            for (int slot : wiring.profile().decoratedSlots()) {
+            for (int seat : wiring.profile().decoratedSlots()) {
                 boolean everyKey =
-                        context.set().slots().slot(slot).key().filter(Key::isEvery).isPresent();
-                if (everyKey && isAnyBound(context.set(), wiring, slot)) {
+                        context.set().slots().slot(seat).key().filter(Key::isEvery).isPresent();
+                if (everyKey && isAnyBound(context.set(), wiring, seat)) {
                     continue;
                 }
-                if (!wiring.profile().decorators(slot).isEmpty()) {
-                    checkWrapped(context, wiring, slot);
+                if (!wiring.profile().decorators(seat).isEmpty()) {
+                    checkWrapped(context, wiring, seat);
                 }
             }
         }
@@ -165,8 +165,8 @@ final class DecoratorRule implements Rule {
                 .with("do", "take the name out of drop");
     }
 
-    private static void checkWrapped(RuleContext context, Wiring wiring, int slot) {
-        SlotOutcome outcome = wiring.outcome(slot);
+    private static void checkWrapped(RuleContext context, Wiring wiring, int seat) {
+        SlotOutcome outcome = wiring.outcome(seat);
         boolean alias = outcome.kind() == SlotOutcome.Kind.ALIAS && outcome.binding().isPresent();
         boolean nothing =
                 outcome.kind() == SlotOutcome.Kind.UNMET
@@ -175,8 +175,8 @@ final class DecoratorRule implements Rule {
         if (!alias && !nothing) {
             return;
         }
-        SourcePosition at = wiring.profile().decorators(slot).get(0).name().written().at();
-        String text = context.set().text(slot);
+        SourcePosition at = wiring.profile().decorators(seat).get(0).name().written().at();
+        String text = context.set().text(seat);
         Finding finding =
                 Finding.of(
                         FindingKinds.WRAPS_NOTHING,

@@ -107,12 +107,12 @@ final class DemandRule implements Rule {
                 String what) {
             TreeMap<Integer, SlotOutcome> outcomes = new TreeMap<>();
             for (SuppliesByContract.SlotSupply one : candidates) {
-                int slot = one.slot();
+                int seat = one.slot();
                 // What stands in for a slot that is held to the rule itself is told there alone.
                 boolean toldThere =
-                        one.isAlias() && wiring.pastAliases(slot).filter(slots::test).isPresent();
-                if (slots.test(slot) && !toldThere) {
-                    wiring.answer(slot).ifPresent(it -> outcomes.put(slot, it));
+                        one.isAlias() && wiring.pastAliases(seat).filter(slots::test).isPresent();
+                if (slots.test(seat) && !toldThere) {
+                    wiring.answer(seat).ifPresent(it -> outcomes.put(seat, it));
                 }
             }
             outcomes.forEach(
@@ -127,9 +127,9 @@ final class DemandRule implements Rule {
                     });
         }
 
-        private void report(int slot, SlotOutcome outcome, String what, String is) {
+        private void report(int seat, SlotOutcome outcome, String what, String is) {
             SourcePosition at =
-                    wiring.outcome(slot)
+                    wiring.outcome(seat)
                             .binding()
                             .or(outcome::binding)
                             .map(binding -> binding.declared().at())
@@ -142,7 +142,7 @@ final class DemandRule implements Rule {
                                                                             blueprint.className())))
                             .orElse(demand.declared().at());
             String message =
-                    context.set().text(slot)
+                    context.set().text(seat)
                             + " "
                             + what
                             + " in "
@@ -150,7 +150,7 @@ final class DemandRule implements Rule {
                             + ", and it is "
                             + is
                             + ".";
-            report(slot, at, message);
+            report(seat, at, message);
         }
 
         private String profile() {
@@ -165,9 +165,9 @@ final class DemandRule implements Rule {
                             .filter(SuppliesByContract.SlotSupply::isBound)
                             .map(SuppliesByContract.SlotSupply::slot)
                             .anyMatch(
-                                    slot ->
-                                            context.set().slots().slot(slot).equals(wanted)
-                                                    && isServed(slot));
+                                    seat ->
+                                            context.set().slots().slot(seat).equals(wanted)
+                                                    && isServed(seat));
             boolean filledIn =
                     context.set()
                             .filledUnder(demand.slot().get())
@@ -183,8 +183,8 @@ final class DemandRule implements Rule {
             }
         }
 
-        private boolean isServed(int slot) {
-            return wiring.pastAliases(slot)
+        private boolean isServed(int seat) {
+            return wiring.pastAliases(seat)
                     .map(wiring::outcome)
                     .filter(SlotOutcome::isMet)
                     .isPresent();
@@ -215,13 +215,13 @@ final class DemandRule implements Rule {
         }
 
         private void lifetime() {
-            int slot = demand.slot().orElseThrow();
+            int seat = demand.slot().orElseThrow();
             Lifetime wanted = demand.declared().lifetime().orElseThrow();
-            SlotOutcome outcome = wiring.outcome(slot);
+            SlotOutcome outcome = wiring.outcome(seat);
             if (outcome.isMet()) {
                 Lifetime is = context.set().lifetimes().of(outcome, wiring.profile()).lifetime();
                 if (is != wanted) {
-                    report(slot, outcome, "must be " + wanted.word(), is.word());
+                    report(seat, outcome, "must be " + wanted.word(), is.word());
                 }
             }
         }

@@ -47,38 +47,38 @@ final class EmptyCollectionRule implements Rule {
         empty.forEach((slot, wirings) -> report(context, slot, wirings));
     }
 
-    private static void report(RuleContext context, int slot, List<Wiring> wirings) {
+    private static void report(RuleContext context, int seat, List<Wiring> wirings) {
         FindingWording wording = context.wording();
         ResolvedProfile common = wording.common(wirings.stream().map(Wiring::profile).toList());
-        TypeRef content = context.set().content(slot);
+        TypeRef content = context.set().content(seat);
         String contract = content.text(wording::shortName);
         String toWrite = content.text(context.set().names()::toWrite);
         List<String> implementations = wording.implementations(content);
         boolean isAbsent = context.set().code().find(SlotTable.className(content)).isEmpty();
         for (Wiring wiring : wirings) {
             FailureImpact.TouchedConsumers touched =
-                    context.reporter().impact(wiring).of(List.of(slot));
+                    context.reporter().impact(wiring).of(List.of(seat));
             context.reporter()
                     .report(
                             wiring.profile(),
                             Finding.of(
                                             FindingKinds.EMPTY_COLLECTION,
                                             common.declared().at(),
-                                            context.set().slots().slot(slot).text(),
+                                            context.set().slots().slot(seat).text(),
                                             "Every "
                                                     + contract
                                                     + " is wanted as "
-                                                    + context.set().text(slot)
+                                                    + context.set().text(seat)
                                                     + ", and none is bound.")
                                     .withAny("in the code", wording.shortNames(implementations))
-                                    .with("reached by", wording.path(wiring, slot))
+                                    .with("reached by", wording.path(wiring, seat))
                                     .with(
                                             isAbsent ? "do" : "write",
                                             isAbsent
                                                     ? "add the folder or jar that has "
                                                             + content.text()
                                                             + " to code: it is not on the code path"
-                                                    : line(context, slot, content, common)
+                                                    : line(context, seat, content, common)
                                                                     .map(
                                                                             line ->
                                                                                     line

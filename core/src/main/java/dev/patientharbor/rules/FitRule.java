@@ -46,8 +46,8 @@ final class FitRule implements Rule {
                             }
                         });
         for (Wiring wiring : context.set().checked()) {
-            for (int slot : wiring.aliases()) {
-                checkAlias(context, wiring, slot);
+            for (int seat : wiring.aliases()) {
+                checkAlias(context, wiring, seat);
             }
         }
     }
@@ -56,15 +56,15 @@ final class FitRule implements Rule {
      * What stands in for a slot must fit it as it is handed out: the outermost decorator, or the
      * core.
      */
-    private static void checkAlias(RuleContext context, Wiring wiring, int slot) {
+    private static void checkAlias(RuleContext context, Wiring wiring, int seat) {
         Optional<ResolvedBinding> binding =
-                wiring.outcome(slot).binding().filter(held -> held.target().isPresent());
+                wiring.outcome(seat).binding().filter(held -> held.target().isPresent());
         Optional<SlotOutcome> end =
-                binding.flatMap(held -> wiring.answer(slot)).filter(SlotOutcome::isMet);
+                binding.flatMap(held -> wiring.answer(seat)).filter(SlotOutcome::isMet);
         if (end.isEmpty()) {
             return;
         }
-        Slot target = context.set().slots().slot(wiring.pastAliases(slot).orElseThrow());
+        Slot target = context.set().slots().slot(wiring.pastAliases(seat).orElseThrow());
         Optional<ResolvedDecorator> layer = end.get().decorators().stream().findFirst();
         Optional<ClassType> outermost =
                 (layer.isPresent()
@@ -72,17 +72,17 @@ final class FitRule implements Rule {
                                 : end.get().blueprint())
                         .flatMap(Blueprint::handsOut)
                         .or(() -> asClass(target.contract()));
-        Slot wanted = context.set().slots().slot(slot);
+        Slot wanted = context.set().slots().slot(seat);
         Optional<FitResult> fit = outermost.map(type -> context.set().fit(type, wanted.contract()));
         if (fit.filter(known -> !known.fits()).isPresent()) {
             FailureImpact.TouchedConsumers touched =
-                    context.reporter().impact(wiring).of(List.of(slot));
+                    context.reporter().impact(wiring).of(List.of(seat));
             context.reporter()
                     .report(
                             wiring.profile(),
                             finding(
                                             context.wording(),
-                                            context.set().text(slot),
+                                            context.set().text(seat),
                                             wanted,
                                             outermost.get().name(),
                                             fit.get(),

@@ -88,8 +88,8 @@ final class KeyUnknownRule implements Rule {
                 .report(owner, lacks, List.of(target, binding.slot().orElseThrow()), finding);
     }
 
-    private static boolean isNothing(Wiring wiring, int slot) {
-        SlotOutcome.Kind kind = wiring.outcome(slot).kind();
+    private static boolean isNothing(Wiring wiring, int seat) {
+        SlotOutcome.Kind kind = wiring.outcome(seat).kind();
         return kind == SlotOutcome.Kind.UNMET || kind == SlotOutcome.Kind.VALUE_MISSING;
     }
 

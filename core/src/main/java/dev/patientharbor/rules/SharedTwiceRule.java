@@ -80,7 +80,7 @@ final class SharedTwiceRule implements Rule {
         TreeSet<String> texts = new TreeSet<>(slots.stream().map(set::text).toList());
         SourcePosition at =
                 slots.stream()
-                        .flatMap(slot -> wiring.outcome(slot).binding().stream())
+                        .flatMap(seat -> wiring.outcome(seat).binding().stream())
                         .map(binding -> binding.declared().at())
                         .sorted()
                         .reduce((position, other) -> other)

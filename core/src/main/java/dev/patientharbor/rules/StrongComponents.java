@@ -49,11 +49,11 @@ final class StrongComponents {
     private static int[][] add(Wiring wiring, int[] places, int[][] known) {
         int[][] arrows = known;
         for (int place : places) {
-            int slot = wiring.reached(place);
-            if (slot >= arrows.length) {
-                arrows = Arrays.copyOf(arrows, slot + slot / 2 + 16);
+            int seat = wiring.reached(place);
+            if (seat >= arrows.length) {
+                arrows = Arrays.copyOf(arrows, seat + seat / 2 + 16);
             }
-            arrows[slot] = joined(arrows[slot], wiring.leadsTo(slot, false));
+            arrows[seat] = joined(arrows[seat], wiring.leadsTo(seat, false));
         }
         return arrows;
     }
@@ -80,8 +80,8 @@ final class StrongComponents {
         return new Search(
                         reached.length(),
                         reached,
-                        slot ->
-                                Arrays.stream(wiring.leadsTo(slot, false))
+                        seat ->
+                                Arrays.stream(wiring.leadsTo(seat, false))
                                         .filter(reached::get)
                                         .toArray())
                 .knots;

@@ -113,30 +113,30 @@ final class TwoCandidatesRule implements Rule {
                 .with("do", "keep one, or give each a key: " + slot + "@KEY");
     }
 
-    private static void reportOpen(RuleContext context, int slot, List<Wiring> wirings) {
+    private static void reportOpen(RuleContext context, int seat, List<Wiring> wirings) {
         FindingWording wording = context.wording();
         ResolvedProfile common = wording.common(wirings.stream().map(Wiring::profile).toList());
-        String text = context.set().text(slot);
+        String text = context.set().text(seat);
         for (Wiring wiring : wirings) {
-            List<Integer> candidates = wiring.outcome(slot).candidates();
-            boolean areClasses = areClasses(context.set(), slot, candidates);
+            List<Integer> candidates = wiring.outcome(seat).candidates();
+            boolean areClasses = areClasses(context.set(), seat, candidates);
             Optional<String> line =
                     areClasses
                             ? context.lines()
                                     .fill(
-                                            context.set().slots().slot(slot),
+                                            context.set().slots().slot(seat),
                                             Optional.empty(),
                                             common)
                             : Optional.empty();
             FailureImpact.TouchedConsumers touched =
-                    context.reporter().impact(wiring).of(List.of(slot));
+                    context.reporter().impact(wiring).of(List.of(seat));
             context.reporter()
                     .report(
                             wiring.profile(),
                             Finding.of(
                                             FindingKinds.TWO_CANDIDATES,
                                             common.declared().at(),
-                                            context.set().slots().slot(slot).text(),
+                                            context.set().slots().slot(seat).text(),
                                             "One "
                                                     + text
                                                     + " is wanted, and "
@@ -150,8 +150,8 @@ final class TwoCandidatesRule implements Rule {
                                                     candidates.stream()
                                                             .map(context.set()::text)
                                                             .toList()))
-                                    .withAny("left out", wording.leftOut(slot))
-                                    .with("reached by", wording.path(wiring, slot))
+                                    .withAny("left out", wording.leftOut(seat))
+                                    .with("reached by", wording.path(wiring, seat))
                                     .with(
                                             line.isPresent() ? "write" : "do",
                                             line.orElse(

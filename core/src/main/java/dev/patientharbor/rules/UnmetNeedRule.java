@@ -75,13 +75,13 @@ public final class UnmetNeedRule implements Rule {
     }
 
     /** Nothing supplies it; an entry consumer that is but a value type is nothing either. */
-    private static boolean isNothing(Wiring wiring, int slot) {
-        SlotOutcome.Kind kind = wiring.outcome(slot).kind();
+    private static boolean isNothing(Wiring wiring, int seat) {
+        SlotOutcome.Kind kind = wiring.outcome(seat).kind();
         boolean leftOpen =
-                kind == SlotOutcome.Kind.UNMET && wiring.outcome(slot).binding().isPresent();
+                kind == SlotOutcome.Kind.UNMET && wiring.outcome(seat).binding().isPresent();
         return kind == SlotOutcome.Kind.UNMET && !leftOpen
                 || kind == SlotOutcome.Kind.NONE
-                || kind == SlotOutcome.Kind.VALUE_MISSING && wiring.firstStep(slot).isEmpty();
+                || kind == SlotOutcome.Kind.VALUE_MISSING && wiring.firstStep(seat).isEmpty();
     }
 
     private static void report(
@@ -120,9 +120,9 @@ public final class UnmetNeedRule implements Rule {
     }
 
     private static String message(
-            RuleContext context, Wiring wiring, int slot, FailureImpact.TouchedConsumers touched) {
-        String text = context.set().text(slot);
-        Optional<Wiring.Step> step = wiring.firstStep(slot);
+            RuleContext context, Wiring wiring, int seat, FailureImpact.TouchedConsumers touched) {
+        String text = context.set().text(seat);
+        Optional<Wiring.Step> step = wiring.firstStep(seat);
         if (step.isEmpty()) {
             return "The entry consumer "
                     + text

@@ -103,7 +103,7 @@ final class UnusedBindingRule implements Rule {
         BitSet unsure = new BitSet();
         for (Wiring wiring : set.checked()) {
             boolean hides =
-                    wiring.unsound().stream().anyMatch(slot -> hidesNeeds(wiring.outcome(slot)));
+                    wiring.unsound().stream().anyMatch(seat -> hidesNeeds(wiring.outcome(seat)));
             if (hides || wiring.entries().isEmpty()) {
                 unsure.or(wiring.profile().lineage());
             }
@@ -138,10 +138,10 @@ final class UnusedBindingRule implements Rule {
         if (binding.slot().isEmpty()) {
             return false;
         }
-        int slot = binding.slot().get();
+        int seat = binding.slot().get();
         return heirs.stream()
-                .filter(wiring -> wiring.isReached(slot))
-                .flatMap(wiring -> wiring.profile().binding(slot).stream())
+                .filter(wiring -> wiring.isReached(seat))
+                .flatMap(wiring -> wiring.profile().binding(seat).stream())
                 .anyMatch(holds -> holds.declared().saysTheSameAs(binding.declared()));
     }
 

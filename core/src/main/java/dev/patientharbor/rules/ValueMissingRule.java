@@ -55,17 +55,17 @@ final class ValueMissingRule implements Rule {
     }
 
     private static void report(
-            RuleContext context, Wiring wiring, int slot, Blueprint consumer, List<Need> needs) {
+            RuleContext context, Wiring wiring, int seat, Blueprint consumer, List<Need> needs) {
         Need need = needs.get(0);
         FindingWording wording = context.wording();
         SourcePosition at =
-                wiring.outcome(slot)
+                wiring.outcome(seat)
                         .binding()
                         .filter(binding -> isOf(binding, consumer))
                         .map(binding -> binding.declared().at())
                         .orElseGet(() -> FindingWording.placeOf(consumer, need));
         FailureImpact.TouchedConsumers touched =
-                context.reporter().impact(wiring).of(List.of(slot));
+                context.reporter().impact(wiring).of(List.of(seat));
         Finding told =
                 Finding.of(
                                 FindingKinds.VALUE_MISSING,
@@ -74,11 +74,11 @@ final class ValueMissingRule implements Rule {
                                 wording.shortName(consumer.className())
                                         + " asks for "
                                         + values(context, needs))
-                        .with("reached by", wording.path(wiring, slot));
+                        .with("reached by", wording.path(wiring, seat));
         context.reporter()
                 .report(
                         wiring.profile(),
-                        advised(context, wiring, slot, consumer, need, told)
+                        advised(context, wiring, seat, consumer, need, told)
                                 .touching(List.of(consumer.className()), touched.entries()));
     }
 

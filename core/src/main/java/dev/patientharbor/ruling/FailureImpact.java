@@ -47,27 +47,27 @@ public final class FailureImpact {
         this.set = set;
         entries = new HashSet<>(wiring.entries());
         for (int i = 0; i < wiring.reachedSize(); i++) {
-            int slot = wiring.reached(i);
+            int seat = wiring.reached(i);
             seatsByBoundSlot
-                    .computeIfAbsent(set.boundSlot(slot), key -> new ArrayList<>(1))
-                    .add(slot);
-            if (!set.slots().level(slot).isWhole() && isOfWhole(wiring.outcome(slot))) {
+                    .computeIfAbsent(set.boundSlot(seat), key -> new ArrayList<>(1))
+                    .add(seat);
+            if (!set.slots().level(seat).isWhole() && isOfWhole(wiring.outcome(seat))) {
                 seatsByBoundSlot
-                        .computeIfAbsent(set.slots().wholeSlot(slot), key -> new ArrayList<>(1))
-                        .add(slot);
+                        .computeIfAbsent(set.slots().wholeSlot(seat), key -> new ArrayList<>(1))
+                        .add(seat);
             }
             Set<Integer> needs = new HashSet<>();
-            for (int asked : wiring.needs(slot)) {
+            for (int asked : wiring.needs(seat)) {
                 needs.add(asked);
             }
-            for (int to : wiring.leadsTo(slot, true)) {
+            for (int to : wiring.leadsTo(seat, true)) {
                 if (!needs.contains(to)) {
-                    add(to, new Arrow(slot, ""));
+                    add(to, new Arrow(seat, ""));
                 }
             }
             wiring.eachNeed(
-                    slot,
-                    (consumer, need, asked) -> add(asked, new Arrow(slot, consumer.className())));
+                    seat,
+                    (consumer, need, asked) -> add(asked, new Arrow(seat, consumer.className())));
         }
     }
 

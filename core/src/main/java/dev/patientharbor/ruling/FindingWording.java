@@ -170,9 +170,9 @@ public final class FindingWording {
      * {@code ArrivalDesk → PilotRota (SeasonPilotRota) → PortClock}: the way from an entry consumer
      * to a slot.
      */
-    public String path(Wiring wiring, int slot) {
-        List<String> steps = new ArrayList<>(List.of(set.text(slot)));
-        Optional<Wiring.Step> step = wiring.firstStep(slot);
+    public String path(Wiring wiring, int seat) {
+        List<String> steps = new ArrayList<>(List.of(set.text(seat)));
+        Optional<Wiring.Step> step = wiring.firstStep(seat);
         while (step.isPresent()) {
             int object = step.get().object();
             steps.add(0, named(object, step.get().consumer()));
