@@ -15,6 +15,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 
 /**
  * Says how long what fills a slot lives: as its binding says; else as a mark on its class says
@@ -27,6 +28,10 @@ public final class LifetimeResolver {
     private final KnownMarks marks;
     private final Lifetime defaultLifetime;
     private final Map<String, Boolean> scopeMarks = new HashMap<>();
+
+    /** What bindings and marks say, by outcome; rosters are made by several threads. */
+    private final Map<SlotOutcome, Optional<LifetimeChoice>> ownLifetimes =
+            new ConcurrentHashMap<>();
 
     public LifetimeResolver(CodeIndex code, KnownMarks marks, Lifetime defaultLifetime) {
         this.code = code;
@@ -55,12 +60,7 @@ public final class LifetimeResolver {
     }
 
     private Optional<LifetimeChoice> known(SlotOutcome outcome) {
-        Optional<LifetimeChoice> own = outcome.ownLifetime();
-        if (own == null) {
-            own = ownLifetime(outcome);
-            outcome.ownLifetime(own);
-        }
-        return own;
+        return ownLifetimes.computeIfAbsent(outcome, this::ownLifetime);
     }
 
     private Optional<LifetimeChoice> ownLifetime(SlotOutcome outcome) {

@@ -8,7 +8,6 @@ import dev.patientharbor.model.SupplyForm;
 import dev.patientharbor.needs.Blueprint;
 import dev.patientharbor.needs.Need;
 import dev.patientharbor.plan.AnswerKind;
-import dev.patientharbor.plan.LifetimeChoice;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashSet;
@@ -39,11 +38,6 @@ public final class SlotOutcome {
     private final Aim aim;
     private final int[] asks;
     private final boolean standsAlone;
-
-    private Boolean asksForMany;
-
-    /** What its binding or a mark says of its lifetime, once that has been asked. */
-    private Optional<LifetimeChoice> ownLifetime;
 
     /** The kinds of outcome. */
     public enum Kind {
@@ -300,24 +294,6 @@ public final class SlotOutcome {
     /** Whether it points at no other slot: it is the same for whoever says the same. */
     boolean standsAlone() {
         return standsAlone;
-    }
-
-    /** Whether it asks for a slot that holds many; null if nobody has found out yet. */
-    Boolean asksForMany() {
-        return asksForMany;
-    }
-
-    void asksForMany(boolean many) {
-        asksForMany = many;
-    }
-
-    /** What its binding or a mark says of its lifetime; null if nobody has asked yet. */
-    Optional<LifetimeChoice> ownLifetime() {
-        return ownLifetime;
-    }
-
-    void ownLifetime(Optional<LifetimeChoice> choice) {
-        ownLifetime = choice;
     }
 
     /** The slots that the object and its decorators ask for, one for each need. */

@@ -276,15 +276,12 @@ public final class Wiring {
     }
 
     private boolean asksForMany(SlotOutcome outcome) {
-        Boolean known = outcome.asksForMany();
-        if (known == null) {
-            known = false;
-            for (int asked : outcome.asks()) {
-                known |= slots.holdsMany(asked);
+        for (int asked : outcome.asks()) {
+            if (slots.holdsMany(asked)) {
+                return true;
             }
-            outcome.asksForMany(known);
         }
-        return known;
+        return false;
     }
 
     private boolean isPlain(int seat) {

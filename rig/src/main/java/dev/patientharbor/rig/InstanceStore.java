@@ -1,5 +1,6 @@
 package dev.patientharbor.rig;
 
+import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 
 /**
@@ -7,8 +8,6 @@ import java.util.concurrent.ConcurrentHashMap;
  * by several threads; each object is made once.
  */
 final class InstanceStore {
-
-    private static final ConcurrentHashMap<Class<?>, Object> CLOSED = new ConcurrentHashMap<>();
 
     private final RigState state;
     private final boolean isScope;
@@ -20,15 +19,10 @@ final class InstanceStore {
     /** Made when the first object is remembered. */
     private volatile ObjectMemory memory;
 
-    /** Whether something was handed out: most rigs of tests are asked once or twice. */
-    private boolean second;
+    private volatile boolean closed;
 
-    /**
-     * The shared objects that were handed out, from the second on, by the class that was asked for;
-     * null before, and an empty map once all is closed. One field for both, for each that any
-     * thread may read at any time makes a rig slower.
-     */
-    private volatile ConcurrentHashMap<Class<?>, Object> handedOut;
+    /** The shared objects that were handed out, by the class that was asked for. */
+    private final Map<Class<?>, Object> handedOut = new ConcurrentHashMap<>();
 
     private InstanceStore(RigState state, boolean isScope) {
         this.state = state;
@@ -143,35 +137,20 @@ final class InstanceStore {
         }
     }
 
-    /** The shared object that was handed out for a class more than once, or null. */
+    /**
+     * The shared object that was handed out for a class before; null if none was, or once closed.
+     */
     Object handedOut(Class<?> asked) {
-        ConcurrentHashMap<Class<?>, Object> known = handedOut;
-        return known == null ? null : known.get(asked);
+        return closed ? null : handedOut.get(asked);
     }
 
     /** Notes a shared object that was handed out. */
     void handedOut(Class<?> asked, Object object) {
-        if (!second) {
-            second = true;
-            return;
-        }
-        state.lock().lock();
-        try {
-            ConcurrentHashMap<Class<?>, Object> known = handedOut;
-            if (known == null) {
-                known = new ConcurrentHashMap<>();
-                handedOut = known;
-            }
-            if (known != CLOSED) {
-                known.put(asked, object);
-            }
-        } finally {
-            state.lock().unlock();
-        }
+        handedOut.put(asked, object);
     }
 
     boolean isClosed() {
-        return handedOut == CLOSED;
+        return closed;
     }
 
     /**
@@ -223,13 +202,13 @@ final class InstanceStore {
      * sees that all is closed.
      */
     void close() {
-        handedOut = CLOSED;
+        closed = true;
         if (!state.lock().isLocked() && memory == null) {
             return;
         }
         state.lock().lock();
         try {
-            handedOut = CLOSED;
+            closed = true;
             if (memory != null) {
                 memory.closing().close(state.profile());
             }
