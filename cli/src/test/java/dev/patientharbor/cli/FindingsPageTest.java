@@ -165,7 +165,7 @@ class FindingsPageTest {
 
     /** The Java of the section, compiled piece by piece into one folder. */
     private static Path compiled(Section section) throws IOException {
-        Path folder = Files.createTempDirectory("compiled");
+        Path folder = JavaCode.newFolder();
         Matcher java = JAVA.matcher(section.text());
         while (java.find()) {
             JavaCode.compileInto(folder, java.group(1));

@@ -144,7 +144,7 @@ class CodeReaderTest {
     void a_thousand_randomly_damaged_class_files_never_stop_the_reading() throws IOException {
         Path classes = JavaCode.compileAnew(GAUGE);
         byte[] sound = Files.readAllBytes(classes.resolve("p/Sonar.class"));
-        Path many = Files.createTempDirectory("damaged");
+        Path many = JavaCode.newFolder();
         long seed = 20260101;
         Random random = new Random(seed);
         for (int i = 0; i < 1000; i++) {

@@ -13,10 +13,12 @@ import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import javax.tools.JavaCompiler;
 import javax.tools.JavaFileObject;
 import javax.tools.SimpleJavaFileObject;
@@ -58,12 +60,27 @@ public final class JavaCode {
 
     /** Compiles into a new folder, which may be changed. */
     public static Path compileAnew(String sources, String... options) {
+        Path folder = newFolder();
+        compileInto(folder, sources, options);
+        return folder;
+    }
+
+    /** A new folder, which is deleted with all that is in it when the tests end. */
+    public static Path newFolder() {
         try {
             Path folder = Files.createTempDirectory("compiled");
-            compileInto(folder, sources, options);
+            Runtime.getRuntime().addShutdownHook(new Thread(() -> delete(folder)));
             return folder;
         } catch (IOException fault) {
             throw new UncheckedIOException(fault);
+        }
+    }
+
+    private static void delete(Path folder) {
+        try (Stream<Path> all = Files.walk(folder)) {
+            all.sorted(Comparator.reverseOrder()).forEach(path -> path.toFile().delete());
+        } catch (IOException | UncheckedIOException gone) {
+            // It was moved away, or a test has taken its rights: it stays where it is.
         }
     }
 
