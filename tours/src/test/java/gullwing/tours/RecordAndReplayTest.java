@@ -47,9 +47,9 @@ class RecordAndReplayTest {
                 "RecordAndReplay"
             })
     void the_page_shows_what_the_tour_prints(String tour) throws Exception {
-        String page = Files.readString(Path.of("../README.md"));
+        String page = Files.readString(Path.of("../docs/tours.md"));
         String shown = output(tour).stripTrailing().indent(4);
-        assertTrue(page.contains(tour), tour + " is not in the README");
-        assertTrue(page.contains(shown), "the README does not show:\n" + shown);
+        assertTrue(page.contains(tour), tour + " is not on the page");
+        assertTrue(page.contains(shown), "the page does not show:\n" + shown);
     }
 }

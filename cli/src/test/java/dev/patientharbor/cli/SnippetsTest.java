@@ -73,7 +73,7 @@ class SnippetsTest {
                 }
             }
         }
-        for (String page : List.of("README.md", "docs/rigs.md")) {
+        for (String page : List.of("docs/rigs.md")) {
             Matcher onPage = PAGE.matcher(Files.readString(Path.of("..", page)));
             while (onPage.find()) {
                 snippets.add(new Snippet(page, onPage.group(1)));
@@ -101,7 +101,6 @@ class SnippetsTest {
                                 "DecoratorDefinition.java",
                                 "Plan.java",
                                 "Rig.java",
-                                "README.md",
                                 "docs/rigs.md")),
                 with.toString());
     }
