@@ -20,7 +20,7 @@ import picocli.CommandLine.ParseResult;
 
 /**
  * The process in which profiles are really built, each with the classes that it sees. The user's
- * code may end it, or hang in it: what it was doing is told before it does it.
+ * code may end it, or hang in it: what it was doing is reported before it does it.
  */
 public final class BuildProcess {
 

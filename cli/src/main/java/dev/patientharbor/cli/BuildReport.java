@@ -48,7 +48,7 @@ final class BuildReport implements AutoCloseable {
     }
 
     private synchronized void write(char kind, Words words) {
-        // Once it is told how a profile ended, nothing more is said of it.
+        // Once it is reported how a profile ended, nothing more is said of it.
         if (!isOpen && kind != BEGUN) {
             return;
         }
@@ -104,7 +104,7 @@ final class BuildReport implements AutoCloseable {
     }
 
     /**
-     * What was told.
+     * What was reported.
      *
      * @param found what was found in the profiles that were begun
      * @param unfinished the profile that was begun last and not done

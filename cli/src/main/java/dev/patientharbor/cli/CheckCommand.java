@@ -19,7 +19,7 @@ final class CheckCommand {
 
     static CommandSpec spec() {
         return CommandOptions.reading(
-                        "Tells whether every profile is complete, and every mistake with its"
+                        "Reports whether every profile is complete, and every mistake with its"
                                 + " reason.",
                         Format.values())
                 .addOption(CommandOptions.build())

@@ -10,7 +10,8 @@ final class CommandEnding {
     private CommandEnding() {}
 
     /**
-     * The exit code for a verdict; faults of ours are told after what was found in spite of them.
+     * The exit code for a verdict; faults of ours are reported after what was found in spite of
+     * them.
      */
     static int of(Verdict verdict, Severity failOn, Console console) {
         if (verdict.faults().isEmpty()) {

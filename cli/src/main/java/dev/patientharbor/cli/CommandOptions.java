@@ -124,7 +124,7 @@ final class CommandOptions {
     static OptionSpec wide() {
         return OptionSpec.builder(WIDE)
                 .description(
-                        "As text: name all who share an instance, not five of them, and tell the"
+                        "As text: name all who share an instance, not five of them, and give the"
                                 + " members of a collection each time.")
                 .build();
     }
@@ -138,7 +138,7 @@ final class CommandOptions {
         return OptionSpec.builder(BUILD)
                 .description(
                         "Really build every profile that is complete: this runs your constructors"
-                                + " and factories, and tells what they throw.")
+                                + " and factories, and reports what they throw.")
                 .build();
     }
 

@@ -17,7 +17,7 @@ public record Console(PrintStream out, PrintStream err, TextLayout layout) {
 
     private static final int COLUMNS_OFF_A_TERMINAL = 100;
 
-    /** That of the process: the launcher tells the columns if the output is a terminal. */
+    /** Returns the console of the process; the launcher says how many columns a terminal has. */
     static Console ofProcess() {
         Integer columns = Integer.getInteger("patientharbor.columns");
         boolean colour = columns != null && System.getenv("NO_COLOR") == null;
@@ -28,7 +28,7 @@ public record Console(PrintStream out, PrintStream err, TextLayout layout) {
                 new TextLayout(width, colour ? new TerminalColours() : TextPainter.NONE));
     }
 
-    /** The same, whatever is printed going elsewhere and without colour. */
+    /** Returns the layout of files: without colour. */
     TextLayout forFiles() {
         return TextLayout.plain(layout.width());
     }
@@ -48,7 +48,7 @@ public record Console(PrintStream out, PrintStream err, TextLayout layout) {
         boolean lost = out.checkError();
         boolean left = out instanceof StandardStream stream && stream.isLeft();
         if (lost && !left && code != ExitCode.OUR_FAULT) {
-            err.println("patient-harbor: cannot write to standard output: not all was told");
+            err.println("patient-harbor: cannot write to standard output: the report is cut off");
         }
         err.flush();
         return lost && code != ExitCode.OUR_FAULT ? ExitCode.UNUSABLE : code;

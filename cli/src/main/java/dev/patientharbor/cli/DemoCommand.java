@@ -49,7 +49,7 @@ final class DemoCommand {
                                 ExitCode.CLEAN,
                                 List.of("check", sides)),
                         new Step(
-                                "And what is told of a file that is full of mistakes?",
+                                "And what is reported of a file that is full of mistakes?",
                                 ExitCode.FINDINGS,
                                 List.of("check", broken)));
         for (Step step : steps) {

@@ -26,7 +26,7 @@ final class RosterCommand {
 
     static CommandSpec spec() {
         return CommandOptions.reading(
-                        "Tells who receives what, consumer by consumer, profile beside profile.",
+                        "Shows who receives what, consumer by consumer, profile beside profile.",
                         Format.values())
                 .addOption(CommandOptions.wide());
     }
@@ -51,7 +51,7 @@ final class RosterCommand {
         output.write(text);
         int ending = CommandEnding.of(verdict, failOn, console);
         if (ending == ExitCode.FINDINGS) {
-            console.notify("there are findings: patient-harbor check tells them");
+            console.notify("there are findings: patient-harbor check reports them");
         }
         return ending;
     }

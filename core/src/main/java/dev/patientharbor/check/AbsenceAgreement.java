@@ -10,7 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 
-/** Which sides tell what: an absence is told only if all sides agree that can tell it. */
+/** Which sides tell what: an absence is reported only if all sides agree that can tell it. */
 final class AbsenceAgreement {
 
     /** What says that something is not there: true of the set only if no side has it. */

@@ -24,12 +24,13 @@ import java.util.TreeSet;
  * with all whom it touches.
  *
  * <p>What is missing on one side and there on another is no fault of the set or of a partial
- * profile; it is told for the profiles of the side on which it matters. Of a profile that is
+ * profile; it is reported for the profiles of the side on which it matters. Of a profile that is
  * checked, its own side alone says what is missing.
  */
 final class JoinedFindings {
 
-    private static final String EXPLAINED = "names that it would explain are not told until then";
+    private static final String EXPLAINED =
+            "names that it would explain are not reported until then";
 
     private final List<FindingReporter> sides;
     private final List<List<FindingReporter>> concerned = new ArrayList<>();
@@ -123,7 +124,9 @@ final class JoinedFindings {
         }
     }
 
-    /** What all sides tell is the partial profile's fault; the rest is told where it matters. */
+    /**
+     * What all sides tell is the partial profile's fault; the rest is reported where it matters.
+     */
     private void joinPartial(int profileNumber, List<FindingReporter> concerned) {
         Map<String, List<PartialProfileFinding>> byIdentity = new LinkedHashMap<>();
         for (FindingReporter side : concerned) {

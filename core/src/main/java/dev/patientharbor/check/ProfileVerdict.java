@@ -20,7 +20,7 @@ import java.util.Optional;
  * @param answers how many of them receive what
  * @param built whether all its objects could be made; empty if nobody tried to
  * @param findings what is wrong in it, in order of place
- * @param suppressed what is wrong in it and not told
+ * @param suppressed what is wrong in it and not reported
  */
 public record ProfileVerdict(
         String name,
@@ -40,7 +40,7 @@ public record ProfileVerdict(
         suppressed = List.copyOf(suppressed);
     }
 
-    /** The same after it was really built, with what was found. */
+    /** Returns this verdict after the profile was really built, with what was found. */
     ProfileVerdict built(List<Finding> told, List<SuppressedFinding> silent) {
         List<Finding> all = new ArrayList<>(findings);
         all.addAll(told);

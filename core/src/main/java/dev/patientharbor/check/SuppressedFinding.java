@@ -4,7 +4,7 @@ import dev.patientharbor.finding.Finding;
 import dev.patientharbor.model.Suppression;
 
 /**
- * A finding that is not told, and the word that says so.
+ * A finding that is not reported, and the word that says so.
  *
  * @param finding what was found; it counts against completeness all the same
  * @param by what suppresses it, with the reason

@@ -31,7 +31,7 @@ final class SuppressionFilter {
     /** What findings name that could have been suppressed, by their ids. */
     private final Map<String, Set<String>> named = new HashMap<>();
 
-    /** What is told and what is not, of the set or of one profile. */
+    /** What is reported and what is not, of the set or of one profile. */
     record FilteredFindings(List<Finding> reported, List<SuppressedFinding> suppressed) {}
 
     SuppressionFilter(Strictness strictness, LocalDate today) {

@@ -21,7 +21,7 @@ final class SuppressionIndex {
     /** Each with its place among all, by the text that it names; blank for whatever there is. */
     private final Map<String, Map<Integer, Suppression>> byText = new HashMap<>();
 
-    /** Those that name a line of a file, by the line. */
+    /** The suppressions that name a line of a file, by the line. */
     private final Map<String, Map<Integer, Suppression>> byLine = new HashMap<>();
 
     void add(int place, Suppression suppression) {
@@ -33,7 +33,7 @@ final class SuppressionIndex {
         }
     }
 
-    /** Those that mean a finding, in their order. */
+    /** Finds the suppressions that mean a finding, in their order. */
     List<Suppression> of(Finding finding) {
         Map<Integer, Suppression> all = new TreeMap<>(byText.getOrDefault("", Map.of()));
         finding.at()
@@ -67,7 +67,7 @@ final class SuppressionIndex {
         }
     }
 
-    /** Those that mean a line, its file seen from where the suppression stands. */
+    /** Adds a suppression of a line of a file, seen from where the suppression stands. */
     private void addOfLine(SourcePosition.InFile in, Map<Integer, Suppression> all) {
         String path = normal(in.path());
         byLine.getOrDefault(Integer.toString(in.line()), Map.of())

@@ -113,7 +113,7 @@ public final class Verdict {
         return findings;
     }
 
-    /** What concerns no profile alone and is not told, in order of place. */
+    /** What concerns no profile alone and is not reported, in order of place. */
     public List<SuppressedFinding> suppressed() {
         return suppressed;
     }
@@ -233,7 +233,9 @@ public final class Verdict {
         }
     }
 
-    /** What is told of profiles, of their parents and of the set that leaves them incomplete. */
+    /**
+     * What is reported of profiles, of their parents and of the set that leaves them incomplete.
+     */
     private List<Finding> whatBreaks(List<String> incomplete) {
         Verdict some = only(incomplete);
         Stream<Finding> suppressedOnes =

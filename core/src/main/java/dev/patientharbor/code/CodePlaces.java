@@ -83,7 +83,7 @@ public final class CodePlaces {
         findings.sort(Finding.ORDER);
     }
 
-    /** All of it. */
+    /** Returns the code of all places. */
     public CodeIndex whole() {
         CodeIndex known = whole;
         if (known == null) {

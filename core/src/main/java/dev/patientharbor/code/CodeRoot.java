@@ -29,7 +29,7 @@ public record CodeRoot(WrittenName written, Path path, String name) {
         return notRead(written, written.text(), reason);
     }
 
-    /** The same of one part of a place. */
+    /** Reports that one part of a place was not read. */
     static Finding notRead(WrittenName written, String part, String reason) {
         return Finding.of(
                         FindingKinds.CODE_MISSING,

@@ -28,7 +28,9 @@ final class ConstantCollector extends ClassVisitor {
         return !compilersOwn && request.isConstant(name, descriptor) ? new Body(name) : null;
     }
 
-    /** A constant is pushed, perhaps boxed, and returned; whatever else happens is told apart. */
+    /**
+     * A constant is pushed, perhaps boxed, and returned; whatever else happens is reported apart.
+     */
     private final class Body extends MethodVisitor {
         private final String method;
         private ConstantFacts pushed;

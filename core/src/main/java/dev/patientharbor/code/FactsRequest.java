@@ -5,7 +5,7 @@ import java.util.Set;
 /** What is read of a class file beyond its marked declarations. Immutable. */
 public final class FactsRequest {
 
-    /** Nothing more. */
+    /** Asks for nothing beyond marked declarations. */
     public static final FactsRequest NOTHING = of(false, Set.of());
 
     private final NameSet methodsOf;

@@ -41,11 +41,12 @@ final class JarSource {
                 if (told < 0 || told > limit.bytes()) {
                     return BoundedFile.read(bytes, place, limit);
                 }
-                // Room for the size that is told saves all copying.
+                // Room for the size that is reported saves all copying.
                 byte[] all = new byte[(int) told];
                 int length = bytes.readNBytes(all, 0, all.length);
                 if (length < all.length || bytes.read() >= 0) {
-                    throw new UnfitFileException(place, "it has not the size that its jar tells");
+                    throw new UnfitFileException(
+                            place, "it does not have the size that its jar states");
                 }
                 return all;
             }

@@ -17,7 +17,7 @@ final class TypeSignatures {
     private TypeSignatures() {}
 
     /**
-     * Parses all that later questions will parse, so that damage is told of the class file.
+     * Parses all that later questions will parse, so that damage is reported of the class file.
      *
      * @throws RuntimeException of whatever kind, if something cannot be parsed
      */

@@ -57,7 +57,7 @@ public final class ResolvedBinding {
                         : Optional.of(this);
     }
 
-    /** Itself; empty if it takes a binding away. */
+    /** Returns this binding; empty if it takes a binding away. */
     public Optional<ResolvedBinding> binds() {
         return binds;
     }

@@ -63,7 +63,7 @@ public record ResolvedDecorator(
                 .orElse(name.written().text());
     }
 
-    /** It as a roster tells it. */
+    /** Returns this decorator as a roster shows it. */
     public Around around() {
         String given = declared.with().words(declared.constructor());
         return new Around(text(), given, declared.name().at());

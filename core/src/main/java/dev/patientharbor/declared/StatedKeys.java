@@ -65,7 +65,7 @@ public final class StatedKeys {
 
     private static Binding one(
             Binding binding, Supply.ByStatedKey stated, WrittenName name, Optional<String> key) {
-        // An unknown class is told as such; what key it would have is not known.
+        // An unknown class is reported as such; what key it would have is not known.
         Key under = Key.named(key.orElse(name.text()));
         return new Binding(
                 new Slot(binding.slot().contract(), Optional.of(under)),

@@ -79,7 +79,7 @@ public final class ValuedBlueprintMaker {
         return given(plain, with);
     }
 
-    /** The same way of making, with values. */
+    /** Returns a blueprint with values given to some of its parameters. */
     ValuedBlueprint given(Blueprint plain, GivenArguments with) {
         return with.isEmpty()
                 ? new ValuedBlueprint(plain, List.of())

@@ -30,7 +30,7 @@ public record Finding(
         List<String> consumers,
         List<String> entries) {
 
-    /** By place, then by id, then by cause. */
+    /** Sorts findings by place, then by id, then by cause. */
     public static final Comparator<Finding> ORDER =
             Comparator.comparing(Finding::at)
                     .thenComparing(finding -> finding.kind().id())
@@ -63,46 +63,52 @@ public record Finding(
                 List.of());
     }
 
-    /** The same, about other things, though their cause is one. */
+    /** Returns this finding about other things; its cause stays the same. */
     public Finding about(List<String> others) {
         return new Finding(kind, severity, at, cause, others, message, details, consumers, entries);
     }
 
-    /** The same with one more fact. */
+    /** Returns this finding with one more fact. */
     public Finding with(String label, String text) {
         return with(label, List.of(text));
     }
 
-    /** The same with one more fact of several lines. */
+    /** Returns this finding with one more fact of several lines. */
     public Finding with(String label, List<String> lines) {
         List<FindingDetail> more = new ArrayList<>(details);
         more.add(new FindingDetail(label, lines));
         return new Finding(kind, severity, at, cause, subjects, message, more, consumers, entries);
     }
 
-    /** The same with the fact only if there is one; of very many some, and how many more. */
+    /**
+     * Returns this finding with one more fact if there is any text for it; of very many texts it
+     * has the first, and how many more there are.
+     */
     public Finding withAny(String label, List<String> texts) {
         return texts.isEmpty() ? this : with(label, NameList.of(texts));
     }
 
-    /** The same, told as a note: worth knowing, and nothing wrong. */
+    /** Returns this finding as a note: it is worth knowing, and nothing is wrong. */
     public Finding asNote() {
         return as(Severity.NOTE);
     }
 
-    /** The same, told as that grave. */
+    /** Returns this finding with another severity. */
     public Finding as(Severity severity) {
         return new Finding(
                 kind, severity, at, cause, subjects, message, details, consumers, entries);
     }
 
-    /** The same with those whom it touches. */
+    /** Returns this finding with the consumers that it touches. */
     public Finding touching(List<String> consumers, List<String> entries) {
         return new Finding(
                 kind, severity, at, cause, subjects, message, details, consumers, entries);
     }
 
-    /** The same finding with those whom another one of the same identity touches as well. */
+    /**
+     * Returns this finding with the consumers that another finding of the same identity touches as
+     * well.
+     */
     public Finding joinedWith(Finding other) {
         return touching(both(consumers, other.consumers), both(entries, other.entries));
     }
@@ -111,7 +117,7 @@ public record Finding(
         return Stream.concat(one.stream(), other.stream()).distinct().sorted().toList();
     }
 
-    /** What is told once, however many profiles meet it. */
+    /** What is reported once, however many profiles meet it. */
     public String identity() {
         return kind.id() + ' ' + at.text() + ' ' + cause;
     }

@@ -28,7 +28,7 @@ import java.util.Set;
 public record CodeSide(
         CodeIndex code, BitSet profiles, String name, BitSet lineages, SideOverview all) {
 
-    /** One side for all profiles. */
+    /** Returns one side that all profiles are on. */
     public static CodeSide ofAll(SetDeclaration set, CodeIndex code) {
         BitSet all = new BitSet();
         all.set(0, set.profiles().size());
@@ -68,7 +68,10 @@ public record CodeSide(
         return placesByProfile(set, new ProfileHierarchy(set.profiles()));
     }
 
-    /** By profile: the set's code, and what the profile adds, or else what it inherits. */
+    /**
+     * Lists the places of code by profile: the set's, and those that the profile adds or else
+     * inherits.
+     */
     private static List<List<WrittenName>> placesByProfile(
             SetDeclaration set, ProfileHierarchy hierarchy) {
         List<List<WrittenName>> seen =
@@ -129,7 +132,7 @@ public record CodeSide(
         return all.count() <= 1;
     }
 
-    /** Whether what is the same on all sides is to be told here. */
+    /** Whether what is the same on all sides is to be reported here. */
     public boolean isFirst() {
         return all.isFirst(name);
     }

@@ -71,7 +71,7 @@ public final class ProfileHierarchy {
                 .toList();
     }
 
-    /** By profile: which of some are it or extend it, directly or not. */
+    /** Lists by profile which of some profiles are that one or extend it, directly or not. */
     public Map<Integer, BitSet> heirs(BitSet some) {
         Map<Integer, BitSet> heirs = new HashMap<>();
         List<Integer> inOrder = inOrder(some);

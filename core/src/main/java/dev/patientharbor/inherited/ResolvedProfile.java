@@ -236,7 +236,7 @@ public final class ResolvedProfile {
         return profileNumber == other || hierarchy.ancestors(profileNumber).get(other);
     }
 
-    /** Itself and all that it extends. */
+    /** Returns the numbers of this profile and of all that it extends. */
     public BitSet lineage() {
         return hierarchy.lineage(profileNumber);
     }

@@ -32,7 +32,10 @@ public sealed interface BuiltIn {
     /** Its word. */
     String name();
 
-    /** It in words: equal for equal ones. Begins with its word and a space, if more follows. */
+    /**
+     * Describes the decorator in words, equal words for equal decorators. Begins with its word and
+     * a space, if more follows.
+     */
     String words();
 
     /** Waits before each call. */
@@ -97,7 +100,7 @@ public sealed interface BuiltIn {
         /** The answer of the one function that is for its kind. */
         <T> T match(Function<Every, T> every, Function<Rate, T> rate);
 
-        /** It in words. */
+        /** Describes the decorator in words. */
         String words();
 
         /** Every n-th call, counted from 1 in each object. */

@@ -52,7 +52,7 @@ public record CannedMethod(WrittenName method, List<Case> cases) {
             return match(answers -> Optional.empty(), Optional::of);
         }
 
-        /** It as text: equal for equal responses. */
+        /** Returns the response as text, equal for equal responses. */
         String canonicalText();
 
         /** One after the other, the last one from then on; a plain answer is one alone. */

@@ -25,7 +25,7 @@ public record Decorator(
         return new Decorator(name, Optional.empty(), GivenArguments.NOTHING, Optional.empty());
     }
 
-    /** One that is built in. */
+    /** Makes a decorator that is built in. */
     public static Decorator builtIn(WrittenName name, BuiltIn builtIn) {
         return new Decorator(name, Optional.of(builtIn), GivenArguments.NOTHING, Optional.empty());
     }

@@ -45,7 +45,7 @@ public record GivenArguments(Map<String, GivenValue> named, List<GivenValue> pos
                 .collect(Collectors.joining(", "));
     }
 
-    /** The same, and the constructor that is named: {@code 10, constructor: [int]}. */
+    /** Describes the values and the constructor that is named: {@code 10, constructor: [int]}. */
     public String words(Optional<List<String>> constructor) {
         String named = constructor.map(it -> "constructor: " + it).orElse("");
         return words() + (isEmpty() || named.isEmpty() ? "" : ", ") + named;

@@ -16,7 +16,7 @@ public final class JavaName {
                 : BEFORE_NAME.matcher(binaryName).replaceAll(".");
     }
 
-    /** The same of a class. */
+    /** Returns the name of a class as Java source writes it. */
     public static String of(Class<?> type) {
         return type.isArray() ? of(type.getComponentType()) + "[]" : of(type.getName());
     }

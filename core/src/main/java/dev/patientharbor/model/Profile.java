@@ -27,7 +27,7 @@ public record Profile(
         within = List.copyOf(within);
     }
 
-    /** The same, there to be extended only. */
+    /** Returns this profile as a partial one, which is there to be extended only. */
     public Profile asPartial() {
         return new Profile(name, true, parents, terms, words, within, at);
     }

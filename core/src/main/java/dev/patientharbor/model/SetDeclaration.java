@@ -22,7 +22,7 @@ import java.util.stream.Stream;
  * @param marks the house's own annotations and lookups
  * @param mayBeEmpty the slots of which a collection may have no member, as written
  * @param fillIn from where slots may be filled that nothing binds
- * @param strictness how grave findings are told, and which are not
+ * @param strictness how grave findings are reported, and which are not
  * @param areas the areas, in order; no two of one name
  * @param profiles the profiles, in order; no two of one name
  * @param at where it stands
@@ -63,8 +63,8 @@ public record SetDeclaration(
     }
 
     /**
-     * The same with other profiles and entry consumers, about more code; nothing is said of the
-     * order of the profiles.
+     * Returns this declaration with other profiles and entry consumers, about more code; it states
+     * no order of the profiles.
      */
     public SetDeclaration with(
             List<WrittenName> moreCode,

@@ -12,7 +12,7 @@ import java.util.function.UnaryOperator;
  */
 public record Slot(TypeRef contract, Optional<Key> key) {
 
-    /** By contract, then plain before keyed, then by key. */
+    /** Sorts slots by contract; plain ones come before keyed ones, and these by key. */
     public static final Comparator<Slot> ORDER = Comparator.comparing(Slot::text);
 
     /** The plain slot of a class or interface. */
@@ -25,7 +25,7 @@ public record Slot(TypeRef contract, Optional<Key> key) {
         return text(UnaryOperator.identity());
     }
 
-    /** The same, each class name written by the given function. */
+    /** Returns the slot as text, each class name written by the given function. */
     public String text(UnaryOperator<String> className) {
         String type = contract.text(className);
         return key.isPresent() ? type + '@' + key.get().written() : type;

@@ -5,10 +5,11 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * How grave findings are told, and which are not told at all. Neither makes a profile complete.
+ * How grave findings are reported, and which are not reported at all. Neither makes a profile
+ * complete.
  *
  * @param severities the severity of a kind, by its id, where it is not to be the kind's own
- * @param suppressions what is not told, in order
+ * @param suppressions what is not reported, in order
  */
 public record Strictness(Map<String, Severity> severities, List<Suppression> suppressions) {
 

@@ -3,7 +3,7 @@ package dev.patientharbor.model;
 import dev.patientharbor.finding.SourcePosition;
 
 /**
- * A kind of finding that is not to be told, of one place or of any.
+ * A kind of finding that is not to be reported, of one place or of any.
  *
  * @param id the id of the kind
  * @param of the place: a slot, a class or a consumer that the finding names, or {@code FILE:LINE};

@@ -21,7 +21,10 @@ public sealed interface TypeRef {
         return text(UnaryOperator.identity());
     }
 
-    /** The same, each class name written by the given function (the short name, say). */
+    /**
+     * Returns the type as text, each class name written by the given function (the short name,
+     * say).
+     */
     String text(UnaryOperator<String> className);
 
     /** The type with its variables replaced; a variable that is not in the map stays. */
@@ -56,7 +59,7 @@ public sealed interface TypeRef {
             arguments = List.copyOf(arguments);
         }
 
-        /** The same class without arguments. */
+        /** Returns this class without type arguments. */
         public ClassType raw() {
             return arguments.isEmpty() ? this : TypeRef.of(name);
         }

@@ -83,12 +83,12 @@ public record Blueprint(
                 Optional.of(new BuildFault(reason, found)));
     }
 
-    /** The same with some parameters given, and the needs that are left. */
+    /** Returns this blueprint with some parameters given, and the needs that are left. */
     public Blueprint given(Map<Integer, GivenValue> byPlace, List<Need> left) {
         return new Blueprint(facts, type, method, makes, executable, byPlace, left, fault);
     }
 
-    /** The same, and what the method says it returns. */
+    /** Returns this blueprint with what its method says it returns. */
     Blueprint making(Optional<ClassType> returned) {
         return new Blueprint(facts, type, method, returned, executable, values, needs, fault);
     }

@@ -109,7 +109,8 @@ public final class Level {
     }
 
     /**
-     * This level for what is a member of the collection that it asks for: it looks past its slot.
+     * Returns the level at which a member of a collection looks that asks for the collection: its
+     * own slot is left out.
      */
     public Level withoutSlot(int leftOut) {
         return made(Kind.WITHOUT, Optional.of(leftOut), search);

@@ -19,19 +19,24 @@ final class TypeParameterBounds {
 
     private TypeParameterBounds() {}
 
-    /** Those of a class. */
+    /** Returns the bounds of the type parameters of a class, by name. */
     static Map<String, TypeRef> of(ClassFacts facts) {
         return of(facts.typeParameters(), facts.bounds());
     }
 
-    /** Those of a constructor or a method itself. */
+    /**
+     * Returns the bounds of the type parameters that a constructor or a method has itself, by name.
+     */
     static Map<String, TypeRef> of(ExecutableFacts facts) {
         return facts.signature().filter(text -> text.startsWith("<")).isPresent()
                 ? of(facts.typeParameters(), facts.bounds())
                 : Map.of();
     }
 
-    /** Those of the classes around a class, the nearest first where two have one name. */
+    /**
+     * Returns the bounds of the type parameters of the classes around a class, by name; where two
+     * have one name, the nearest class wins.
+     */
     static Map<String, TypeRef> around(ClassFacts facts, CodeIndex code) {
         Map<String, TypeRef> all = new HashMap<>();
         String name = facts.name();

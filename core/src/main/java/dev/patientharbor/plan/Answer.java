@@ -98,7 +98,10 @@ public record Answer(
      */
     public record Seat(Slot slot, Optional<String> within) {
 
-        /** It as people read it: {@code TideGauge within lock}; classes by their short names. */
+        /**
+         * Returns the seat as people read it: {@code TideGauge within lock}; classes by their short
+         * names.
+         */
         @Override
         public String toString() {
             return slot.text(ShortName::of)
@@ -106,7 +109,7 @@ public record Answer(
         }
     }
 
-    /** The same with other members. */
+    /** Returns this answer with other members. */
     public Answer withElements(List<Element> members) {
         return new Answer(
                 kind,
@@ -124,7 +127,7 @@ public record Answer(
                 fills);
     }
 
-    /** The same with a label for the instance. */
+    /** Returns this answer with a label for the instance. */
     public Answer labelled(String label) {
         return new Answer(
                 kind,

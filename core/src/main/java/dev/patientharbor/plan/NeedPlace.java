@@ -53,13 +53,16 @@ public record NeedPlace(Kind kind, String member, int index) implements Comparab
         return new NeedPlace(Kind.METHOD, nameAndTypes, index);
     }
 
-    /** The same place of a static member. */
+    /** Returns this place as one of a static member. */
     public NeedPlace ofStatic() {
         return new NeedPlace(
                 kind == Kind.FIELD ? Kind.STATIC_FIELD : Kind.STATIC_METHOD, member, index);
     }
 
-    /** The same place of a class whose member of that name is another one. */
+    /**
+     * Returns this place with the class that declares the member, where another class has a member
+     * of that name.
+     */
     public NeedPlace of(String className) {
         return new NeedPlace(kind, className + '#' + member, index);
     }

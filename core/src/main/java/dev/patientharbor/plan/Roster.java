@@ -46,7 +46,7 @@ public final class Roster {
         return profile;
     }
 
-    /** One for each need that is reached from the entry consumers, sorted. */
+    /** Lists a row for each need that is reached from the entry consumers, sorted. */
     public List<RosterRow> rows() {
         return rows;
     }

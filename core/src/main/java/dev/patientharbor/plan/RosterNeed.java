@@ -16,8 +16,8 @@ public record RosterNeed(Answer answer) {
     }
 
     /**
-     * It as people read it, call meets call: {@code NightSurcharge → real TonnageFee}, {@code
-     * mock}, {@code absent}; classes by their short names.
+     * Returns the answer as people read it, call meets call: {@code NightSurcharge → real
+     * TonnageFee}, {@code mock}, {@code absent}; classes by their short names.
      */
     public String received() {
         String layers =
@@ -29,7 +29,7 @@ public record RosterNeed(Answer answer) {
                 + answer.implementation().map(name -> " " + Roster.shortName(name)).orElse("");
     }
 
-    /** It as people read it. */
+    /** Returns the answer as people read it. */
     @Override
     public String toString() {
         return received();

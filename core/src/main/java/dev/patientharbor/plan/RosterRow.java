@@ -28,7 +28,8 @@ public record RosterRow(
         Answer answer) {
 
     /**
-     * By consumer, place, the slot that the consumer fills (an entry consumer first), and level.
+     * Sorts rows by consumer, place, the slot that the consumer fills (an entry consumer first),
+     * and level.
      */
     public static final Comparator<RosterRow> ORDER =
             Comparator.comparing(RosterRow::consumer)
@@ -36,7 +37,10 @@ public record RosterRow(
                     .thenComparing(row -> row.as().map(Slot::text).orElse(""))
                     .thenComparing(row -> row.within().orElse(""));
 
-    /** It as people read it: {@code FeeBooth (terminal): mock}; classes by their short names. */
+    /**
+     * Returns the row as people read it: {@code FeeBooth (terminal): mock}; classes by their short
+     * names.
+     */
     @Override
     public String toString() {
         return Roster.shortName(consumer)
@@ -48,7 +52,7 @@ public record RosterRow(
                 + new RosterNeed(answer);
     }
 
-    /** The same with another answer. */
+    /** Returns this row with another answer. */
     public RosterRow with(Answer other) {
         return new RosterRow(consumer, need, place, as, within, slot, carrier, other);
     }

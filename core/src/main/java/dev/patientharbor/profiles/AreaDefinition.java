@@ -22,7 +22,7 @@ public final class AreaDefinition {
         this.at = at;
     }
 
-    /** It lies inside another area. */
+    /** Puts this area inside another one. */
     public AreaDefinition inside(String area) {
         inside = Optional.of(new WrittenName(area, CallerPositions.here()));
         return this;

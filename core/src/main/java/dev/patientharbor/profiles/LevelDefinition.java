@@ -68,7 +68,7 @@ public class LevelDefinition {
                         .whole(outermostFirst));
     }
 
-    /** The same for a slot that is written as in a file. */
+    /** Lists the decorators of a slot that is written as in a file. */
     public void decorate(String slot, DecoratorDefinition... outermostFirst) {
         decorations.add(
                 new DecoratorsDefinition(names, NameCollector.slot(slot), CallerPositions.here())

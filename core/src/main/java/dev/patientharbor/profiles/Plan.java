@@ -75,28 +75,29 @@ public final class Plan {
         return swap(contract, Supplies.object(object).asStub());
     }
 
-    /** The same for a keyed slot. */
+    /** Returns this plan with an object in a keyed slot. */
     public <T> Plan swap(Class<T> contract, String key, T object) {
         return swap(contract, key, Supplies.object(object).asStub());
     }
 
     /**
-     * The same with whatever may fill a slot. A mock is one for the whole profile, unless an area
-     * or a consumer has other decorators around it.
+     * Returns this plan with another supply in the plain slot of a contract. A mock is one for the
+     * whole profile, unless an area or a consumer has other decorators around it.
      */
     public Plan swap(Class<?> contract, SupplyDefinition supply) {
         NameCollector names = new NameCollector();
         return swap(names.slot(contract), supply, names, CallerPositions.here());
     }
 
-    /** The same with whatever may fill a keyed slot. */
+    /** Returns this plan with another supply in a keyed slot. */
     public Plan swap(Class<?> contract, String key, SupplyDefinition supply) {
         NameCollector names = new NameCollector();
         return swap(names.slot(contract, key), supply, names, CallerPositions.here());
     }
 
     /**
-     * The same for a slot that is written as in a file, such as {@code ManifestReader<Ship>}.
+     * Returns this plan with another supply in a slot that is written as in a file, such as {@code
+     * ManifestReader<Ship>}.
      *
      * @throws IllegalArgumentException if the text is no slot, or nothing asks for it
      */
@@ -110,7 +111,9 @@ public final class Plan {
         return swap.apply(supply.binding(swap.slot(), names, at), names);
     }
 
-    /** One consumer alone: all that it needs is replaced by mocks, but for what is kept. */
+    /**
+     * Returns a plan of one consumer alone: mocks replace all that it needs, but for what is kept.
+     */
     public Solo solo(Class<?> consumer) {
         return new Solo(this, RequiredArgument.of(consumer, "a consumer"), CallerPositions.here());
     }

@@ -76,12 +76,12 @@ public final class ProfileDefinition extends LevelDefinition {
         rules = new RulesDefinition(names);
     }
 
-    /** It is only there to be extended, and not checked by itself. */
+    /** Makes this profile a partial one: it is there to be extended, and not checked by itself. */
     public void partial() {
         partial = true;
     }
 
-    /** It has all that these profiles say, and changes it. */
+    /** Names the profiles that this one extends: it has all that they say, and changes it. */
     public void extend(String... profiles) {
         parents.addAll(NameCollector.written(profiles, CallerPositions.here()));
     }
@@ -128,7 +128,7 @@ public final class ProfileDefinition extends LevelDefinition {
         expect(consumer, names().slot(contract), received, CallerPositions.here());
     }
 
-    /** The same, of a slot that is written as in a file. */
+    /** Expects what a consumer receives in a slot that is written as in a file. */
     public void expect(Class<?> consumer, String slot, Class<?>... received) {
         expect(consumer, NameCollector.slot(slot), received, CallerPositions.here());
     }

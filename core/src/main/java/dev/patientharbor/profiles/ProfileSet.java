@@ -129,7 +129,7 @@ public final class ProfileSet {
     }
 
     /**
-     * The same about other code: every profile sees all of it.
+     * Returns this set about other code: every profile sees all of it.
      *
      * @param places folders, jars, or patterns whose last name may hold {@code *} and {@code ?}
      */
@@ -145,14 +145,14 @@ public final class ProfileSet {
         return new ProfileSet(declared, roots, false, settings, findings, files);
     }
 
-    /** The same with other settings. */
+    /** Returns this set with other settings. */
     public ProfileSet withSettings(Settings others) {
         return new ProfileSet(declared, code, sides, others, findings, files);
     }
 
     /**
-     * The same code and settings with other profiles and entry consumers. What was read is not read
-     * again unless more must be known of it.
+     * Returns a set of other profiles and entry consumers about the same code and settings. What
+     * was read is not read again unless more must be known of it.
      *
      * @param names the classes that are named beside
      */

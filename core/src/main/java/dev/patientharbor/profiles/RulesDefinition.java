@@ -38,7 +38,7 @@ import java.util.Optional;
  *                                                 rules.loosen(
  *                                                         Demand.Kind.NEVER_REAL,
  *                                                         PilotPager.class,
- *                                                         "the crew is told beforehand"));
+ *                                                         "the crew is reported beforehand"));
  *                             });
  *                 });
  * port.check().requireComplete();
@@ -84,7 +84,7 @@ public final class RulesDefinition {
         return this;
     }
 
-    /** This decorator is the outermost of a slot. */
+    /** Demands that this decorator is the outermost of a slot. */
     public RulesDefinition outermost(Object slot, Class<?> decorator) {
         SourcePosition at = CallerPositions.here();
         List<WrittenName> layer = List.of(names.written(decorator, at));

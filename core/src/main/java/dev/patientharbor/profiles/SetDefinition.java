@@ -124,7 +124,7 @@ public final class SetDefinition {
         lifetime = wanted;
     }
 
-    /** From where slots may be filled that nothing fills. */
+    /** Says from where slots may be filled that nothing binds. */
     public void fillIn(FillInSource... ways) {
         fillIn.addAll(List.of(ways));
     }

@@ -154,7 +154,7 @@ public final class SupplyDefinition {
         return on(new Grounds(grounds.because(), Optional.of(name), grounds.until()));
     }
 
-    /** The last day on which it may be so; past it, it is told as {@code overdue}. */
+    /** The last day on which it may be so; past it, it is reported as {@code overdue}. */
     public SupplyDefinition until(LocalDate day) {
         return on(new Grounds(grounds.because(), grounds.owner(), Optional.of(day)));
     }

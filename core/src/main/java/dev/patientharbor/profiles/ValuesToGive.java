@@ -24,7 +24,7 @@ record ValuesToGive(
 
     static final ValuesToGive NONE = new ValuesToGive(Map.of(), List.of(), Optional.empty());
 
-    /** The same, and a value by name. */
+    /** Returns these values with one more, by name. */
     ValuesToGive with(String parameter, Object value) {
         requireValue(parameter, "the name of a parameter");
         requireValue(value, "the value of " + parameter);

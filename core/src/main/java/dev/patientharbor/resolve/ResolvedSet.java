@@ -147,7 +147,7 @@ public record ResolvedSet(
         return wirings.values();
     }
 
-    /** By the number of a profile: which of those that are checked are it or extend it. */
+    /** Lists by the number of a profile which of the checked profiles are that one or extend it. */
     public Map<Integer, BitSet> heirs() {
         BitSet checked = new BitSet();
         wirings.keySet().forEach(checked::set);

@@ -7,7 +7,7 @@ import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.values.AnswerFault;
 
-/** Tells canned answers that their contract cannot take. */
+/** Reports canned answers that their contract cannot take. */
 final class AnswerRule implements Rule {
 
     @Override

@@ -14,7 +14,7 @@ import dev.patientharbor.ruling.RuleContext;
 import java.util.List;
 import java.util.Optional;
 
-/** Tells areas that do not exist, that enclose themselves, or that share a member. */
+/** Reports areas that do not exist, that enclose themselves, or that share a member. */
 final class AreasRule implements Rule {
 
     @Override

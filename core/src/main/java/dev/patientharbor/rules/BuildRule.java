@@ -22,7 +22,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 
-/** Tells classes of which no object can be made, bound ones whether they are used or not. */
+/** Reports classes of which no object can be made, bound ones whether they are used or not. */
 final class BuildRule implements Rule {
 
     /** So many constructors are shown. */

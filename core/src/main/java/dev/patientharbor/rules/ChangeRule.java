@@ -16,7 +16,7 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * Tells words that remove or change what is not there, and slots that are left to be filled by a
+ * Reports words that remove or change what is not there, and slots that are left to be filled by a
  * child and never are.
  */
 final class ChangeRule implements Rule {

@@ -16,7 +16,7 @@ import dev.patientharbor.ruling.RuleContext;
 import java.util.ArrayList;
 import java.util.List;
 
-/** Tells stated consumers that name no class or no method, or parameters that are not there. */
+/** Reports stated consumers that name no class or no method, or parameters that are not there. */
 final class ConsumerRule implements Rule {
 
     @Override

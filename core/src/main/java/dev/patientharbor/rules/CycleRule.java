@@ -24,7 +24,7 @@ import java.util.Set;
 import java.util.TreeSet;
 
 /**
- * Tells objects that need each other in a circle: one finding for each knot, with one shortest
+ * Reports objects that need each other in a circle: one finding for each knot, with one shortest
  * path.
  */
 final class CycleRule implements Rule {

@@ -17,7 +17,7 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * Tells decorators without one place for what they wrap, decorators around nothing, and drops of
+ * Reports decorators without one place for what they wrap, decorators around nothing, and drops of
  * what is not there.
  */
 final class DecoratorRule implements Rule {
@@ -88,7 +88,7 @@ final class DecoratorRule implements Rule {
                                         .with("do", "name a class of java.lang.Throwable"));
     }
 
-    /** Whether a class may be thrown; of an unknown one nothing is told here. */
+    /** Whether a class may be thrown; of an unknown one nothing is reported here. */
     private static boolean isFailure(ResolvedSet set, String className) {
         return set.code()
                 .find(className)

@@ -25,7 +25,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Predicate;
 
-/** Tells rules of profiles that do not hold. */
+/** Reports rules of profiles that do not hold. */
 final class DemandRule implements Rule {
 
     @Override
@@ -108,7 +108,8 @@ final class DemandRule implements Rule {
             TreeMap<Integer, SlotOutcome> outcomes = new TreeMap<>();
             for (SuppliesByContract.SlotSupply one : candidates) {
                 int seat = one.slot();
-                // What stands in for a slot that is held to the rule itself is told there alone.
+                // What stands in for a slot that is held to the rule itself is reported there
+                // alone.
                 boolean toldThere =
                         one.isAlias() && wiring.pastAliases(seat).filter(slots::test).isPresent();
                 if (slots.test(seat) && !toldThere) {

@@ -23,7 +23,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 
-/** Tells collections without a member, unless the file says that they may have none. */
+/** Reports collections without a member, unless the file says that they may have none. */
 final class EmptyCollectionRule implements Rule {
 
     @Override

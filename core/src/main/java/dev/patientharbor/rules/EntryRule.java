@@ -15,7 +15,8 @@ import java.util.List;
 import java.util.TreeSet;
 
 /**
- * Tells entries that name nothing, and sets in which there is nothing to check: that is no success.
+ * Reports entries that name nothing, and sets in which there is nothing to check: that is no
+ * success.
  */
 final class EntryRule implements Rule {
 
@@ -102,7 +103,10 @@ final class EntryRule implements Rule {
                 .with("write", line);
     }
 
-    /** That the code of a side has none of the entry consumers: on another one they may be. */
+    /**
+     * Makes the finding that the code of a side has none of the entry consumers; another side may
+     * have them.
+     */
     private static Finding noConsumer(ResolvedSet set, ResolvedProfile profile) {
         boolean noCode = set.code().size() == 0;
         return Finding.of(

@@ -21,7 +21,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
-/** Tells consumers that do not receive what their profile expects, both labelled. */
+/** Reports consumers that do not receive what their profile expects, both labelled. */
 final class ExpectationRule implements Rule {
 
     @Override

@@ -24,7 +24,7 @@ import dev.patientharbor.wiring.Wiring;
 import java.util.List;
 import java.util.Optional;
 
-/** Tells implementations and decorators that are none of their contract. */
+/** Reports implementations and decorators that are none of their contract. */
 final class FitRule implements Rule {
 
     @Override

@@ -14,7 +14,7 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * Tells bindings that a narrower one hides from somebody, where their author could not know: the
+ * Reports bindings that a narrower one hides from somebody, where their author could not know: the
  * narrower one stands in another profile that does not build on this one.
  */
 final class HiddenRule implements Rule {

@@ -6,7 +6,7 @@ import dev.patientharbor.model.WrittenName;
 import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
 
-/** Tells lookup methods of the house that no body calls: a slip there would hide needs. */
+/** Reports lookup methods of the house that no body calls: a slip there would hide needs. */
 final class LookupRule implements Rule {
 
     @Override

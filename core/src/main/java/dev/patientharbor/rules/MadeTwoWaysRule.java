@@ -13,7 +13,7 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * Tells a class of which there is one object, by a mark on it, and which two slots would make in
+ * Reports a class of which there is one object, by a mark on it, and which two slots would make in
  * different ways: the first that is met decides.
  */
 final class MadeTwoWaysRule implements Rule {

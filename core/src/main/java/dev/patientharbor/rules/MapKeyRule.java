@@ -20,7 +20,7 @@ import java.util.Map;
 import java.util.Optional;
 
 /**
- * Tells variants that a map by an enum leaves out, since their keys are no constants of it, and
+ * Reports variants that a map by an enum leaves out, since their keys are no constants of it, and
  * constants for which it has no member.
  */
 final class MapKeyRule implements Rule {
@@ -52,7 +52,9 @@ final class MapKeyRule implements Rule {
         lacking.forEach((lack, wirings) -> report(context, lack, wirings));
     }
 
-    /** The constants without a member; none for a map that has none at all, which is told apart. */
+    /**
+     * The constants without a member; none for a map that has none at all, which is reported apart.
+     */
     private static List<String> lacking(ResolvedSet set, SlotOutcome outcome, List<String> keys) {
         if (outcome.candidates().isEmpty()) {
             return List.of();

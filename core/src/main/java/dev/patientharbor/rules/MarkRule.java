@@ -13,7 +13,9 @@ import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Set;
 
-/** Tells marks of the open standard, on classes in use, that cannot be meant so or say nothing. */
+/**
+ * Reports marks of the open standard, on classes in use, that cannot be meant so or say nothing.
+ */
 final class MarkRule implements Rule {
 
     @Override

@@ -22,7 +22,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
-/** Tells implementations that lack a method of the contract whose slot they fill. */
+/** Reports implementations that lack a method of the contract whose slot they fill. */
 final class MissingMethodRule implements Rule {
 
     @Override

@@ -17,8 +17,8 @@ import java.util.Set;
 import java.util.TreeSet;
 
 /**
- * Tells mocks and canned stubs of sealed contracts, of which nobody can make another one; and notes
- * mocks of classes, once for a set.
+ * Reports mocks and canned stubs of sealed contracts, of which nobody can make another one; and
+ * notes mocks of classes, once for a set.
  */
 final class MockRule implements Rule {
 

@@ -12,7 +12,7 @@ import dev.patientharbor.ruling.RuleContext;
 import java.util.List;
 import java.util.Locale;
 
-/** Tells class names that nothing answers to, and short ones that several classes answer to. */
+/** Reports class names that nothing answers to, and short ones that several classes answer to. */
 final class NamesRule implements Rule {
 
     @Override

@@ -10,7 +10,7 @@ import dev.patientharbor.ruling.RuleContext;
 import java.util.List;
 import java.util.Set;
 
-/** Tells names in the order of environments that are no profile, or a partial one. */
+/** Reports names in the order of environments that are no profile, or a partial one. */
 final class OrderRule implements Rule {
 
     @Override

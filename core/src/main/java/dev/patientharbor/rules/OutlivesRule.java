@@ -22,9 +22,9 @@ import java.util.TreeMap;
 import java.util.TreeSet;
 
 /**
- * Tells shared objects that hold, for as long as they live, one that is made to live less long: an
- * error if that is scoped, a note if it is fresh. Decorators live as long as what they wrap; what
- * is made when it is asked for is not held.
+ * Reports shared objects that hold, for as long as they live, one that is made to live less long:
+ * an error if that is scoped, a note if it is fresh. Decorators live as long as what they wrap;
+ * what is made when it is asked for is not held.
  */
 final class OutlivesRule implements Rule {
 

@@ -13,7 +13,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 
-/** Tells bindings whose last day is over. */
+/** Reports bindings whose last day is over. */
 public final class OverdueRule implements Rule {
 
     private final LocalDate today;
@@ -45,7 +45,7 @@ public final class OverdueRule implements Rule {
         }
     }
 
-    /** Whether a change of another part has the date from what it changes: it is told there. */
+    /** Whether a change of another part has the date from what it changes: it is reported there. */
     private static boolean isInherited(ResolvedProfile owner, ResolvedBinding binding) {
         return Optional.ofNullable(owner.changedBindings().get(binding))
                 .filter(

@@ -12,7 +12,7 @@ import dev.patientharbor.ruling.RuleContext;
 import java.util.ArrayList;
 import java.util.List;
 
-/** Tells parents that do not exist, that go in a circle, or that disagree. */
+/** Reports parents that do not exist, that go in a circle, or that disagree. */
 final class ParentsRule implements Rule {
 
     @Override
@@ -39,8 +39,8 @@ final class ParentsRule implements Rule {
                                         .with("profiles", NameList.of(names))
                                         .with(
                                                 "so",
-                                                "what it needs and does not find is not told: the"
-                                                        + " missing parent may have it"));
+                                                "what it needs and does not find is not reported:"
+                                                        + " the missing parent may have it"));
             }
             if (context.set().wiring(owner).isPresent()) {
                 for (String term : owner.termsInDispute()) {

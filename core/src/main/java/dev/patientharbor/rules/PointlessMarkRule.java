@@ -6,7 +6,7 @@ import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
 
-/** Tells interfaces that carry a mark which only says something on a class. */
+/** Reports interfaces that carry a mark which only says something on a class. */
 final class PointlessMarkRule implements Rule {
 
     @Override

@@ -16,8 +16,8 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * Tells limits of reach that limit nothing: of what is no need of the consumer, of an area, and up
- * to an area that does not enclose the consumer.
+ * Reports limits of reach that limit nothing: of what is no need of the consumer, of an area, and
+ * up to an area that does not enclose the consumer.
  */
 final class ReachRule implements Rule {
 

@@ -8,7 +8,7 @@ import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
 import java.util.List;
 
-/** Tells words of a child that say what it inherits anyway. */
+/** Reports words of a child that say what it inherits anyway. */
 final class RepeatsRule implements Rule {
 
     @Override

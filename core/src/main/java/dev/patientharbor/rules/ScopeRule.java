@@ -13,7 +13,7 @@ import java.util.Map;
 import java.util.TreeMap;
 import java.util.TreeSet;
 
-/** Tells scope marks on classes that are used, where the file does not say what they mean. */
+/** Reports scope marks on classes that are used, where the file does not say what they mean. */
 final class ScopeRule implements Rule {
 
     @Override

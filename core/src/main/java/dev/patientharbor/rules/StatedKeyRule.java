@@ -7,7 +7,7 @@ import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
 import java.util.List;
 
-/** Tells classes that should state their key and do not. */
+/** Reports classes that should state their key and do not. */
 final class StatedKeyRule implements Rule {
 
     @Override

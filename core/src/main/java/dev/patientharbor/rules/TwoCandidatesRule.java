@@ -19,7 +19,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 
-/** Tells slots that one profile binds twice, and open needs that several slots would fit. */
+/** Reports slots that one profile binds twice, and open needs that several slots would fit. */
 final class TwoCandidatesRule implements Rule {
 
     @Override

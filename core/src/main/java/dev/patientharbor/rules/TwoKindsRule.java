@@ -12,7 +12,7 @@ import dev.patientharbor.ruling.RuleContext;
 import java.util.List;
 import java.util.Optional;
 
-/** Tells classes that one binding calls real and another one a fake or a stub. */
+/** Reports classes that one binding calls real and another one a fake or a stub. */
 final class TwoKindsRule implements Rule {
 
     @Override

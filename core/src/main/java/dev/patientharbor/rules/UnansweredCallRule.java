@@ -27,8 +27,8 @@ import java.util.TreeMap;
 import java.util.TreeSet;
 
 /**
- * Tells calls that a stand-in cannot answer: canned answers without one for the method, or a class
- * whose method never returns but throws. What returns nothing needs no answer.
+ * Reports calls that a stand-in cannot answer: canned answers without one for the method, or a
+ * class whose method never returns but throws. What returns nothing needs no answer.
  */
 final class UnansweredCallRule implements Rule {
 

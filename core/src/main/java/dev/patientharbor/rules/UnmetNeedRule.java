@@ -27,8 +27,9 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * Tells needs that nothing supplies, each slot once for all profiles that lack it, with the reason.
- * Is silent in a profile of which a parent is missing: what that would have supplied is not known.
+ * Reports needs that nothing supplies, each slot once for all profiles that lack it, with the
+ * reason. Is silent in a profile of which a parent is missing: what that would have supplied is not
+ * known.
  */
 public final class UnmetNeedRule implements Rule {
 

@@ -23,8 +23,8 @@ import java.util.function.Supplier;
 import java.util.stream.Collectors;
 
 /**
- * Tells bindings that no profile uses. Is silent where an object that cannot be built hides what it
- * would have asked for, and of bindings that have a fault of their own or are disputed among
+ * Reports bindings that no profile uses. Is silent where an object that cannot be built hides what
+ * it would have asked for, and of bindings that have a fault of their own or are disputed among
  * parents.
  */
 final class UnusedBindingRule implements Rule {

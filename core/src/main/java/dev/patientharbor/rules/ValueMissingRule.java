@@ -20,7 +20,7 @@ import java.util.Map;
 import java.util.Optional;
 
 /**
- * Tells parameters of value types, and of classes that are not of the code, for which there is
+ * Reports parameters of value types, and of classes that are not of the code, for which there is
  * nothing to pass.
  */
 final class ValueMissingRule implements Rule {

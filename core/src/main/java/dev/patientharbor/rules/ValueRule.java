@@ -14,7 +14,7 @@ import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.values.ConversionCheck.Problem;
 import java.util.List;
 
-/** Tells given values that are not set, do not convert, or have no parameter. */
+/** Reports given values that are not set, do not convert, or have no parameter. */
 final class ValueRule implements Rule {
 
     @Override

@@ -28,8 +28,8 @@ public final class FailureImpact {
     static final TouchedConsumers NOBODY = new TouchedConsumers(List.of(), List.of());
 
     /**
-     * Those whom a failing slot touches, sorted: the consumers that ask for it, and the entry
-     * consumers above them.
+     * The consumers that ask for a failing slot and the entry consumers above them, each list
+     * sorted.
      */
     public record TouchedConsumers(List<String> consumers, List<String> entries) {
         public Finding in(Finding finding) {
@@ -83,7 +83,7 @@ public final class FailureImpact {
         into.computeIfAbsent(slot, key -> new ArrayList<>(2)).add(arrow);
     }
 
-    /** Whom it touches if these slots fail. */
+    /** Finds the consumers that fail if these slots fail. */
     public TouchedConsumers of(List<Integer> slots) {
         Set<Integer> failing = new HashSet<>(slots);
         slots.forEach(slot -> failing.addAll(seatsByBoundSlot.getOrDefault(slot, List.of())));

@@ -68,7 +68,7 @@ public final class FindingReporter {
             Map<ResolvedProfile, FailureImpact.TouchedConsumers> touched) {}
 
     /**
-     * Of a side.
+     * Makes the reporter of one side.
      *
      * @param before what kinds of things are known to be wrong before any side is looked at
      */
@@ -100,8 +100,8 @@ public final class FindingReporter {
 
     /**
      * Reports what is wrong with something that a profile says and others may inherit. In a partial
-     * profile it is told there alone; otherwise in each profile that it holds for, with those whom
-     * it touches there.
+     * profile it is reported there alone; otherwise in each profile that it holds for, with those
+     * whom it touches there.
      *
      * @param owner the profile that says it
      * @param holdsFor whether it holds for a profile that is checked and is or extends that one
@@ -129,7 +129,7 @@ public final class FindingReporter {
         }
     }
 
-    /** The same with what is wrong with a binding. */
+    /** Reports what is wrong with a binding, in each profile in which it holds. */
     public void report(ResolvedBinding binding, Finding finding) {
         report(
                 set.profile(binding.owner()),
@@ -138,7 +138,7 @@ public final class FindingReporter {
                 finding);
     }
 
-    /** The same with what is wrong with a decorator. */
+    /** Reports what is wrong with a decorator, in each profile in which it holds. */
     public void report(
             ResolvedDecoratorStatement statement, ResolvedDecorator decorator, Finding finding) {
         report(
@@ -148,7 +148,7 @@ public final class FindingReporter {
                 finding);
     }
 
-    /** The same with what holds wherever it is inherited. */
+    /** Reports what is wrong with something that holds wherever it is inherited. */
     public void report(ResolvedProfile owner, List<Integer> slots, Finding finding) {
         report(owner, heir -> true, slots, finding);
     }
@@ -158,7 +158,9 @@ public final class FindingReporter {
         return eachHeir(owner).toList();
     }
 
-    /** The same, one after another. */
+    /**
+     * Streams the profiles that are checked and are or extend a profile, in the order of the file.
+     */
     public Stream<Wiring> eachHeir(ResolvedProfile owner) {
         if (heirs == null) {
             heirs = set.heirs();
@@ -167,14 +169,14 @@ public final class FindingReporter {
                 .mapToObj(set.wirings()::get);
     }
 
-    /** Whom what goes wrong in a wiring touches. */
+    /** Returns what finds the consumers that a failure in a wiring touches. */
     public FailureImpact impact(Wiring wiring) {
         return impacts.computeIfAbsent(wiring, each -> new FailureImpact(set, each));
     }
 
     /**
-     * Takes back what one cause explains that is told: no code was read, so that no name of a class
-     * is known; or an included file is missing, so that no area is that it declares.
+     * Takes back what one cause explains that is reported: no code was read, so that no name of a
+     * class is known; or an included file is missing, so that no area is that it declares.
      *
      * @return the kinds of the causes, if they explain anything; the first finding of such a kind
      *     is to say so

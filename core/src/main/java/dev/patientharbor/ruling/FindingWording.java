@@ -96,7 +96,7 @@ public final class FindingWording {
 
     /**
      * Whether a binding is there for what a seat holds, but its contract is not known by the name
-     * that it is given, or the name fits several: that is told instead.
+     * that it is given, or the name fits several: that is reported instead.
      */
     public boolean isBoundByUnknownName(Wiring wiring, int seat) {
         String contract = SlotTable.className(set.content(seat));

@@ -104,7 +104,7 @@ public final class LineToWrite {
                 isInJava() ? "in the profile " + name : "under " + name + " › bindings");
     }
 
-    /** The same at another place. */
+    /** Returns the line that would fill a slot, to be written at a given place. */
     public Optional<String> fill(
             Slot slot, Optional<Slot> sameAs, ResolvedProfile profile, String place) {
         Optional<String> supply =

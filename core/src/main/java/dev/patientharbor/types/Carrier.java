@@ -153,7 +153,7 @@ public record Carrier(Kind kind, TypeRef content, Optional<TypeRef> key, String 
         return at;
     }
 
-    /** The same wrappings around another innermost type. */
+    /** Puts the wrappings of one type around another innermost type. */
     public static TypeRef around(TypeRef wrapped, TypeRef innermost) {
         Optional<Carrier> outer = of(wrapped);
         if (outer.isEmpty()) {

@@ -46,7 +46,7 @@ public final class ContractMethods {
     }
 
     /**
-     * Those that a stub could answer, nearest first.
+     * The methods that a stub could answer, nearest first.
      *
      * @param whole whether all of them are known: false if a supertype is not on the code path, or
      *     is a class of which only marked methods were read

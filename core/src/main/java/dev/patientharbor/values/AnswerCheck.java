@@ -172,7 +172,7 @@ public final class AnswerCheck {
     private void failure(String name, Fails fails, Method method, List<AnswerFault> faults) {
         NameLookup type = names.lookup(fails.type());
         if (type.facts().isEmpty()) {
-            return; // told as an unknown class
+            return; // reported as an unknown class
         }
         ClassType thrown = type.facts().get().asType();
         if (!is(thrown, "java.lang.Throwable")) {

@@ -27,12 +27,15 @@ final class AliasEnds {
         this.wiring = wiring;
     }
 
-    /** Past those that stand in for another; empty if the line is a circle. */
+    /**
+     * Follows aliases from a seat to the first seat that is none; empty if the aliases are a
+     * circle.
+     */
     Optional<Integer> pastAliases(int seat) {
         return end(seat, Kind.ALIAS::equals, pastAliases);
     }
 
-    /** The same, and behind what may be absent or is made when it is asked for. */
+    /** Follows aliases, and goes behind what may be absent or is made when it is asked for. */
     Optional<Integer> received(int seat) {
         return end(seat, kind -> true, received);
     }

@@ -90,7 +90,10 @@ public final class FillInFinder {
     public record Fillers(List<Candidate> fit, List<Candidate> leftOut) {
         private static final Fillers NONE = new Fillers(List.of(), List.of());
 
-        /** Those of them that hand out an object: they come before a class that supplies itself. */
+        /**
+         * Returns the classes that hand out an object; they come before a class that supplies
+         * itself.
+         */
         Fillers makers() {
             return new Fillers(fit.stream().filter(Candidate::isMaker).toList(), leftOut);
         }

@@ -119,7 +119,7 @@ public final class SlotFinder {
                 way.add(level);
             }
         }
-        // An area that does not enclose the consumer is told, and limits nothing.
+        // An area that does not enclose the consumer is reported, and limits nothing.
         boolean isUnlimited =
                 reach.declared().range() == Reach.Range.NEAREST
                         || reach.declared().range() == Reach.Range.UP_TO && way.isEmpty();

@@ -121,7 +121,7 @@ public final class SlotOutcome {
         return pointing(kind, Optional.empty(), Aim.NONE);
     }
 
-    /** Nothing, and a binding that says so. */
+    /** Makes the outcome of a binding that leaves its slot empty. */
     static SlotOutcome of(Kind kind, Optional<ResolvedBinding> binding) {
         return pointing(kind, binding, Aim.NONE);
     }
@@ -180,12 +180,17 @@ public final class SlotOutcome {
                 Aim.NONE);
     }
 
-    /** The same core in other layers: those of a level that has its own, and binds nothing. */
+    /**
+     * Returns this outcome with its core in the layers of another level, which has decorators of
+     * its own and binds nothing.
+     */
     SlotOutcome inLayers(int core, List<ResolvedDecorator> layers) {
         return new SlotOutcome(kind, binding, blueprint, layers, Optional.of(core), aim);
     }
 
-    /** The same, where a class of the code fills a slot which nothing binds. */
+    /**
+     * Returns this outcome as that of a class of the code that fills a slot which nothing binds.
+     */
     SlotOutcome filledIn(FillInSource by) {
         Aim filled = new Aim(aim.next(), aim.several(), Optional.of(by));
         return new SlotOutcome(kind, binding, blueprint, decorators, core, filled);
@@ -281,7 +286,7 @@ public final class SlotOutcome {
                 || kind == Kind.ABSENT;
     }
 
-    /** Whether all is well with it, as far as it can be told from it alone. */
+    /** Whether all is well with it, as far as it can be reported from it alone. */
     boolean isSound() {
         return switch (kind) {
             case ALIAS, MOCK, VALUE, OPTIONAL, ABSENT, DEFERRED -> true;

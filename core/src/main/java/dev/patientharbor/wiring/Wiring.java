@@ -90,7 +90,7 @@ public final class Wiring {
         return all.stream().map(slot -> filler.finder().ask(slot, slots.whole(), profile)).toList();
     }
 
-    /** The same profile, and what these slots lead to as well. */
+    /** Returns the wiring of the same profile that follows these slots as well. */
     public Wiring withAlso(List<Integer> more) {
         return new Wiring(profile, slots, filler, entries, more, Optional.empty());
     }
@@ -205,7 +205,7 @@ public final class Wiring {
         return ends.pastAliases(seat);
     }
 
-    /** The same, and behind what may be absent or is made when it is asked for. */
+    /** Follows aliases, and goes behind what may be absent or is made when it is asked for. */
     public Optional<Integer> received(int seat) {
         return ends.received(seat);
     }

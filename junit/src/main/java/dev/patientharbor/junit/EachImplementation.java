@@ -12,8 +12,8 @@ import org.junit.jupiter.api.extension.ExtendWith;
  * A test that runs once for each implementation of a contract that any profile uses, so that all of
  * them keep the same behaviour; the parameter of that contract is the implementation itself,
  * without decorators. Each is taken from the first profile that uses it. Mocks are left out. What
- * is not reached is told in the report of the test: implementations in the code that no profile
- * uses. Contracts that have no such test are told by {@link EveryImplementationTested}.
+ * is not reached is reported in the report of the test: implementations in the code that no profile
+ * uses. Contracts that have no such test are reported by {@link EveryImplementationTested}.
  */
 @Documented
 @Retention(RetentionPolicy.RUNTIME)

@@ -18,7 +18,7 @@ final class SharedRig {
         this.plan = plan;
     }
 
-    /** That of the place where it is asked for. */
+    /** Returns the rig of the class or method where it is asked for. */
     static SharedRig of(TestProfileChoice choice, ExtensionContext context) {
         Plan plan = ProfileSetCache.plan(context, choice.profile());
         return choice.where()

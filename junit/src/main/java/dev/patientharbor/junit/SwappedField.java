@@ -30,7 +30,7 @@ final class SwappedField {
                                 + JavaName.of(field.getDeclaringClass()));
     }
 
-    /** Those of an instance. */
+    /** Finds the marked fields of an instance. */
     static List<SwappedField> of(Object instance) {
         return MarkedFields.marked(instance, SwappedIn.class).stream()
                 .map(field -> new SwappedField(field, instance))

@@ -18,7 +18,7 @@ final class SwappedParameters {
         this.slots = slots;
     }
 
-    /** Those of a method, if it has any. */
+    /** Finds the marked parameters of a method, if it has any. */
     static Optional<SwappedParameters> of(Method test) {
         List<SwappedSlot> slots =
                 Arrays.stream(test.getParameters())

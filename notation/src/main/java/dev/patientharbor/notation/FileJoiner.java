@@ -78,7 +78,9 @@ final class FileJoiner {
         return parts.stream().flatMap(part -> of.apply(part).stream()).toList();
     }
 
-    /** Of two severities of one kind, the including file's. */
+    /**
+     * Joins severities and suppressions; of two severities of one kind, the including file's wins.
+     */
     private Strictness strictness() {
         Map<String, Severity> severities = new HashMap<>();
         parts.forEach(part -> severities.putAll(part.strictness().severities()));

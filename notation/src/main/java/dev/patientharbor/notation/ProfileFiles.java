@@ -43,7 +43,7 @@ public final class ProfileFiles {
     }
 
     /**
-     * The same, and nothing is read that lies outside the folder of the file: no included file, no
+     * Reads a profile file, and nothing that lies outside its folder: no included file, no
      * settings, no code. What is named out there becomes a finding.
      *
      * @param path the file, never null
@@ -65,7 +65,7 @@ public final class ProfileFiles {
     }
 
     /**
-     * The same, and nothing is read that lies outside the folder.
+     * Reads the text of a profile file, and nothing that lies outside the folder.
      *
      * @param bytes the text, in UTF-8
      * @param name what findings call the file

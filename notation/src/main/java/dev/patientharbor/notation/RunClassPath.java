@@ -72,7 +72,7 @@ final class RunClassPath {
                     .map(Path::of)
                     .toList();
         } catch (IOException | IllegalArgumentException unreadable) {
-            // What is no jar is told when its code is read.
+            // What is no jar is reported when its code is read.
             return List.of();
         }
     }

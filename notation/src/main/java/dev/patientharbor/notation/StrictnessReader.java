@@ -14,7 +14,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
-/** Reads how grave findings are, and which are not to be told. */
+/** Reads how grave findings are, and which are not to be reported. */
 final class StrictnessReader {
 
     private final FileFaults faults;

@@ -130,7 +130,9 @@ final class YamlNode {
         return YamlMap.none(place, at(), faults);
     }
 
-    /** A value of any shape, kept as it was written; aliases that expand without end are told. */
+    /**
+     * A value of any shape, kept as it was written; aliases that expand without end are reported.
+     */
     GivenValue given() {
         return given(0);
     }

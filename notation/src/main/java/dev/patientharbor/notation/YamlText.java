@@ -71,7 +71,7 @@ final class YamlText {
         } catch (ReaderException fault) {
             illegalCharacter(text.get(), fault, faults);
         } catch (YamlEngineException | IllegalArgumentException fault) {
-            // An escape of a character that Unicode has not is told by the Java library itself.
+            // An escape of a character that Unicode has not is reported by the Java library itself.
             faults.malformed(
                     faults.at(1, 1),
                     "The file is no YAML: " + fault.getMessage() + ".",

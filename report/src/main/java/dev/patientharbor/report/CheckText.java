@@ -107,7 +107,7 @@ public final class CheckText {
                 : profile.met() + " of " + profile.needs();
     }
 
-    /** What is not told, each once, with the reason why. */
+    /** What is not reported, each once, with the reason why. */
     private int suppressed() {
         Map<String, SuppressedFinding> once = new LinkedHashMap<>();
         Map<String, List<String>> profiles = new HashMap<>();

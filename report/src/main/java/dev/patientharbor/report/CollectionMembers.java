@@ -10,7 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
-/** The members of collections: which of them are the same, and who was told of them first. */
+/** The members of collections: which of them are the same, and which row shows them first. */
 final class CollectionMembers {
 
     private final Map<String, InstanceSharing> sharing;
@@ -63,7 +63,10 @@ final class CollectionMembers {
                 identity(profile, answer));
     }
 
-    /** Who was told of the same members in the same profiles before; from now on it is this one. */
+    /**
+     * Finds the row that showed the same members in the same profiles before; from now on it is
+     * this one.
+     */
     Optional<RosterRow> firstWithSame(List<String> profiles, RosterRow row, Answer answer) {
         String which = String.join("\n", profiles) + identity(profiles.get(0), answer);
         return Optional.ofNullable(told.putIfAbsent(which, row));

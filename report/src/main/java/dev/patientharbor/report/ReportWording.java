@@ -56,7 +56,7 @@ final class ReportWording {
                 .collect(Collectors.joining(", "));
     }
 
-    /** The same, five at most and how many more there are. */
+    /** Lists classes by short names, five at most, and how many more there are. */
     static String someClasses(Verdict verdict, List<String> binaryNames) {
         if (binaryNames.size() <= MOST) {
             return classes(verdict, binaryNames);

@@ -209,7 +209,7 @@ public final class RosterJson {
         strings("entries", finding.entries());
     }
 
-    /** What is not told, with the reason why. */
+    /** What is not reported, with the reason why. */
     private void suppressed(List<SuppressedFinding> suppressed) throws IOException {
         json.writeArrayFieldStart("suppressed");
         for (SuppressedFinding one : suppressed) {

@@ -48,13 +48,13 @@ public final class RosterText {
 
     /**
      * The text; every line ends with {@code \n}. Five who share an instance are named and the
-     * others counted, and members that several consumers receive are told once.
+     * others counted, and members that several consumers receive are shown once.
      */
     public static String render(Verdict verdict, TextLayout layout) {
         return new RosterText(verdict, layout, false).render();
     }
 
-    /** The whole text: whoever shares an instance is named, and members are told each time. */
+    /** The whole text: whoever shares an instance is named, and members are shown each time. */
     public static String renderWide(Verdict verdict, TextLayout layout) {
         return new RosterText(verdict, layout, true).render();
     }
@@ -160,7 +160,7 @@ public final class RosterText {
         return List.copyOf(told.values());
     }
 
-    /** All that is told of an answer, and which members it has. */
+    /** All that is shown of an answer, and which members it has. */
     private String answerLines(String profile, RosterRow row, Answer answer) {
         return ReportWording.chain(verdict, answer)
                 + ReportWording.core(verdict, answer)

@@ -55,12 +55,12 @@ public final class ValueConverter {
                 : object(given, mapper().constructType(type));
     }
 
-    /** The same for a type as class files give it. */
+    /** Converts a given value to a type as class files give it. */
     public Object object(GivenValue given, TypeRef type) {
         return object(given, javaType(type));
     }
 
-    /** The same for a type whose variables were told. */
+    /** Converts a given value to a type whose type variables are known. */
     public Object object(GivenValue given, ValueType type) {
         return object(given, type.type());
     }

@@ -25,7 +25,7 @@ final class ArgumentSource {
     }
 
     /**
-     * Fetches it.
+     * Fetches what the parameter or field is given.
      *
      * @param who the class that asks, by its binary name
      * @param type the type of the parameter or field

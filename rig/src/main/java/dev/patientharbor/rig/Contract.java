@@ -15,7 +15,7 @@ public abstract class Contract<T> {
     private final Type type;
 
     /**
-     * For subclasses that say the argument.
+     * Makes the contract whose type arguments the subclass states.
      *
      * @throws IllegalStateException if the subclass leaves it open
      */

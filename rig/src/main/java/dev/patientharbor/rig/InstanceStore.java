@@ -163,8 +163,8 @@ final class InstanceStore {
     }
 
     /**
-     * The same for what is made without the lock. Whoever holds it goes on: closing waits for that,
-     * and closes what was made.
+     * Refuses what is made without the lock once the rig is closed. Whoever holds it goes on:
+     * closing waits for that, and closes what was made.
      *
      * @param thrown what came of it, if something did; kept as the cause
      * @throws IllegalStateException if it is closed

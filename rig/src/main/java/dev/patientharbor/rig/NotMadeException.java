@@ -14,7 +14,7 @@ final class NotMadeException extends RuntimeException {
         super(what, cause);
     }
 
-    /** That a class cannot be loaded, linked or initialised, or lacks a member. */
+    /** Says that a class cannot be loaded, linked or initialised, or lacks a member. */
     static NotMadeException unusable(String className, Throwable cause) {
         if (cause instanceof ExceptionInInitializerError initializer
                 && initializer.getException() != null) {

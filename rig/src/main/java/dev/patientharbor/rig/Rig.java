@@ -201,17 +201,19 @@ public final class Rig extends ObjectSource implements AutoCloseable {
         return recording(contract, Optional.empty());
     }
 
-    /** The same for a keyed slot. */
+    /** Returns what a spy saw of a keyed slot, as canned answers. */
     public SlotRecording recording(Class<?> contract, String key) {
         return recording(contract, Optional.of(key));
     }
 
-    /** The same for a contract with type arguments. */
+    /** Returns what a spy saw of a contract with type arguments, as canned answers. */
     public SlotRecording recording(Contract<?> contract) {
         return recording(contract.type(), Optional.empty());
     }
 
-    /** The same for a keyed slot of a contract with type arguments. */
+    /**
+     * Returns what a spy saw of a keyed slot of a contract with type arguments, as canned answers.
+     */
     public SlotRecording recording(Contract<?> contract, String key) {
         return recording(contract.type(), Optional.of(key));
     }

@@ -42,7 +42,10 @@ public final class Rigs {
         return new Rig(new RigState(stations(plan.assembly(), own))).knows(type, key);
     }
 
-    /** Those of the loader that comes first are kept for the next rig. */
+    /**
+     * Returns the stations of an assembly; those of the first class loader are kept for the next
+     * rig.
+     */
     private static StationTable stations(Assembly assembly, ClassLoader loader) {
         if (assembly.prepared() instanceof StationTable known && known.loader() == loader) {
             return known;

@@ -53,7 +53,7 @@ public final class Scope extends ObjectSource implements AutoCloseable {
         }
     }
 
-    /** The same for code that returns nothing. */
+    /** Runs code that returns nothing in this scope. */
     public void run(Runnable code) {
         store.requireOpen();
         Scope before = live().scopes().current();

@@ -8,7 +8,7 @@ import java.util.concurrent.ConcurrentLinkedDeque;
 /** The scopes of one rig, from the first one on. May be used by several threads. */
 final class ScopeTable {
 
-    /** Those that are open, the last one first. */
+    /** The open scopes, the last one first. */
     private final Deque<Scope> open = new ConcurrentLinkedDeque<>();
 
     /**

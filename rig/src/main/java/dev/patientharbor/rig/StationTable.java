@@ -41,7 +41,10 @@ final class StationTable {
     /** The one station of each class whose mark says that there is one object of it. */
     private final Map<String, MadeStation> ofClass = new HashMap<>();
 
-    /** The same, each in the place of its number. */
+    /**
+     * The one station of each class whose mark says that there is one object of it, in the order of
+     * their numbers.
+     */
     private final List<MadeStation> eachOfClass = new ArrayList<>();
 
     StationTable(Assembly assembly, ClassLoader loader) {
@@ -121,7 +124,9 @@ final class StationTable {
         return IntStream.range(0, stations.length).mapToObj(this::at).toList();
     }
 
-    /** Those to which the entry consumers lead, by way of what is only made later too. */
+    /**
+     * Lists the stations to which the entry consumers lead, by way of what is only made later too.
+     */
     List<ObjectStation> fromEntries() {
         Set<ObjectStation> seen = new LinkedHashSet<>();
         Deque<ObjectStation> open = new ArrayDeque<>();
@@ -170,7 +175,7 @@ final class StationTable {
         return converter;
     }
 
-    /** Those who make mocks; looked for when the first mock is made. */
+    /** Returns the makers of mocks; they are looked for when the first mock is made. */
     List<StandInMaker> makers() {
         if (makers == null) {
             List<StandInMaker> found = new ArrayList<>();

@@ -2,7 +2,7 @@ package dev.patientharbor.rig;
 
 import java.util.Optional;
 
-/** What is told of something that the user's code threw, whatever it is. */
+/** What is reported of something that the user's code threw, whatever it is. */
 final class ThrownText {
 
     /** In characters; a message may be as long as its maker likes. */

@@ -71,7 +71,7 @@ public final class TrialBuild {
     /**
      * The same.
      *
-     * @param before is told of each thing before it is done: it may hang, or end the process
+     * @param before is reported of each thing before it is done: it may hang, or end the process
      */
     public static List<Finding> of(
             Assembly assembly, ClassLoader loader, Consumer<Attempt> before) {
@@ -114,7 +114,7 @@ public final class TrialBuild {
         return findings.stream().sorted(Finding.ORDER).toList();
     }
 
-    /** Those that are asked for before those that ask. */
+    /** Sorts stations so that what is asked for comes before what asks. */
     private static List<ObjectStation> inOrder(List<ObjectStation> all) {
         Set<ObjectStation> done = new LinkedHashSet<>();
         Set<ObjectStation> opened = new HashSet<>();
@@ -149,7 +149,7 @@ public final class TrialBuild {
         try {
             station.get(at);
         } catch (RigException failure) {
-            // What a mock of a class lacks is told by every check, and is no fault.
+            // What a mock of a class lacks is reported by every check, and is no fault.
             if (!(failure.getCause() instanceof NoMockMakerException)) {
                 failure.failure().ifPresent(cause -> addFailure(cause, doing, failure));
             }

@@ -44,7 +44,7 @@ public final class CallRecord implements CallLog {
         this.place = place;
     }
 
-    /** The same record for whoever sees calls at one place. */
+    /** Returns this record for whoever sees calls at one place. */
     public CallRecord at(Place where) {
         return new CallRecord(entered, within, where);
     }
