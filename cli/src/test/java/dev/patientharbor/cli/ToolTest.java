@@ -129,7 +129,7 @@ class ToolTest {
         }
         String told = err.toString(StandardCharsets.UTF_8);
         assertTrue(told.contains("a fault of ours, not of your file"), told);
-        assertTrue(told.contains("cannot write to standard output: not all was told"), told);
+        assertTrue(told.contains("cannot write to standard output: the report is cut off"), told);
     }
 
     @Test

@@ -123,7 +123,10 @@ public final class CannotSwapRule implements Rule {
                                 "classes",
                                 FindingWording.list(classes.stream().map(shortName).toList()))
                         .with("so", "only these classes, or subclasses of them, can be passed")
-                        .with("do", "let those who ask for them ask for interfaces of them")
+                        .with(
+                                "do",
+                                "have the consumers ask for interfaces that these classes"
+                                        + " implement")
                         .touching(List.copyOf(asks.keySet()), List.of()));
         return others;
     }

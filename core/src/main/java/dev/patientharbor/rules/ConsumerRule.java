@@ -75,7 +75,10 @@ final class ConsumerRule implements Rule {
                                         .filter(other -> !other.equals(method(consumer)))
                                         .distinct()
                                         .toList()))
-                .with("do", "name a method that the class declares, and that has no namesake");
+                .with(
+                        "do",
+                        "name a method that the class declares itself, and no other method is"
+                                + " called like");
     }
 
     private static String method(ResolvedConsumer consumer) {

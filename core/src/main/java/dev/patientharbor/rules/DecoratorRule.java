@@ -116,7 +116,10 @@ final class DecoratorRule implements Rule {
                                 + " can stand around an interface that is not sealed, and "
                                 + contract
                                 + " is none.")
-                .with("do", "let those who ask for it ask for an interface of it, or take it out");
+                .with(
+                        "do",
+                        "have the consumers ask for an interface that it implements, or take the"
+                                + " decorator out");
     }
 
     private static Finding notADecorator(RuleContext context, ResolvedDecorator decorator) {

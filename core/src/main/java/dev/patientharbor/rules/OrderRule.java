@@ -35,8 +35,8 @@ final class OrderRule implements Rule {
                                                 name.text(),
                                                 "The order of environments names "
                                                         + name.text()
-                                                        + ", and there is no profile of that name"
-                                                        + " that is not partial.")
+                                                        + ", and no profile that is checked has"
+                                                        + " that name.")
                                         .withAny("did you mean", search.near(name.text()))
                                         .withAny("profiles", known)
                                         .with("do", "correct the name, or take it out"));

@@ -116,7 +116,7 @@ public final class ConversionCheck {
                                 check(value, type.arguments().get(1), problems);
                             });
         } else {
-            unfit(given, "keys with values, for " + type.text(), problems);
+            unfit(given, "a map of keys and values for " + type.text(), problems);
         }
     }
 
@@ -125,7 +125,7 @@ public final class ConversionCheck {
         List<TypeRef> types = made.parameterTypes();
         Optional<GivenValue.Fields> map = given.map();
         if (map.isEmpty()) {
-            unfit(given, "keys with values, for " + record.name(), problems);
+            unfit(given, "a map of keys and values for " + record.name(), problems);
             return;
         }
         Map<String, GivenValue> values = map.get().fields();
@@ -136,13 +136,16 @@ public final class ConversionCheck {
             if (values.containsKey(name)) {
                 check(values.get(name), types.get(i), problems);
             } else {
-                unfit(given, record.name() + " with " + name, problems);
+                unfit(given, "a map that has the key " + name, problems);
             }
         }
         values.forEach(
                 (name, value) -> {
                     if (!names.contains(name)) {
-                        unfit(value, "one of " + String.join(", ", names), problems);
+                        unfit(
+                                new GivenValue.Text(name, value.at()),
+                                "one of " + String.join(", ", names),
+                                problems);
                     }
                 });
     }

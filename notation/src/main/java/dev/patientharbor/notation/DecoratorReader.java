@@ -109,8 +109,9 @@ final class DecoratorReader {
             node.faults()
                     .malformed(
                             node.at(),
-                            "Which calls fail is "
-                                    + (when.isPresent() ? "said twice." : "not said."),
+                            when.isPresent()
+                                    ? "This decorator says twice which calls fail."
+                                    : "This decorator does not say which calls fail.",
                             "write every: 3, or rate: 0.1 with a seed");
             return Optional.empty();
         }
@@ -129,16 +130,7 @@ final class DecoratorReader {
         try {
             return text.map(name -> parsing.apply(name.text()));
         } catch (IllegalArgumentException | DateTimeException | ArithmeticException unfit) {
-            node.faults()
-                    .malformed(
-                            node.at(),
-                            "Here should stand "
-                                    + wanted
-                                    + ", and there is "
-                                    + text.get().text()
-                                    + ".",
-                            "write " + wanted);
-            return Optional.empty();
+            return node.wrong(wanted);
         }
     }
 }

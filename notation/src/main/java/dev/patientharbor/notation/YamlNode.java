@@ -125,7 +125,7 @@ final class YamlNode {
             return YamlMap.of(map, place, faults);
         }
         if (!isBlank()) {
-            wrong("keys with values in " + place);
+            wrong("a map of keys and values in " + place);
         }
         return YamlMap.none(place, at(), faults);
     }
@@ -161,7 +161,8 @@ final class YamlNode {
         return new GivenValue.Text(text, at());
     }
 
-    private <T> Optional<T> wrong(String wanted) {
+    /** Reports that something else was wanted. */
+    <T> Optional<T> wrong(String wanted) {
         String found =
                 isBlank()
                         ? "nothing"
@@ -170,7 +171,7 @@ final class YamlNode {
                                 : isList() ? "a list" : "a map";
         faults.malformed(
                 at(),
-                "Here should stand " + wanted + ", and there is " + shortened(found) + ".",
+                "Here stands " + shortened(found) + "; it should be " + wanted + ".",
                 "write " + wanted);
         return Optional.empty();
     }

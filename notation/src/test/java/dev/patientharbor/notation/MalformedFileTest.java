@@ -85,8 +85,8 @@ class MalformedFileTest {
                         "f.yaml:1:1 malformed-file: The file is empty."),
                 Arguments.of(
                         "- a\n- b\n",
-                        "f.yaml:1:1 malformed-file: Here should stand keys with values in the"
-                                + " profile file, and there is a list."),
+                        "f.yaml:1:1 malformed-file: Here stands a list; it should be a map of"
+                                + " keys and values in the profile file."),
                 Arguments.of(
                         "patient-harbor: 2\n",
                         "f.yaml:1:17 malformed-file: Version 2 of the notation is not known."),
@@ -96,16 +96,16 @@ class MalformedFileTest {
                                 + " notation it is written in."),
                 Arguments.of(
                         "patient-harbor: 1\nentry:\n  class: Desk\n",
-                        "f.yaml:3:3 malformed-file: Here should stand a class, a pattern, or a list"
-                                + " of them, and there is a map."),
+                        "f.yaml:3:3 malformed-file: Here stands a map; it should be a class, a"
+                                + " pattern, or a list of them."),
                 Arguments.of(
                         "patient-harbor: 1\nprofiles:\n  p:\n    partial: perhaps\n",
-                        "f.yaml:4:14 malformed-file: Here should stand true or false after partial,"
-                                + " and there is perhaps."),
+                        "f.yaml:4:14 malformed-file: Here stands perhaps; it should be true or"
+                                + " false after partial."),
                 Arguments.of(
                         "patient-harbor: 1\nprofiles:\n  p:\n    bindings:\n      Gauge:\n",
-                        "f.yaml:5:13 malformed-file: Here should stand a class, mock, or a map such"
-                                + " as { stub: CLASS }, and there is nothing."),
+                        "f.yaml:5:13 malformed-file: Here stands nothing; it should be a class,"
+                                + " mock, or a map such as { stub: CLASS }."),
                 Arguments.of(
                         "patient-harbor: 1\nprofiles:\n  p:\n    bindings:\n      Gau ge: X\n",
                         "f.yaml:5:7 malformed-file: Gau ge is not a slot."),

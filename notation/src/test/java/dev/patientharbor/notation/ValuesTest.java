@@ -104,7 +104,7 @@ class ValuesTest {
                     Horn6 | { a: 2027-06-30 }          |
                     Horn6 | { a: 2027-13-30 }          | value-unfit: Horn6 (constructor parameter 1, v): 2027-13-30 is not a LocalDate.
                     Horn7 | '{ name: x, depth: 3 }'    |
-                    Horn7 | '{ name: x, deep: 3 }'     | value-unfit: Horn7 (constructor parameter 1, v): 3 is not one of name, depth.
+                    Horn7 | '{ name: x, deep: 3 }'     | value-unfit: Horn7 (constructor parameter 1, v): deep is not one of name, depth.
                     Horn8 | 'costs $$5, ${both}'       |
                     Horn9 | 'http://a b'               | value-unfit: Horn9 (constructor parameter 1, v): http://a b is not an URI.
                     Horn10 | '[1.5, 2]'                |
