@@ -54,7 +54,7 @@ import java.util.stream.Stream;
  * @param names class names as people write and read them
  * @param slots the numbers of the slots
  * @param areas the areas and their members
- * @param filledIn what may fill slots that nothing binds
+ * @param fillIn what may fill slots that nothing binds
  * @param lifetimes how long what fills a slot lives
  * @param blueprints how objects are made, class by class
  * @param unknownPlaces names under {@code within} that are no area and no class, looked up
@@ -62,7 +62,7 @@ import java.util.stream.Stream;
  * @param otherNames the class names that stand in no profile, area or consumer, looked up
  * @param unstatedKeys classes that should state their keys and do not
  * @param byNumber the profiles that matter on this side, with what they inherit, by their numbers
- * @param bound what the profiles bind, whichever side checks them
+ * @param bindingsAnywhere what the profiles bind, whichever side checks them
  * @param emptyAllowed the contracts of which a collection may have no member
  * @param entries the entry consumers
  * @param consumers the consumers that the set states
