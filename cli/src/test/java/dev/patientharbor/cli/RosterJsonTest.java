@@ -16,6 +16,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
@@ -81,6 +82,26 @@ class RosterJsonTest {
         Ran noted = Ran.line("roster ../examples/port.harbor.yaml --fail-on note --format json");
         assertEquals(1, noted.code());
         assertEquals(clean.out(), noted.out(), "the threshold changes the exit code alone");
+    }
+
+    @Test
+    void built_in_decorators_stand_by_their_words_with_what_they_were_told() throws IOException {
+        Ran ran =
+                Ran.line(
+                        "roster ../examples/storm.harbor.yaml --profile storm-drill --format json");
+        Map<String, String> around = new TreeMap<>();
+        for (JsonNode need : new ObjectMapper().readTree(ran.out()).at("/profiles/0/needs")) {
+            if (!need.get("decorators").isEmpty()) {
+                List<String> each = new ArrayList<>();
+                need.get("around").forEach(node -> each.add(node.get("decorator").asText()));
+                around.put(need.get("contract").asText(), need.get("decorators") + " " + each);
+            }
+        }
+        assertEquals(
+                "[\"spy\",\"delay\"] [spy, delay 20ms]", around.get("gullwing.port.BerthLedger"));
+        assertEquals(
+                "[\"spy\",\"fail\"] [spy, fail every 3 with java.io.UncheckedIOException: no echo]",
+                around.get("gullwing.port.TideGauge"));
     }
 
     @Test

@@ -91,6 +91,19 @@ class CodeReaderTest {
     }
 
     @Test
+    void classes_under_meta_inf_are_no_part_of_the_code(@TempDir Path temp) throws IOException {
+        Path classes = JavaCode.compileAnew(GAUGE);
+        Path hidden = Files.createDirectories(classes.resolve("META-INF/lib/p"));
+        Files.move(classes.resolve("p/Sonar.class"), hidden.resolve("Sonar.class"));
+        jar(temp.resolve("gauge.jar"), classes);
+        for (Path place : List.of(classes, temp.resolve("gauge.jar"))) {
+            CodeIndex code = read(1, place);
+            assertEquals(1, code.size(), place.toString());
+            assertEquals(List.of(), code.findings(), place.toString());
+        }
+    }
+
+    @Test
     void parameter_names_come_from_the_compiler_s_list_or_from_debug_tables_or_are_numbered() {
         assertAll(
                 Stream.of("-parameters", "-g:vars", "-g:none")
