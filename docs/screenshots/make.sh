@@ -8,15 +8,18 @@ cd "$(dirname "$0")/../.."
 shot() {
     name=$1 lines=$2 command=$3
     case " ${wanted:-$name} " in *" $name "*) ;; *) return 0 ;; esac
+    shown=$(mktemp -u)
     # A terminal of its own for the command, so that it finds the width and shows its colours.
-    inner="printf '\$ %s\n' './patient-harbor $command'; script -qec './patient-harbor $command' /dev/null | head -n $lines"
+    inner="printf '\$ %s\n' './patient-harbor $command'; script -qec './patient-harbor $command' /dev/null | head -n $lines; touch '$shown'"
     xvfb-run -a -s '-screen 0 1280x800x24' sh -c "
         xterm -fa 'DejaVu Sans Mono' -fs 11 -geometry 140x44+0+0 -bg '#fbfaf6' -fg '#1d2430' \
             -xrm 'XTerm*color2: #1e6b3a' -xrm 'XTerm*color1: #b3261e' -xrm 'XTerm*color3: #8a5a00' \
             -xrm 'XTerm*color5: #6a3fa0' +sb -T patient-harbor -e sh -c \"$inner; sleep 6\" &
-        sleep 3
+        while [ ! -e '$shown' ]; do sleep 0.2; done
+        sleep 1
         import -window root docs/screenshots/$name.png
         kill %1 2>/dev/null || true"
+    rm -f "$shown"
     echo "docs/screenshots/$name.png"
 }
 
