@@ -238,8 +238,8 @@ final class BuildRule implements Rule {
                     "name the parameter types of one in the binding: constructor: [TYPE, TYPE]; or"
                             + " mark one with @Inject";
             case NO_SUCH_METHOD, SEVERAL_METHODS ->
-                    "name a method that the class declares itself, that is not private, and that no"
-                            + " other method is called like";
+                    "name a method that the class declares itself, that is not private, and whose"
+                            + " name no other method has";
             case NO_SUCH_CONSTRUCTOR -> "name the parameter types of one of these";
             case SEVERAL_UNMARKED ->
                     "mark one with @Inject, or name its parameter types: constructor: [TYPE, TYPE]";

@@ -77,8 +77,8 @@ final class ConsumerRule implements Rule {
                                         .toList()))
                 .with(
                         "do",
-                        "name a method that the class declares itself, and no other method is"
-                                + " called like");
+                        "name a method that the class declares itself, whose name no other"
+                                + " method has");
     }
 
     private static String method(ResolvedConsumer consumer) {
