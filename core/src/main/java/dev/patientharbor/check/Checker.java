@@ -15,8 +15,8 @@ import dev.patientharbor.plan.AnswerKind;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.resolve.Resolver;
 import dev.patientharbor.rules.RuleCatalog;
+import dev.patientharbor.ruling.CheckRule;
 import dev.patientharbor.ruling.FindingReporter;
-import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.wiring.Wiring;
 import java.util.ArrayList;
@@ -73,7 +73,7 @@ public final class Checker {
             CodeIndex whole,
             List<CodeSide> sides,
             CheckCircumstances circumstances,
-            List<Rule> rules) {
+            List<CheckRule> rules) {
         List<Finding> before = new ArrayList<>(circumstances.earlier());
         before.addAll(whole.findings());
         Set<FindingKind> kinds = before.stream().map(Finding::kind).collect(Collectors.toSet());
@@ -83,7 +83,7 @@ public final class Checker {
         for (ResolvedSet side : resolved) {
             FindingReporter reporter = new FindingReporter(side, kinds);
             RuleContext context = new RuleContext(reporter);
-            for (Rule rule : rules) {
+            for (CheckRule rule : rules) {
                 try {
                     rule.check(context);
                 } catch (RuntimeException | StackOverflowError fault) {

@@ -149,7 +149,7 @@ final class JoinedFindings {
                                     (heir, whom) ->
                                             ofProfile
                                                     .get(heir.profileNumber())
-                                                    .add(whom.in(one.finding())));
+                                                    .add(whom.addedTo(one.finding())));
                 }
             }
         }

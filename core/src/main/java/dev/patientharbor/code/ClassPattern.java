@@ -26,10 +26,4 @@ public record ClassPattern(String packageName, boolean below) {
         boolean below = text.endsWith("**");
         return new ClassPattern(text.substring(0, text.length() - (below ? 3 : 2)), below);
     }
-
-    /** Whether a class of that package fits. */
-    public boolean fits(String otherPackage) {
-        return otherPackage.equals(packageName)
-                || below && otherPackage.startsWith(packageName + '.');
-    }
 }

@@ -41,7 +41,7 @@ final class JarSource {
                 if (told < 0 || told > limit.bytes()) {
                     return BoundedFile.read(bytes, place, limit);
                 }
-                // Room for the size that is reported saves all copying.
+                // Room for the size that the jar states saves all copying.
                 byte[] all = new byte[(int) told];
                 int length = bytes.readNBytes(all, 0, all.length);
                 if (length < all.length || bytes.read() >= 0) {

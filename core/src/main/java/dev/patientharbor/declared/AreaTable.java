@@ -8,7 +8,7 @@ import dev.patientharbor.model.Area;
 import dev.patientharbor.model.WrittenName;
 import dev.patientharbor.names.ClassNames;
 import dev.patientharbor.names.NameLookup;
-import dev.patientharbor.needs.Level;
+import dev.patientharbor.needs.BindingLevel;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -27,14 +27,14 @@ public final class AreaTable {
 
     private final List<Area> declared;
     private final ClassNames names;
-    private final Level whole;
+    private final BindingLevel whole;
     private final NameSearch search;
-    private final Map<String, Level> levels = new HashMap<>();
+    private final Map<String, BindingLevel> levels = new HashMap<>();
     private final Map<String, Area> byName = new HashMap<>();
     private final Map<String, List<Area>> byClass = new HashMap<>();
     private final Map<String, List<Area>> byPackage = new HashMap<>();
     private final Map<String, List<Area>> belowPackage = new HashMap<>();
-    private final Map<String, Level> known = new HashMap<>();
+    private final Map<String, BindingLevel> known = new HashMap<>();
     private final List<UnknownArea> unknown = new ArrayList<>();
     private final List<NameLookup> unknownMembers = new ArrayList<>();
     private final List<Overlap> overlaps = new ArrayList<>();
@@ -50,7 +50,7 @@ public final class AreaTable {
     /** A class that is a member of two areas of which neither encloses the other. */
     public record Overlap(String className, Area first, Area second) {}
 
-    public AreaTable(List<Area> declared, ClassNames names, CodeIndex code, Level whole) {
+    public AreaTable(List<Area> declared, ClassNames names, CodeIndex code, BindingLevel whole) {
         this.declared = declared;
         this.names = names;
         this.whole = whole;
@@ -78,7 +78,7 @@ public final class AreaTable {
     }
 
     /** The level of an area of that name. */
-    Optional<Level> find(String name) {
+    Optional<BindingLevel> find(String name) {
         return Optional.ofNullable(levels.get(name));
     }
 
@@ -88,11 +88,11 @@ public final class AreaTable {
     }
 
     /** The level of the innermost area of a class; the whole profile if it is in none. */
-    public Level of(ClassFacts facts) {
+    public BindingLevel of(ClassFacts facts) {
         if (declared.isEmpty()) {
             return whole;
         }
-        Level level = known.get(facts.name());
+        BindingLevel level = known.get(facts.name());
         if (level == null) {
             level = innermost(facts);
             known.put(facts.name(), level);
@@ -100,10 +100,10 @@ public final class AreaTable {
         return level;
     }
 
-    private Level innermost(ClassFacts facts) {
-        Level innermost = whole;
+    private BindingLevel innermost(ClassFacts facts) {
+        BindingLevel innermost = whole;
         for (Area area : memberOf(facts)) {
-            Level level = levels.get(area.name());
+            BindingLevel level = levels.get(area.name());
             if (innermost.encloses(level)) {
                 innermost = level;
             }
@@ -130,9 +130,9 @@ public final class AreaTable {
     private void addLevel(Area area) {
         Deque<Area> inside = new ArrayDeque<>();
         Set<String> open = new HashSet<>();
-        Level parent = whole;
+        BindingLevel parent = whole;
         for (Area at = area; at != null; ) {
-            Level known = levels.get(at.name());
+            BindingLevel known = levels.get(at.name());
             if (known != null) {
                 parent = known;
                 break;
@@ -153,7 +153,7 @@ public final class AreaTable {
             }
         }
         for (Area one : inside) {
-            Level around = parent;
+            BindingLevel around = parent;
             parent = levels.computeIfAbsent(one.name(), around::area);
         }
     }
@@ -182,9 +182,9 @@ public final class AreaTable {
 
     private void addOverlap(ClassFacts facts) {
         List<Area> all = memberOf(facts);
-        Level innermost = of(facts);
+        BindingLevel innermost = of(facts);
         for (Area area : all) {
-            Level level = levels.get(area.name());
+            BindingLevel level = levels.get(area.name());
             if (level != innermost && !level.encloses(innermost)) {
                 Area other =
                         all.stream()

@@ -19,8 +19,8 @@ import dev.patientharbor.model.TypeRef.Wildcard;
 import dev.patientharbor.model.WrittenName;
 import dev.patientharbor.names.ClassNames;
 import dev.patientharbor.names.NameLookup;
+import dev.patientharbor.needs.BindingLevel;
 import dev.patientharbor.needs.FactoryReader;
-import dev.patientharbor.needs.Level;
 import dev.patientharbor.needs.QualifierReader;
 import dev.patientharbor.needs.SlotTable;
 import dev.patientharbor.types.Carrier;
@@ -65,7 +65,7 @@ public final class BindingResolver {
         fitting = new FitCheck(generics);
     }
 
-    ResolvedBinding resolve(Binding binding, int owner, int place, Level level) {
+    ResolvedBinding resolve(Binding binding, int owner, int place, BindingLevel level) {
         List<NameLookup> lookups = new ArrayList<>();
         Optional<Slot> slot = slot(binding.slot(), binding.at(), lookups);
         Optional<Slot> target =
@@ -198,7 +198,7 @@ public final class BindingResolver {
 
     /** Resolves what stands in place of a binding: its slot at its level, but other words. */
     ResolvedBinding resolveInPlaceOf(ResolvedBinding inPlaceOf, Binding binding) {
-        Level level = slots.level(inPlaceOf.slot().orElseThrow());
+        BindingLevel level = slots.level(inPlaceOf.slot().orElseThrow());
         return resolve(binding, inPlaceOf.owner(), inPlaceOf.place(), level);
     }
 
@@ -214,7 +214,7 @@ public final class BindingResolver {
         return slot(written, at, lookups).map(slots::number);
     }
 
-    private int number(Slot slot, Level level) {
+    private int number(Slot slot, BindingLevel level) {
         return slots.at(slots.number(slot), level);
     }
 

@@ -11,8 +11,8 @@ import dev.patientharbor.model.TypeRef.ClassType;
 import dev.patientharbor.model.WrittenName;
 import dev.patientharbor.names.ClassNames;
 import dev.patientharbor.names.NameLookup;
+import dev.patientharbor.needs.BindingLevel;
 import dev.patientharbor.needs.Blueprint;
-import dev.patientharbor.needs.Level;
 import dev.patientharbor.needs.Need;
 import dev.patientharbor.needs.SlotTable;
 import dev.patientharbor.types.Carrier;
@@ -50,7 +50,8 @@ public final class DecoratorResolver {
         fitting = new FitCheck(generics);
     }
 
-    ResolvedDecoratorStatement resolve(DecoratorStatement statement, int owner, Level level) {
+    ResolvedDecoratorStatement resolve(
+            DecoratorStatement statement, int owner, BindingLevel level) {
         List<NameLookup> lookups = new ArrayList<>();
         Optional<Slot> slot = bindings.slot(statement.slot(), statement.at(), lookups);
         statement.added().stream()

@@ -1,7 +1,7 @@
 package dev.patientharbor.declared;
 
 import dev.patientharbor.model.Reach;
-import dev.patientharbor.needs.Level;
+import dev.patientharbor.needs.BindingLevel;
 import java.util.Optional;
 
 /**
@@ -13,4 +13,4 @@ import java.util.Optional;
  * @param upTo the level of the outermost area that is looked at, for that range
  */
 public record ResolvedReach(
-        Reach declared, Level level, Optional<Integer> slot, Optional<Level> upTo) {}
+        Reach declared, BindingLevel level, Optional<Integer> slot, Optional<BindingLevel> upTo) {}

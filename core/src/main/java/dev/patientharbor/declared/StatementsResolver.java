@@ -13,7 +13,7 @@ import dev.patientharbor.model.Reach;
 import dev.patientharbor.model.WrittenName;
 import dev.patientharbor.names.ClassNames;
 import dev.patientharbor.names.NameLookup;
-import dev.patientharbor.needs.Level;
+import dev.patientharbor.needs.BindingLevel;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -24,7 +24,7 @@ public final class StatementsResolver {
     private final BindingResolver bindings;
     private final DecoratorResolver decorators;
     private final ClassNames names;
-    private final Level whole;
+    private final BindingLevel whole;
     private final AreaTable areas;
     private final StatedKeys statedKeys;
     private final List<NameLookup> areasLikeClasses = new ArrayList<>();
@@ -35,7 +35,7 @@ public final class StatementsResolver {
             DecoratorResolver decorators,
             ClassNames names,
             StatedKeys statedKeys,
-            Level whole,
+            BindingLevel whole,
             AreaTable areas) {
         this.statedKeys = statedKeys;
         this.bindings = bindings;
@@ -107,8 +107,8 @@ public final class StatementsResolver {
         return new ResolvedExpectation(expectation, lookups, className, slot);
     }
 
-    private Optional<Level> level(WrittenName place, int owner) {
-        Optional<Level> area = areas.find(place.text());
+    private Optional<BindingLevel> level(WrittenName place, int owner) {
+        Optional<BindingLevel> area = areas.find(place.text());
         if (area.isPresent()) {
             NameLookup asClass = names.lookup(place);
             if (!asClass.found().isEmpty()) {
@@ -126,7 +126,8 @@ public final class StatementsResolver {
         return lookup.facts().map(ClassFacts::name).map(whole::consumer);
     }
 
-    private void add(LevelStatements statements, int owner, Level level, ProfileStatements own) {
+    private void add(
+            LevelStatements statements, int owner, BindingLevel level, ProfileStatements own) {
         for (Binding binding : statements.bindings()) {
             for (Binding one : statedKeys.expand(binding, owner)) {
                 own.bindings().add(bindings.resolve(one, owner, own.bindings().size(), level));
@@ -140,8 +141,8 @@ public final class StatementsResolver {
         }
     }
 
-    private ResolvedReach reach(Reach reach, int owner, Level level) {
-        Optional<Level> upTo = reach.upTo().flatMap(area -> areas.find(area.text()));
+    private ResolvedReach reach(Reach reach, int owner, BindingLevel level) {
+        Optional<BindingLevel> upTo = reach.upTo().flatMap(area -> areas.find(area.text()));
         if (reach.upTo().isPresent() && upTo.isEmpty()) {
             areas.addUnknown(reach.upTo().get(), Optional.of(owner));
         }

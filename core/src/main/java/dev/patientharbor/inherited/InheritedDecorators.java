@@ -6,7 +6,7 @@ import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.model.Key;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.TypeRef;
-import dev.patientharbor.needs.Level;
+import dev.patientharbor.needs.BindingLevel;
 import dev.patientharbor.needs.SlotTable;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -112,7 +112,7 @@ final class InheritedDecorators {
     }
 
     private List<ResolvedDecorator> ownList(int slot) {
-        Level level = slots.level(slot);
+        BindingLevel level = slots.level(slot);
         List<ResolvedDecorator> list =
                 level.isWhole() ? List.of() : ownList(slots.at(slot, level.parent()));
         // What is said for a consumer holds in whatever area it stands.
@@ -128,7 +128,7 @@ final class InheritedDecorators {
 
     /** Whether a slot drops one of the decorators that every key of its contract has. */
     private boolean isExempt(int slot, ResolvedDecorator decorator) {
-        Level level = slots.level(slot);
+        BindingLevel level = slots.level(slot);
         while (true) {
             InheritedStatement<List<ResolvedDecoratorStatement>> statement =
                     changes.get(slots.at(slot, level.statedAt()));

@@ -13,7 +13,7 @@ import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.Profile;
 import dev.patientharbor.model.WrittenName;
-import dev.patientharbor.needs.Level;
+import dev.patientharbor.needs.BindingLevel;
 import dev.patientharbor.needs.SlotTable;
 import java.util.ArrayList;
 import java.util.BitSet;
@@ -331,7 +331,7 @@ public final class ResolvedProfile {
     }
 
     /** Whether anything is said at a level. */
-    public boolean statesAt(Level level) {
+    public boolean statesAt(BindingLevel level) {
         return statesAt.get(level.number());
     }
 

@@ -24,25 +24,25 @@ public final class SlotTable {
     private final BitSet many = new BitSet();
     private final BitSet wrapping = new BitSet();
     private int[] wholeSlot = new int[64];
-    private Level[] level = new Level[64];
+    private BindingLevel[] level = new BindingLevel[64];
     private final Map<String, List<Integer>> byContractClass = new HashMap<>();
     private final List<List<Integer>> ofSameClass = new ArrayList<>();
     private final Map<Slot, List<Integer>> byClassAndKey = new HashMap<>();
     private final List<List<Integer>> ofSameClassAndKey = new ArrayList<>();
 
-    private final Level whole;
+    private final BindingLevel whole;
 
     /**
      * Numbers slots.
      *
      * @param whole the whole profile, at which a slot has its first number
      */
-    public SlotTable(Level whole) {
+    public SlotTable(BindingLevel whole) {
         this.whole = whole;
     }
 
     /** The whole profile, at which a slot has its first number. */
-    public Level whole() {
+    public BindingLevel whole() {
         return whole;
     }
 
@@ -69,7 +69,7 @@ public final class SlotTable {
     }
 
     /** The number of the same slot at a level. */
-    public int at(int number, Level wanted) {
+    public int at(int number, BindingLevel wanted) {
         int atWhole = wholeSlot[number];
         if (wanted.isWhole() || wanted == level[number]) {
             return wanted.isWhole() ? atWhole : number;
@@ -86,7 +86,7 @@ public final class SlotTable {
         return added;
     }
 
-    private int add(Slot slot, int atWhole, Level at) {
+    private int add(Slot slot, int atWhole, BindingLevel at) {
         int number = slots.size();
         if (number == wholeSlot.length) {
             wholeSlot = Arrays.copyOf(wholeSlot, 2 * number);
@@ -130,7 +130,7 @@ public final class SlotTable {
     }
 
     /** The level that a number stands for. */
-    public Level level(int number) {
+    public BindingLevel level(int number) {
         return level[number];
     }
 

@@ -44,7 +44,7 @@ public final class DecoratorsDefinition {
     }
 
     /**
-     * Drops built-in decorators, whatever they were reported.
+     * Drops built-in decorators, whatever they were told.
      *
      * @param words of {@code delay}, {@code fail}, {@code spy}
      * @throws IllegalArgumentException for another word

@@ -38,7 +38,7 @@ import java.util.Optional;
  *                                                 rules.loosen(
  *                                                         Demand.Kind.NEVER_REAL,
  *                                                         PilotPager.class,
- *                                                         "the crew is reported beforehand"));
+ *                                                         "the crew is told beforehand"));
  *                             });
  *                 });
  * port.check().requireComplete();

@@ -21,9 +21,9 @@ import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.TypeRef.ClassType;
 import dev.patientharbor.names.ClassNames;
 import dev.patientharbor.names.NameLookup;
+import dev.patientharbor.needs.BindingLevel;
 import dev.patientharbor.needs.Blueprint;
 import dev.patientharbor.needs.BlueprintMaker;
-import dev.patientharbor.needs.Level;
 import dev.patientharbor.needs.MarkFault;
 import dev.patientharbor.needs.Need;
 import dev.patientharbor.needs.SlotTable;
@@ -219,7 +219,7 @@ public record ResolvedSet(
      * What the consumer asks for of which a level speaks: a class, or what the set states; empty
      * where it is not known which constructor makes it.
      */
-    public Optional<List<Need>> needs(Level level) {
+    public Optional<List<Need>> needs(BindingLevel level) {
         String name = level.name().orElseThrow();
         Optional<Blueprint> stated =
                 consumers.stream()
@@ -262,7 +262,7 @@ public record ResolvedSet(
     }
 
     /** Whether an area encloses the class of a consumer, or what some profile binds of it. */
-    public boolean encloses(Level area, Level consumer) {
+    public boolean encloses(BindingLevel area, BindingLevel consumer) {
         String name = consumer.name().orElseThrow();
         boolean asMember = code().find(name).filter(it -> isAt(area, areas.of(it))).isPresent();
         return asMember
@@ -277,24 +277,24 @@ public record ResolvedSet(
         return binding.blueprint().filter(it -> it.className().equals(className)).isPresent();
     }
 
-    private boolean isAt(Level area, Level level) {
+    private boolean isAt(BindingLevel area, BindingLevel level) {
         return area == level || area.encloses(level);
     }
 
     /** The levels at which a need that starts at a level looks, nearest first, in words. */
-    public List<String> lookedAt(Level level) {
+    public List<String> lookedAt(BindingLevel level) {
         return level.search().stream().map(this::levelText).toList();
     }
 
     /**
      * The area or consumer at which a need that starts at a level looks first, as a file names it.
      */
-    public String nearestName(Level level) {
+    public String nearestName(BindingLevel level) {
         return level.search().get(0).name().map(names::toWrite).orElse("");
     }
 
     /** A level in words: {@code the area crane}, {@code NightDesk}, {@code whole profile}. */
-    public String levelText(Level level) {
+    public String levelText(BindingLevel level) {
         if (level.isWhole()) {
             return "whole profile";
         }
@@ -303,7 +303,7 @@ public record ResolvedSet(
     }
 
     /** Who stands at a level, in words: {@code the area crane}, {@code NightDesk}. */
-    public String whoStandsAt(Level level) {
+    public String whoStandsAt(BindingLevel level) {
         return level.isConsumer() ? names.shortName(level.name().orElseThrow()) : levelText(level);
     }
 

@@ -49,7 +49,7 @@ public final class RosterMaker {
     /** Those that are the same for whoever asks, by what is asked for. */
     private final Map<Integer, Answer> collections = new HashMap<>();
 
-    /** The same, and how they are reported, once that is known. */
+    /** Answers with their members numbered, once that is known. */
     private final Map<Answer, Answer> numbered = new IdentityHashMap<>();
 
     private RosterMaker(ResolvedSet set, Wiring wiring) {
@@ -164,7 +164,7 @@ public final class RosterMaker {
                 .flatMap(Supply.HandedIn::madeFor);
     }
 
-    /** What is given with a binding, as it is written: settings are named, not reported. */
+    /** What is given with a binding, as it is written: settings are named, not shown. */
     private static String given(SlotOutcome outcome) {
         return outcome.binding().map(ResolvedBinding::declared).map(RosterMaker::given).orElse("");
     }

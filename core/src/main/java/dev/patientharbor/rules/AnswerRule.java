@@ -3,24 +3,24 @@ package dev.patientharbor.rules;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.NearNames;
-import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.CheckRule;
+import dev.patientharbor.ruling.FindingReporter;
 import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.values.AnswerFault;
 
 /** Reports canned answers that their contract cannot take. */
-final class AnswerRule implements Rule {
+final class AnswerRule implements CheckRule {
 
     @Override
     public void check(RuleContext context) {
+        FindingReporter reporter = context.reporter();
         context.set()
                 .bindings()
                 .forEach(
                         binding ->
                                 binding.answerFaults()
                                         .forEach(
-                                                fault ->
-                                                        context.reporter()
-                                                                .report(binding, finding(fault))));
+                                                fault -> reporter.report(binding, finding(fault))));
     }
 
     private static Finding finding(AnswerFault fault) {

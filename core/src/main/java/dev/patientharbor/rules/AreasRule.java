@@ -9,79 +9,73 @@ import dev.patientharbor.finding.NameSearch;
 import dev.patientharbor.model.Area;
 import dev.patientharbor.names.NameLookup;
 import dev.patientharbor.resolve.ResolvedSet;
-import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.CheckRule;
+import dev.patientharbor.ruling.FindingReporter;
 import dev.patientharbor.ruling.RuleContext;
 import java.util.List;
 import java.util.Optional;
 
 /** Reports areas that do not exist, that enclose themselves, or that share a member. */
-final class AreasRule implements Rule {
+final class AreasRule implements CheckRule {
 
     @Override
     public void check(RuleContext context) {
-        for (AreaTable.UnknownArea one : context.set().areas().unknown()) {
-            context.reporter().reportOf(one.profile(), unknown(context.set(), one));
+        ResolvedSet set = context.set();
+        FindingReporter reporter = context.reporter();
+        for (AreaTable.UnknownArea one : set.areas().unknown()) {
+            reporter.reportOf(one.profile(), unknown(set, one));
         }
-        for (NameLookup member : context.set().areas().unknownMembers()) {
-            context.reporter().report(NamesRule.finding(context.set(), member));
+        for (NameLookup member : set.areas().unknownMembers()) {
+            reporter.report(NamesRule.finding(set, member));
         }
-        for (NameLookup place : context.set().areasLikeClasses()) {
+        for (NameLookup place : set.areasLikeClasses()) {
             String text = place.written().text();
-            context.reporter()
-                    .report(
-                            Finding.of(
-                                            FindingKinds.AMBIGUOUS_NAME,
-                                            place.written().at(),
-                                            text,
-                                            text + " is an area and a class.")
-                                    .with("so", "it is taken for the area")
-                                    .with(
-                                            "write",
-                                            place.found().get(0).name()
-                                                    + ", if the class is meant"));
+            reporter.report(
+                    Finding.of(
+                                    FindingKinds.AMBIGUOUS_NAME,
+                                    place.written().at(),
+                                    text,
+                                    text + " is an area and a class.")
+                            .with("so", "it is taken for the area")
+                            .with(
+                                    "write",
+                                    place.found().get(0).name() + ", if the class is meant"));
         }
-        NameSearch search = new NameSearch(names(context.set()));
-        for (UnknownPlace unknown : context.set().unknownPlaces()) {
+        NameSearch search = new NameSearch(names(set));
+        for (UnknownPlace unknown : set.unknownPlaces()) {
             NameLookup place = unknown.name();
             List<String> near = search.near(place.written().text());
-            context.reporter()
-                    .reportOf(
-                            Optional.of(unknown.profile()),
-                            place.isAmbiguous()
-                                    ? NamesRule.finding(context.set(), place)
-                                    : Finding.of(
-                                                    FindingKinds.UNKNOWN_AREA,
-                                                    place.written().at(),
-                                                    place.written().text(),
-                                                    place.written().text()
-                                                            + " is no area, and no class on the"
-                                                            + " code path.")
-                                            .withAny("did you mean", near)
-                                            .withAny(
-                                                    "classes",
-                                                    context.set()
-                                                            .names()
-                                                            .near(place.written().text()))
-                                            .with("areas", list(context.set())));
+            reporter.reportOf(
+                    Optional.of(unknown.profile()),
+                    place.isAmbiguous()
+                            ? NamesRule.finding(set, place)
+                            : Finding.of(
+                                            FindingKinds.UNKNOWN_AREA,
+                                            place.written().at(),
+                                            place.written().text(),
+                                            place.written().text()
+                                                    + " is no area, and no class on the"
+                                                    + " code path.")
+                                    .withAny("did you mean", near)
+                                    .withAny("classes", set.names().near(place.written().text()))
+                                    .with("areas", list(set)));
         }
-        for (AreaTable.Overlap overlap : context.set().areas().overlaps()) {
-            String name = context.set().names().shortName(overlap.className());
-            context.reporter()
-                    .report(
-                            Finding.of(
-                                            FindingKinds.AREAS_OVERLAP,
-                                            overlap.second().at(),
-                                            overlap.className(),
-                                            name
-                                                    + " is a member of two areas, "
-                                                    + overlap.first().name()
-                                                    + " and "
-                                                    + overlap.second().name()
-                                                    + ", and neither encloses the other.")
-                                    .with(
-                                            "do",
-                                            "take it out of one, or put one area inside the"
-                                                    + " other"));
+        for (AreaTable.Overlap overlap : set.areas().overlaps()) {
+            String name = set.names().shortName(overlap.className());
+            reporter.report(
+                    Finding.of(
+                                    FindingKinds.AREAS_OVERLAP,
+                                    overlap.second().at(),
+                                    overlap.className(),
+                                    name
+                                            + " is a member of two areas, "
+                                            + overlap.first().name()
+                                            + " and "
+                                            + overlap.second().name()
+                                            + ", and neither encloses the other.")
+                            .with(
+                                    "do",
+                                    "take it out of one, or put one area inside the" + " other"));
         }
     }
 

@@ -12,8 +12,8 @@ import dev.patientharbor.needs.Blueprint;
 import dev.patientharbor.needs.BuildFault;
 import dev.patientharbor.needs.BuildFault.Reason;
 import dev.patientharbor.resolve.ResolvedSet;
-import dev.patientharbor.ruling.FailureImpact;
-import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.CheckRule;
+import dev.patientharbor.ruling.FindingReporter;
 import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.wiring.Wiring;
 import java.util.ArrayList;
@@ -23,35 +23,28 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 
 /** Reports classes of which no object can be made, bound ones whether they are used or not. */
-final class BuildRule implements Rule {
+final class BuildRule implements CheckRule {
 
     /** So many constructors are shown. */
     private static final int MOST = 10;
 
     @Override
     public void check(RuleContext context) {
-        context.set()
-                .bindings()
+        ResolvedSet set = context.set();
+        FindingReporter reporter = context.reporter();
+        set.bindings()
                 .forEach(
                         binding ->
                                 faulty(binding.blueprint())
                                         .map(made -> ofBinding(context, binding, made))
-                                        .ifPresent(
-                                                finding ->
-                                                        context.reporter()
-                                                                .report(binding, finding)));
-        context.set()
-                .eachDecorator(
-                        (statement, decorator) ->
-                                faulty(decorator.blueprint())
-                                        .map(made -> ofDecorator(context, decorator, made))
-                                        .ifPresent(
-                                                finding ->
-                                                        context.reporter()
-                                                                .report(
-                                                                        statement, decorator,
-                                                                        finding)));
-        for (Wiring wiring : context.set().checked()) {
+                                        .ifPresent(finding -> reporter.report(binding, finding)));
+        set.eachDecorator(
+                (statement, decorator) ->
+                        faulty(decorator.blueprint())
+                                .map(made -> ofDecorator(context, decorator, made))
+                                .ifPresent(
+                                        finding -> reporter.report(statement, decorator, finding)));
+        for (Wiring wiring : set.checked()) {
             for (int seat : wiring.unsound()) {
                 if (wiring.outcome(seat).binding().isEmpty()) {
                     wiring.outcome(seat)
@@ -89,31 +82,19 @@ final class BuildRule implements Rule {
 
     private static void reportOwnSupply(
             RuleContext context, Wiring wiring, int seat, Blueprint blueprint) {
-        FailureImpact.TouchedConsumers touched =
-                context.reporter().impact(wiring).of(List.of(seat));
-        context.reporter()
-                .report(
-                        wiring.profile(),
-                        finding(
-                                        context,
-                                        blueprint,
-                                        SourcePosition.classNamed(blueprint.className()),
-                                        Optional.of(
-                                                        context.wording()
-                                                                        .toWrite(
-                                                                                context.set()
-                                                                                        .slots()
-                                                                                        .slot(seat))
-                                                                + ": ")
-                                                .filter(
-                                                        it ->
-                                                                wiring.outcome(seat)
-                                                                        .filledBy()
-                                                                        .isEmpty()),
-                                        "under "
-                                                + wiring.profile().declared().name()
-                                                + " › bindings")
-                                .touching(touched.consumers(), touched.entries()));
+        FindingReporter reporter = context.reporter();
+        reporter.report(
+                wiring,
+                List.of(seat),
+                finding(
+                        context,
+                        blueprint,
+                        SourcePosition.classNamed(blueprint.className()),
+                        Optional.of(
+                                        context.wording().toWrite(context.set().slots().slot(seat))
+                                                + ": ")
+                                .filter(it -> wiring.outcome(seat).filledBy().isEmpty()),
+                        "under " + wiring.profile().declared().name() + " › bindings"));
     }
 
     private static List<String> constructors(

@@ -8,8 +8,9 @@ import dev.patientharbor.needs.Need;
 import dev.patientharbor.needs.SlotTable;
 import dev.patientharbor.plan.NeedPlace.Kind;
 import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.ruling.CheckRule;
+import dev.patientharbor.ruling.FindingReporter;
 import dev.patientharbor.ruling.FindingWording;
-import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
 import java.util.ArrayList;
 import java.util.BitSet;
@@ -24,40 +25,34 @@ import java.util.function.UnaryOperator;
  * Notes consumers that ask for a class of the code by itself, so that only it can be passed: once
  * for a set, and only of classes that no profile replaces.
  */
-public final class CannotSwapRule implements Rule {
+public final class CannotSwapRule implements CheckRule {
 
     @Override
     public void check(RuleContext context) {
+        ResolvedSet set = context.set();
+        FindingReporter reporter = context.reporter();
         Map<String, TreeSet<String>> askedBy = new TreeMap<>();
         BitSet known = new BitSet();
         BitSet concrete = new BitSet();
-        context.set()
-                .eachDistinctSeat(
-                        (wiring, seat) ->
-                                wiring.outcome(seat)
-                                        .eachNeed(
-                                                (consumer, need) -> {
-                                                    int slot = need.slot();
-                                                    if (!known.get(slot)) {
-                                                        known.set(slot);
-                                                        concrete.set(
-                                                                slot,
-                                                                isConcrete(context.set(), slot));
-                                                    }
-                                                    if (concrete.get(slot)
-                                                            && !isOwn(consumer, need)) {
-                                                        askedBy.computeIfAbsent(
-                                                                        contract(
-                                                                                context.set(),
-                                                                                slot),
-                                                                        key -> new TreeSet<>())
-                                                                .add(consumer.className());
-                                                    }
-                                                }));
-        askedBy.keySet().removeIf(context.set().bindingsAnywhere()::isReplaced);
-        askedBy.forEach(
-                (name, by) ->
-                        context.reporter().report(finding(context.set(), name, List.copyOf(by))));
+        set.eachDistinctSeat(
+                (wiring, seat) ->
+                        wiring.outcome(seat)
+                                .eachNeed(
+                                        (consumer, need) -> {
+                                            int slot = need.slot();
+                                            if (!known.get(slot)) {
+                                                known.set(slot);
+                                                concrete.set(slot, isConcrete(set, slot));
+                                            }
+                                            if (concrete.get(slot) && !isOwn(consumer, need)) {
+                                                askedBy.computeIfAbsent(
+                                                                contract(set, slot),
+                                                                key -> new TreeSet<>())
+                                                        .add(consumer.className());
+                                            }
+                                        }));
+        askedBy.keySet().removeIf(set.bindingsAnywhere()::isReplaced);
+        askedBy.forEach((name, by) -> reporter.report(finding(set, name, List.copyOf(by))));
     }
 
     /** What a factory asks for is also the object whose method it is. */

@@ -6,10 +6,10 @@ import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.inherited.ResolvedProfile;
 import dev.patientharbor.model.SupplyEffect;
 import dev.patientharbor.resolve.ResolvedSet;
-import dev.patientharbor.ruling.FailureImpact;
+import dev.patientharbor.ruling.CheckRule;
+import dev.patientharbor.ruling.FindingReporter;
 import dev.patientharbor.ruling.FindingWording;
 import dev.patientharbor.ruling.InheritanceCheck;
-import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.wiring.Wiring;
 import java.util.List;
@@ -19,13 +19,14 @@ import java.util.Optional;
  * Reports words that remove or change what is not there, and slots that are left to be filled by a
  * child and never are.
  */
-final class ChangeRule implements Rule {
+final class ChangeRule implements CheckRule {
 
     @Override
     public void check(RuleContext context) {
+        FindingReporter reporter = context.reporter();
         for (ResolvedProfile owner : context.set().profiles()) {
             for (ResolvedBinding binding : owner.needlessChanges()) {
-                context.reporter().report(owner, List.of(), changesNothing(context.set(), binding));
+                reporter.report(owner, List.of(), changesNothing(context.set(), binding));
             }
             for (ResolvedBinding binding : owner.ownBindings()) {
                 boolean leftOpen = isTo(binding, SupplyEffect.LEAVES_OPEN);
@@ -61,50 +62,40 @@ final class ChangeRule implements Rule {
     }
 
     private static void reportUnfilled(RuleContext context, ResolvedBinding binding) {
-        String slot = context.set().text(binding.slot().orElseThrow());
+        ResolvedSet set = context.set();
+        FindingReporter reporter = context.reporter();
+        String slot = set.text(binding.slot().orElseThrow());
         FindingWording wording = context.wording();
-        for (Wiring wiring : context.set().checked()) {
+        for (Wiring wiring : set.checked()) {
             if (InheritanceCheck.holdsFor(binding, wiring.profile())) {
                 String name = wiring.profile().declared().name();
                 List<String> implementations =
                         wording.implementations(
-                                context.set()
-                                        .slots()
-                                        .slot(binding.slot().orElseThrow())
-                                        .contract());
-                FailureImpact.TouchedConsumers touched =
-                        context.reporter().impact(wiring).of(List.of(binding.slot().orElseThrow()));
-                context.reporter()
-                        .report(
-                                wiring.profile(),
-                                Finding.of(
-                                                FindingKinds.UNMET_NEED,
-                                                wiring.profile().declared().at(),
-                                                context.set()
-                                                        .slots()
-                                                        .slot(binding.slot().orElseThrow())
-                                                        .text(),
-                                                slot
-                                                        + " is left to be filled, and "
-                                                        + name
-                                                        + " does not fill it.")
-                                        .with("left open at", binding.declared().at().text())
-                                        .withAny("in the code", wording.shortNames(implementations))
-                                        .withAny(
-                                                "write",
-                                                context
-                                                        .lines()
-                                                        .fill(
-                                                                context.set()
-                                                                        .slots()
-                                                                        .slot(
-                                                                                binding.slot()
-                                                                                        .orElseThrow()),
-                                                                Optional.empty(),
-                                                                wiring.profile())
-                                                        .stream()
-                                                        .toList())
-                                        .touching(touched.consumers(), touched.entries()));
+                                set.slots().slot(binding.slot().orElseThrow()).contract());
+                reporter.report(
+                        wiring,
+                        List.of(binding.slot().orElseThrow()),
+                        Finding.of(
+                                        FindingKinds.UNMET_NEED,
+                                        wiring.profile().declared().at(),
+                                        set.slots().slot(binding.slot().orElseThrow()).text(),
+                                        slot
+                                                + " is left to be filled, and "
+                                                + name
+                                                + " does not fill it.")
+                                .with("left open at", binding.declared().at().text())
+                                .withAny("in the code", wording.shortNames(implementations))
+                                .withAny(
+                                        "write",
+                                        context
+                                                .lines()
+                                                .fill(
+                                                        set.slots()
+                                                                .slot(binding.slot().orElseThrow()),
+                                                        Optional.empty(),
+                                                        wiring.profile())
+                                                .stream()
+                                                .toList()));
             }
         }
     }

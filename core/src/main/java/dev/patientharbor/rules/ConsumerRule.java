@@ -11,35 +11,37 @@ import dev.patientharbor.needs.Blueprint;
 import dev.patientharbor.needs.BuildFault;
 import dev.patientharbor.needs.Need;
 import dev.patientharbor.plan.PassedParameter;
-import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.CheckRule;
+import dev.patientharbor.ruling.FindingReporter;
 import dev.patientharbor.ruling.RuleContext;
 import java.util.ArrayList;
 import java.util.List;
 
 /** Reports stated consumers that name no class or no method, or parameters that are not there. */
-final class ConsumerRule implements Rule {
+final class ConsumerRule implements CheckRule {
 
     @Override
     public void check(RuleContext context) {
+        FindingReporter reporter = context.reporter();
         for (ResolvedConsumer consumer : context.set().consumers()) {
             for (NameLookup name : consumer.names()) {
                 if (name.facts().isEmpty()) {
-                    context.reporter().report(NamesRule.finding(context.set(), name));
+                    reporter.report(NamesRule.finding(context.set(), name));
                 }
             }
             consumer.blueprint()
                     .flatMap(Blueprint::fault)
-                    .ifPresent(fault -> context.reporter().report(noMethod(consumer, fault)));
+                    .ifPresent(fault -> reporter.report(noMethod(consumer, fault)));
             boolean lacksStatics =
                     consumer.declared().match(thing -> false, handler -> false, statics -> true)
                             && consumer.blueprint()
                                     .filter(blueprint -> blueprint.needs().isEmpty())
                                     .isPresent();
             if (lacksStatics) {
-                context.reporter().report(noStatics(consumer.declared().name()));
+                reporter.report(noStatics(consumer.declared().name()));
             }
             for (WrittenName parameter : consumer.unknown()) {
-                context.reporter().report(noParameter(consumer, parameter));
+                reporter.report(noParameter(consumer, parameter));
             }
         }
     }

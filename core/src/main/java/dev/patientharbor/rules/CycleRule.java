@@ -6,9 +6,10 @@ import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.needs.Blueprint;
 import dev.patientharbor.needs.Need;
 import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.ruling.CheckRule;
 import dev.patientharbor.ruling.FailureImpact;
+import dev.patientharbor.ruling.FindingReporter;
 import dev.patientharbor.ruling.FindingWording;
-import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.wiring.SlotOutcome;
 import dev.patientharbor.wiring.Wiring;
@@ -27,7 +28,7 @@ import java.util.TreeSet;
  * Reports objects that need each other in a circle: one finding for each knot, with one shortest
  * path.
  */
-final class CycleRule implements Rule {
+final class CycleRule implements CheckRule {
 
     /**
      * In a small knot every slot is tried as the start of a shortest path; in a large one the first
@@ -54,11 +55,11 @@ final class CycleRule implements Rule {
     }
 
     private static void report(RuleContext context, Wiring wiring, List<Integer> knot) {
+        ResolvedSet set = context.set();
+        FindingReporter reporter = context.reporter();
         List<Integer> byName =
                 knot.stream()
-                        .sorted(
-                                Comparator.comparing(
-                                        slot -> context.set().slots().slot(slot).text()))
+                        .sorted(Comparator.comparing(slot -> set.slots().slot(slot).text()))
                         .toList();
         List<Step> path = shortest(wiring, byName);
         int first = path.get(0).from();
@@ -71,11 +72,7 @@ final class CycleRule implements Rule {
                         .orElseGet(
                                 () ->
                                         SourcePosition.classNamed(
-                                                context.set()
-                                                        .slots()
-                                                        .slot(first)
-                                                        .contract()
-                                                        .text()));
+                                                set.slots().slot(first).contract().text()));
         TreeSet<String> consumers = new TreeSet<>();
         Set<Integer> inKnot = new HashSet<>(knot);
         for (int seat : knot) {
@@ -87,7 +84,7 @@ final class CycleRule implements Rule {
                         }
                     });
         }
-        FailureImpact.TouchedConsumers touched = context.reporter().impact(wiring).of(knot);
+        FailureImpact.TouchedConsumers touched = reporter.impact(wiring).of(knot);
         if (consumers.isEmpty()) {
             // Slots that are the same as each other: those who ask for them are touched.
             consumers.addAll(touched.consumers());
@@ -95,23 +92,19 @@ final class CycleRule implements Rule {
         List<String> cause =
                 path.stream()
                         .limit(SHOWN)
-                        .map(step -> context.set().slots().slot(step.from()).text())
+                        .map(step -> set.slots().slot(step.from()).text())
                         .toList();
         String steps = path.size() == 1 ? "1 step" : path.size() + " steps";
-        context.reporter()
-                .report(
-                        wiring.profile(),
-                        Finding.of(
-                                        FindingKinds.CYCLE,
-                                        at,
-                                        cause,
-                                        context.set().text(first)
-                                                + " needs itself, by "
-                                                + steps
-                                                + ".")
-                                .with("path", lines(context, wiring, path))
-                                .with("do", remedy(context.set(), wiring, path))
-                                .touching(List.copyOf(consumers), touched.entries()));
+        reporter.report(
+                wiring.profile(),
+                Finding.of(
+                                FindingKinds.CYCLE,
+                                at,
+                                cause,
+                                set.text(first) + " needs itself, by " + steps + ".")
+                        .with("path", lines(context, wiring, path))
+                        .with("do", remedy(set, wiring, path))
+                        .touching(List.copyOf(consumers), touched.entries()));
     }
 
     /** A class that wraps its own contract is a decorator, bound as if it were what is wrapped. */
@@ -144,10 +137,11 @@ final class CycleRule implements Rule {
     }
 
     private static List<String> lines(RuleContext context, Wiring wiring, List<Step> path) {
+        ResolvedSet set = context.set();
         FindingWording wording = context.wording();
         List<String> lines = new ArrayList<>();
         for (Step step : path.subList(0, Math.min(SHOWN, path.size()))) {
-            String to = context.set().text(step.to());
+            String to = set.text(step.to());
             lines.add(
                     step.consumer().isPresent()
                             ? wording.named(step.from(), step.consumer().get())
@@ -156,14 +150,14 @@ final class CycleRule implements Rule {
                                     + " ("
                                     + wording.place(step.need().orElseThrow())
                                     + ")"
-                            : context.set().text(step.from()) + link(wiring, step) + to);
+                            : set.text(step.from()) + link(wiring, step) + to);
         }
         if (path.size() > SHOWN) {
             lines.add(
                     "and "
                             + (path.size() - SHOWN)
                             + " more steps, back to "
-                            + context.set().text(path.get(0).from()));
+                            + set.text(path.get(0).from()));
         }
         return lines;
     }

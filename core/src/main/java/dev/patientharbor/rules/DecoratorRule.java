@@ -9,7 +9,8 @@ import dev.patientharbor.model.BuiltIn;
 import dev.patientharbor.model.Key;
 import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.resolve.ResolvedSet;
-import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.CheckRule;
+import dev.patientharbor.ruling.FindingReporter;
 import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.wiring.SlotOutcome;
 import dev.patientharbor.wiring.Wiring;
@@ -20,30 +21,25 @@ import java.util.Optional;
  * Reports decorators without one place for what they wrap, decorators around nothing, and drops of
  * what is not there.
  */
-final class DecoratorRule implements Rule {
+final class DecoratorRule implements CheckRule {
 
     @Override
     public void check(RuleContext context) {
-        context.set()
-                .eachDecorator(
-                        (statement, decorator) ->
-                                fault(context, decorator)
-                                        .ifPresent(
-                                                fault ->
-                                                        context.reporter()
-                                                                .report(
-                                                                        statement, decorator,
-                                                                        fault)));
-        for (ResolvedProfile owner : context.set().profiles()) {
+        ResolvedSet set = context.set();
+        FindingReporter reporter = context.reporter();
+        set.eachDecorator(
+                (statement, decorator) ->
+                        fault(context, decorator)
+                                .ifPresent(fault -> reporter.report(statement, decorator, fault)));
+        for (ResolvedProfile owner : set.profiles()) {
             for (ResolvedProfile.NeedlessDrop drop : owner.needlessDrops()) {
-                context.reporter().report(owner, List.of(), dropsNothing(context, drop.dropped()));
+                reporter.report(owner, List.of(), dropsNothing(context, drop.dropped()));
             }
         }
-        for (Wiring wiring : context.set().checked()) {
+        for (Wiring wiring : set.checked()) {
             for (int seat : wiring.profile().decoratedSlots()) {
-                boolean everyKey =
-                        context.set().slots().slot(seat).key().filter(Key::isEvery).isPresent();
-                if (everyKey && isAnyBound(context.set(), wiring, seat)) {
+                boolean everyKey = set.slots().slot(seat).key().filter(Key::isEvery).isPresent();
+                if (everyKey && isAnyBound(set, wiring, seat)) {
                     continue;
                 }
                 if (!wiring.profile().decorators(seat).isEmpty()) {
@@ -169,6 +165,7 @@ final class DecoratorRule implements Rule {
     }
 
     private static void checkWrapped(RuleContext context, Wiring wiring, int seat) {
+        FindingReporter reporter = context.reporter();
         SlotOutcome outcome = wiring.outcome(seat);
         boolean alias = outcome.kind() == SlotOutcome.Kind.ALIAS && outcome.binding().isPresent();
         boolean nothing =
@@ -191,13 +188,12 @@ final class DecoratorRule implements Rule {
                                         + context.set().text(outcome.next().orElseThrow())
                                         + ", which has its own."
                                 : text + " has decorators, and nothing fills it.");
-        context.reporter()
-                .report(
-                        wiring.profile(),
-                        finding.with(
-                                "do",
-                                alias
-                                        ? "move the decorators there"
-                                        : "bind " + text + ", or take the decorators away"));
+        reporter.report(
+                wiring.profile(),
+                finding.with(
+                        "do",
+                        alias
+                                ? "move the decorators there"
+                                : "bind " + text + ", or take the decorators away"));
     }
 }

@@ -13,7 +13,7 @@ import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.WrittenName;
 import dev.patientharbor.names.NameLookup;
 import dev.patientharbor.plan.AnswerKind;
-import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.CheckRule;
 import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.wiring.SlotOutcome;
 import dev.patientharbor.wiring.Wiring;
@@ -26,7 +26,7 @@ import java.util.TreeMap;
 import java.util.function.Predicate;
 
 /** Reports rules of profiles that do not hold. */
-final class DemandRule implements Rule {
+final class DemandRule implements CheckRule {
 
     @Override
     public void check(RuleContext context) {
@@ -237,10 +237,7 @@ final class DemandRule implements Rule {
                                     message)
                             .with("rule", declared.at().text())
                             .with("do", "bind what the rule allows, or take the rule back there");
-            context.reporter()
-                    .report(
-                            wiring.profile(),
-                            context.reporter().impact(wiring).of(List.of(slot)).in(finding));
+            context.reporter().report(wiring, List.of(slot), finding);
         }
     }
 }

@@ -9,9 +9,9 @@ import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.needs.SlotTable;
 import dev.patientharbor.resolve.ResolvedSet;
-import dev.patientharbor.ruling.FailureImpact;
+import dev.patientharbor.ruling.CheckRule;
+import dev.patientharbor.ruling.FindingReporter;
 import dev.patientharbor.ruling.FindingWording;
-import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.wiring.SlotOutcome;
 import dev.patientharbor.wiring.Wiring;
@@ -24,22 +24,22 @@ import java.util.Set;
 import java.util.TreeMap;
 
 /** Reports collections without a member, unless the file says that they may have none. */
-final class EmptyCollectionRule implements Rule {
+final class EmptyCollectionRule implements CheckRule {
 
     @Override
     public void check(RuleContext context) {
-        Set<TypeRef> mayBeEmpty = context.set().emptyAllowed();
+        ResolvedSet set = context.set();
+        Set<TypeRef> mayBeEmpty = set.emptyAllowed();
         Map<Integer, List<Wiring>> empty = new TreeMap<>();
-        for (Wiring wiring : context.set().checked()) {
+        for (Wiring wiring : set.checked()) {
             for (int seat : wiring.unsound()) {
                 boolean isEmpty =
                         wiring.outcome(seat).kind() == SlotOutcome.Kind.COLLECTION
-                                && !mayBeEmpty.contains(context.set().content(seat));
+                                && !mayBeEmpty.contains(set.content(seat));
                 if (isEmpty
                         && !wiring.profile().lacksParents()
                         && !context.wording().isBoundByUnknownName(wiring, seat)) {
-                    empty.computeIfAbsent(
-                                    context.set().slots().wholeSlot(seat), key -> new ArrayList<>())
+                    empty.computeIfAbsent(set.slots().wholeSlot(seat), key -> new ArrayList<>())
                             .add(wiring);
                 }
             }
@@ -48,69 +48,67 @@ final class EmptyCollectionRule implements Rule {
     }
 
     private static void report(RuleContext context, int seat, List<Wiring> wirings) {
+        ResolvedSet set = context.set();
+        FindingReporter reporter = context.reporter();
         FindingWording wording = context.wording();
         ResolvedProfile common = wording.common(wirings.stream().map(Wiring::profile).toList());
-        TypeRef content = context.set().content(seat);
+        TypeRef content = set.content(seat);
         String contract = content.text(wording::shortName);
-        String toWrite = content.text(context.set().names()::toWrite);
+        String toWrite = content.text(set.names()::toWrite);
         List<String> implementations = wording.implementations(content);
-        boolean isAbsent = context.set().code().find(SlotTable.className(content)).isEmpty();
+        boolean isAbsent = set.code().find(SlotTable.className(content)).isEmpty();
         for (Wiring wiring : wirings) {
-            FailureImpact.TouchedConsumers touched =
-                    context.reporter().impact(wiring).of(List.of(seat));
-            context.reporter()
-                    .report(
-                            wiring.profile(),
-                            Finding.of(
-                                            FindingKinds.EMPTY_COLLECTION,
-                                            common.declared().at(),
-                                            context.set().slots().slot(seat).text(),
-                                            "Every "
-                                                    + contract
-                                                    + " is wanted as "
-                                                    + context.set().text(seat)
-                                                    + ", and none is bound.")
-                                    .withAny("in the code", wording.shortNames(implementations))
-                                    .with("reached by", wording.path(wiring, seat))
-                                    .with(
-                                            isAbsent ? "do" : "write",
-                                            isAbsent
-                                                    ? "add the folder or jar that has "
-                                                            + content.text()
-                                                            + " to code: it is not on the code path"
-                                                    : line(context, seat, content, common)
-                                                                    .map(
-                                                                            line ->
-                                                                                    line
-                                                                                            + "     under"
-                                                                                            + " "
-                                                                                            + common.declared()
-                                                                                                    .name()
-                                                                                            + " › bindings,"
-                                                                                            + " or ")
-                                                                    .orElse("")
-                                                            + "may-be-empty: ["
-                                                            + toWrite
-                                                            + "] in the file")
-                                    .touching(touched.consumers(), touched.entries()));
+            reporter.report(
+                    wiring,
+                    List.of(seat),
+                    Finding.of(
+                                    FindingKinds.EMPTY_COLLECTION,
+                                    common.declared().at(),
+                                    set.slots().slot(seat).text(),
+                                    "Every "
+                                            + contract
+                                            + " is wanted as "
+                                            + set.text(seat)
+                                            + ", and none is bound.")
+                            .withAny("in the code", wording.shortNames(implementations))
+                            .with("reached by", wording.path(wiring, seat))
+                            .with(
+                                    isAbsent ? "do" : "write",
+                                    isAbsent
+                                            ? "add the folder or jar that has "
+                                                    + content.text()
+                                                    + " to code: it is not on the code path"
+                                            : line(context, seat, content, common)
+                                                            .map(
+                                                                    line ->
+                                                                            line
+                                                                                    + "     under"
+                                                                                    + " "
+                                                                                    + common.declared()
+                                                                                            .name()
+                                                                                    + " › bindings,"
+                                                                                    + " or ")
+                                                            .orElse("")
+                                                    + "may-be-empty: ["
+                                                    + toWrite
+                                                    + "] in the file"));
         }
     }
 
     /** A collection with a key of its own is bound by its members; another one has all variants. */
     private static Optional<String> line(
             RuleContext context, int slot, TypeRef content, ResolvedProfile profile) {
+        ResolvedSet set = context.set();
         FindingWording wording = context.wording();
-        if (context.set().slots().slot(slot).key().isPresent()) {
+        if (set.slots().slot(slot).key().isPresent()) {
             return Optional.of(
-                    wording.toWrite(context.set().slots().slot(slot)) + ": { members: [SLOT, …] }");
+                    wording.toWrite(set.slots().slot(slot)) + ": { members: [SLOT, …] }");
         }
         Slot plain = new Slot(content, Optional.empty());
         Optional<String> supply = context.lines().supplies(plain, profile).stream().findFirst();
         Slot member =
-                context.set().isMap(slot)
-                        ? new Slot(
-                                content,
-                                Optional.of(key(context.set(), slot, supply.orElse("first"))))
+                set.isMap(slot)
+                        ? new Slot(content, Optional.of(key(set, slot, supply.orElse("first"))))
                         : plain;
         return supply.map(other -> wording.toWrite(member) + ": " + other);
     }

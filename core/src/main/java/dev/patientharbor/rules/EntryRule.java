@@ -9,7 +9,8 @@ import dev.patientharbor.inherited.ResolvedProfile;
 import dev.patientharbor.model.EntryText;
 import dev.patientharbor.names.NameLookup;
 import dev.patientharbor.resolve.ResolvedSet;
-import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.CheckRule;
+import dev.patientharbor.ruling.FindingReporter;
 import dev.patientharbor.ruling.RuleContext;
 import java.util.List;
 import java.util.TreeSet;
@@ -18,67 +19,58 @@ import java.util.TreeSet;
  * Reports entries that name nothing, and sets in which there is nothing to check: that is no
  * success.
  */
-final class EntryRule implements Rule {
+final class EntryRule implements CheckRule {
 
     @Override
     public void check(RuleContext context) {
+        ResolvedSet set = context.set();
+        FindingReporter reporter = context.reporter();
         List<ResolvedEntry> unknown =
-                context.set().entries().stream()
-                        .filter(entry -> entry.classes().isEmpty())
-                        .toList();
+                set.entries().stream().filter(entry -> entry.classes().isEmpty()).toList();
         if (!unknown.isEmpty()) {
-            NameSearch packages = packages(context.set());
-            unknown.forEach(
-                    entry -> context.reporter().report(finding(context.set(), packages, entry)));
+            NameSearch packages = packages(set);
+            unknown.forEach(entry -> reporter.report(finding(set, packages, entry)));
         }
-        boolean unread = context.set().profiles().isEmpty() && context.set().entries().isEmpty();
-        if (unread && context.reporter().hasReported(FindingKinds.MALFORMED_FILE)) {
+        boolean unread = set.profiles().isEmpty() && set.entries().isEmpty();
+        if (unread && reporter.hasReported(FindingKinds.MALFORMED_FILE)) {
             // The file could not be read at all: what is not in it is not known.
             return;
         }
-        if (context.set().checked().isEmpty()) {
-            context.reporter()
-                    .report(
-                            nothing(
-                                    context.set(),
-                                    "profiles",
-                                    "There is no profile to check.",
-                                    "add a profile that is not partial under profiles"));
+        if (set.checked().isEmpty()) {
+            reporter.report(
+                    nothing(
+                            set,
+                            "profiles",
+                            "There is no profile to check.",
+                            "add a profile that is not partial under profiles"));
         }
-        if (context.set().entries().isEmpty() && context.set().consumers().isEmpty()) {
-            context.reporter()
-                    .report(
-                            nothing(
-                                    context.set(),
-                                    "entry",
-                                    "There is no entry consumer to start from.",
-                                    "entry: [CLASS, PACKAGE.*]"));
+        if (set.entries().isEmpty() && set.consumers().isEmpty()) {
+            reporter.report(
+                    nothing(
+                            set,
+                            "entry",
+                            "There is no entry consumer to start from.",
+                            "entry: [CLASS, PACKAGE.*]"));
         }
         boolean isBare =
-                !context.set().entries().isEmpty()
-                        && unknown.size() == context.set().entries().size()
-                        && context.set().consumers().isEmpty();
-        if (isBare && !context.set().side().isOnly()) {
-            context.set()
-                    .checked()
+                !set.entries().isEmpty()
+                        && unknown.size() == set.entries().size()
+                        && set.consumers().isEmpty();
+        if (isBare && !set.side().isOnly()) {
+            set.checked()
                     .forEach(
                             wiring ->
-                                    context.reporter()
-                                            .report(
-                                                    wiring.profile(),
-                                                    noConsumer(context.set(), wiring.profile())));
+                                    reporter.report(
+                                            wiring.profile(), noConsumer(set, wiring.profile())));
         }
-        boolean isToldWhy = context.reporter().hasReported(FindingKinds.CODE_MISSING);
-        if (context.set().code().size() == 0
-                && context.set().code().findings().isEmpty()
-                && !isToldWhy) {
-            context.reporter()
-                    .report(
-                            nothing(
-                                    context.set(),
-                                    "code",
-                                    "There is no compiled code to read.",
-                                    "code: [target/classes]"));
+        boolean isToldWhy = reporter.hasReported(FindingKinds.CODE_MISSING);
+        if (set.code().size() == 0 && set.code().findings().isEmpty() && !isToldWhy) {
+            reporter.report(
+                    nothing(
+                            set,
+                            "code",
+                            "There is no compiled code to read.",
+                            "code: [target/classes]"));
         }
     }
 

@@ -10,7 +10,8 @@ import dev.patientharbor.model.WrittenName;
 import dev.patientharbor.names.NameLookup;
 import dev.patientharbor.plan.AnswerKind;
 import dev.patientharbor.resolve.ResolvedSet;
-import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.CheckRule;
+import dev.patientharbor.ruling.FindingReporter;
 import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.wiring.SlotOutcome;
 import dev.patientharbor.wiring.Wiring;
@@ -22,23 +23,22 @@ import java.util.Map;
 import java.util.Optional;
 
 /** Reports consumers that do not receive what their profile expects, both labelled. */
-final class ExpectationRule implements Rule {
+final class ExpectationRule implements CheckRule {
 
     @Override
     public void check(RuleContext context) {
-        for (ResolvedProfile profile : context.set().profiles()) {
+        ResolvedSet set = context.set();
+        FindingReporter reporter = context.reporter();
+        for (ResolvedProfile profile : set.profiles()) {
             Optional<Wiring> wiring =
-                    context.set().wiring(profile).filter(each -> !profile.expectations().isEmpty());
+                    set.wiring(profile).filter(each -> !profile.expectations().isEmpty());
             Map<String, List<Ask>> asks = wiring.map(ExpectationRule::asks).orElse(Map.of());
             for (ResolvedExpectation expectation : profile.expectations()) {
                 List<NameLookup> unknown =
                         expectation.names().stream()
                                 .filter(name -> name.facts().isEmpty())
                                 .toList();
-                unknown.forEach(
-                        name ->
-                                context.reporter()
-                                        .report(profile, NamesRule.finding(context.set(), name)));
+                unknown.forEach(name -> reporter.report(profile, NamesRule.finding(set, name)));
                 if (unknown.isEmpty() && wiring.isPresent()) {
                     check(
                             context,
@@ -68,17 +68,19 @@ final class ExpectationRule implements Rule {
 
     private static void check(
             RuleContext context, Wiring wiring, List<Ask> asks, ResolvedExpectation expected) {
+        ResolvedSet set = context.set();
+        FindingReporter reporter = context.reporter();
         Map<String, Integer> received = new LinkedHashMap<>();
         for (Ask ask : asks) {
-            if (asksFor(context.set(), ask.slot(), expected)) {
-                received.putIfAbsent(text(context.set(), wiring, ask.asked()), ask.asked());
+            if (asksFor(set, ask.slot(), expected)) {
+                received.putIfAbsent(text(set, wiring, ask.asked()), ask.asked());
             }
         }
         String wanted =
                 String.join(
                         " → ",
                         expected.declared().received().stream()
-                                .map(word -> shortName(context.set(), word))
+                                .map(word -> shortName(set, word))
                                 .toList());
         List<String> wrong = new ArrayList<>();
         received.forEach(
@@ -95,24 +97,23 @@ final class ExpectationRule implements Rule {
             return;
         }
         String consumer = expected.declared().consumer().text();
-        String slot = context.set().text(expected.slot().orElseThrow());
-        context.reporter()
-                .report(
-                        wiring.profile(),
-                        Finding.of(
-                                        FindingKinds.BROKEN_EXPECTATION,
-                                        expected.declared().at(),
-                                        List.of(consumer, slot),
-                                        received.isEmpty()
-                                                ? consumer + " asks for no " + slot + " here."
-                                                : consumer
-                                                        + " does not receive the "
-                                                        + slot
-                                                        + " that is expected.")
-                                .with("expected", wanted)
-                                .with("received", received.isEmpty() ? List.of("nothing") : wrong)
-                                .with("do", "bind what is expected, or correct the expectation")
-                                .touching(List.of(expected.consumer().orElseThrow()), List.of()));
+        String slot = set.text(expected.slot().orElseThrow());
+        reporter.report(
+                wiring.profile(),
+                Finding.of(
+                                FindingKinds.BROKEN_EXPECTATION,
+                                expected.declared().at(),
+                                List.of(consumer, slot),
+                                received.isEmpty()
+                                        ? consumer + " asks for no " + slot + " here."
+                                        : consumer
+                                                + " does not receive the "
+                                                + slot
+                                                + " that is expected.")
+                        .with("expected", wanted)
+                        .with("received", received.isEmpty() ? List.of("nothing") : wrong)
+                        .with("do", "bind what is expected, or correct the expectation")
+                        .touching(List.of(expected.consumer().orElseThrow()), List.of()));
     }
 
     private static boolean asksFor(ResolvedSet set, int slot, ResolvedExpectation expected) {

@@ -14,9 +14,9 @@ import dev.patientharbor.model.TypeRef.ClassType;
 import dev.patientharbor.names.NameLookup;
 import dev.patientharbor.needs.Blueprint;
 import dev.patientharbor.resolve.ResolvedSet;
-import dev.patientharbor.ruling.FailureImpact;
+import dev.patientharbor.ruling.CheckRule;
+import dev.patientharbor.ruling.FindingReporter;
 import dev.patientharbor.ruling.FindingWording;
-import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.types.FitResult;
 import dev.patientharbor.wiring.SlotOutcome;
@@ -25,27 +25,22 @@ import java.util.List;
 import java.util.Optional;
 
 /** Reports implementations and decorators that are none of their contract. */
-final class FitRule implements Rule {
+final class FitRule implements CheckRule {
 
     @Override
     public void check(RuleContext context) {
-        context.set()
-                .bindings()
+        ResolvedSet set = context.set();
+        FindingReporter reporter = context.reporter();
+        set.bindings()
                 .filter(binding -> binding.fit().filter(fit -> !fit.fits()).isPresent())
-                .forEach(
-                        binding -> context.reporter().report(binding, ofBinding(context, binding)));
-        context.set()
-                .eachDecorator(
-                        (statement, decorator) -> {
-                            if (decorator.fit().filter(fit -> !fit.fits()).isPresent()) {
-                                context.reporter()
-                                        .report(
-                                                statement,
-                                                decorator,
-                                                ofDecorator(context, decorator));
-                            }
-                        });
-        for (Wiring wiring : context.set().checked()) {
+                .forEach(binding -> reporter.report(binding, ofBinding(context, binding)));
+        set.eachDecorator(
+                (statement, decorator) -> {
+                    if (decorator.fit().filter(fit -> !fit.fits()).isPresent()) {
+                        reporter.report(statement, decorator, ofDecorator(context, decorator));
+                    }
+                });
+        for (Wiring wiring : set.checked()) {
             for (int seat : wiring.aliases()) {
                 checkAlias(context, wiring, seat);
             }
@@ -57,6 +52,8 @@ final class FitRule implements Rule {
      * core.
      */
     private static void checkAlias(RuleContext context, Wiring wiring, int seat) {
+        ResolvedSet set = context.set();
+        FindingReporter reporter = context.reporter();
         Optional<ResolvedBinding> binding =
                 wiring.outcome(seat).binding().filter(held -> held.target().isPresent());
         Optional<SlotOutcome> end =
@@ -64,7 +61,7 @@ final class FitRule implements Rule {
         if (end.isEmpty()) {
             return;
         }
-        Slot target = context.set().slots().slot(wiring.pastAliases(seat).orElseThrow());
+        Slot target = set.slots().slot(wiring.pastAliases(seat).orElseThrow());
         Optional<ResolvedDecorator> layer = end.get().decorators().stream().findFirst();
         Optional<ClassType> outermost =
                 (layer.isPresent()
@@ -72,23 +69,20 @@ final class FitRule implements Rule {
                                 : end.get().blueprint())
                         .flatMap(Blueprint::handsOut)
                         .or(() -> asClass(target.contract()));
-        Slot wanted = context.set().slots().slot(seat);
-        Optional<FitResult> fit = outermost.map(type -> context.set().fit(type, wanted.contract()));
+        Slot wanted = set.slots().slot(seat);
+        Optional<FitResult> fit = outermost.map(type -> set.fit(type, wanted.contract()));
         if (fit.filter(known -> !known.fits()).isPresent()) {
-            FailureImpact.TouchedConsumers touched =
-                    context.reporter().impact(wiring).of(List.of(seat));
-            context.reporter()
-                    .report(
-                            wiring.profile(),
-                            finding(
-                                            context.wording(),
-                                            context.set().text(seat),
-                                            wanted,
-                                            outermost.get().name(),
-                                            fit.get(),
-                                            binding.get().declared().at())
-                                    .with("stands in", context.set().text(target))
-                                    .touching(touched.consumers(), touched.entries()));
+            reporter.report(
+                    wiring,
+                    List.of(seat),
+                    finding(
+                                    context.wording(),
+                                    set.text(seat),
+                                    wanted,
+                                    outermost.get().name(),
+                                    fit.get(),
+                                    binding.get().declared().at())
+                            .with("stands in", set.text(target)));
         }
     }
 
@@ -103,14 +97,15 @@ final class FitRule implements Rule {
     }
 
     private static Finding ofBinding(RuleContext context, ResolvedBinding binding) {
+        ResolvedSet set = context.set();
         int slot = binding.slot().orElseThrow();
         if (binding.declared().supply().form() == SupplyForm.MEMBERS) {
-            return ofMembers(context.set(), binding);
+            return ofMembers(set, binding);
         }
         return finding(
                 context.wording(),
-                context.set().text(slot),
-                context.set().slots().slot(slot),
+                set.text(slot),
+                set.slots().slot(slot),
                 binding.implementation()
                         .flatMap(NameLookup::facts)
                         .map(ClassFacts::name)

@@ -5,7 +5,8 @@ import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.inherited.ResolvedProfile;
 import dev.patientharbor.resolve.ResolvedSet;
-import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.CheckRule;
+import dev.patientharbor.ruling.FindingReporter;
 import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.wiring.Wiring;
 import java.util.HashSet;
@@ -17,7 +18,7 @@ import java.util.Set;
  * Reports bindings that a narrower one hides from somebody, where their author could not know: the
  * narrower one stands in another profile that does not build on this one.
  */
-final class HiddenRule implements Rule {
+final class HiddenRule implements CheckRule {
 
     @Override
     public void check(RuleContext context) {
@@ -38,6 +39,7 @@ final class HiddenRule implements Rule {
 
     private static void check(
             RuleContext context, Wiring wiring, ResolvedBinding narrow, int seat) {
+        FindingReporter reporter = context.reporter();
         ResolvedProfile profile = wiring.profile();
         boolean outside = false;
         for (int said : context.set().slotsOutward(seat)) {
@@ -46,16 +48,14 @@ final class HiddenRule implements Rule {
                     && broad.isPresent()
                     && !isKnownTo(context.set(), broad.get(), narrow)
                     && !supplySame(broad.get(), narrow)) {
-                context.reporter()
-                        .report(
-                                profile,
-                                finding(context, broad.get(), narrow)
-                                        .touching(
-                                                context.reporter()
-                                                        .impact(wiring)
-                                                        .of(narrow.slot().stream().toList())
-                                                        .consumers(),
-                                                List.of()));
+                reporter.report(
+                        profile,
+                        finding(context, broad.get(), narrow)
+                                .touching(
+                                        reporter.impact(wiring)
+                                                .of(narrow.slot().stream().toList())
+                                                .consumers(),
+                                        List.of()));
                 return;
             }
             outside |= broad.filter(binding -> binding == narrow).isPresent();
@@ -74,10 +74,11 @@ final class HiddenRule implements Rule {
 
     private static Finding finding(
             RuleContext context, ResolvedBinding broad, ResolvedBinding narrow) {
+        ResolvedSet set = context.set();
         int slot = narrow.slot().orElseThrow();
-        String text = context.set().text(slot);
-        String level = context.set().whoStandsAt(context.set().slots().level(slot));
-        String owner = context.set().profile(narrow.owner()).declared().name();
+        String text = set.text(slot);
+        String level = set.whoStandsAt(set.slots().level(slot));
+        String owner = set.profile(narrow.owner()).declared().name();
         return Finding.of(
                         FindingKinds.HIDDEN_BY_NARROWER,
                         broad.declared().at(),

@@ -6,8 +6,9 @@ import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.NearNames;
 import dev.patientharbor.inherited.ResolvedProfile;
 import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.ruling.CheckRule;
+import dev.patientharbor.ruling.FindingReporter;
 import dev.patientharbor.ruling.InheritanceCheck;
-import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.wiring.SlotOutcome;
 import dev.patientharbor.wiring.Wiring;
@@ -18,7 +19,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** Tells {@code same-as} of a slot that nothing fills. */
-final class KeyUnknownRule implements Rule {
+final class KeyUnknownRule implements CheckRule {
 
     @Override
     public void check(RuleContext context) {
@@ -32,47 +33,45 @@ final class KeyUnknownRule implements Rule {
     }
 
     private static void check(RuleContext context, ResolvedProfile owner, ResolvedBinding binding) {
+        ResolvedSet set = context.set();
+        FindingReporter reporter = context.reporter();
         int target = binding.target().orElseThrow();
         Predicate<ResolvedProfile> lacks =
                 profile ->
                         InheritanceCheck.holdsFor(binding, profile)
                                 && !profile.lacksParents()
-                                && context.set()
-                                        .wiring(profile)
-                                        .filter(
-                                                wiring ->
-                                                        leadsNowhere(
-                                                                context.set(), wiring, binding))
+                                && set.wiring(profile)
+                                        .filter(wiring -> leadsNowhere(set, wiring, binding))
                                         .isPresent();
         List<ResolvedProfile> lacking =
-                context.set().checked().stream().map(Wiring::profile).filter(lacks).toList();
+                set.checked().stream().map(Wiring::profile).filter(lacks).toList();
         if (lacking.isEmpty()) {
             return;
         }
-        List<String> filled = context.set().filledUnder(target);
+        List<String> filled = set.filledUnder(target);
         List<String> bound =
-                context.set().slots().ofSameClass(target).stream()
+                set.slots().ofSameClass(target).stream()
                         .filter(
                                 other ->
                                         lacking.get(0)
                                                 .binding(other)
                                                 .filter(held -> held != binding)
                                                 .isPresent())
-                        .map(context.set()::text)
+                        .map(set::text)
                         .toList();
         Finding finding =
                 Finding.of(
                                 FindingKinds.KEY_UNKNOWN,
                                 binding.declared().at(),
-                                context.set().slots().slot(target).text(),
-                                context.set().text(binding.slot().orElseThrow())
+                                set.slots().slot(target).text(),
+                                set.text(binding.slot().orElseThrow())
                                         + " is the same as "
-                                        + context.set().text(target)
+                                        + set.text(target)
                                         + ", and nothing fills that.")
                         .withAny(
                                 "did you mean",
                                 NearNames.of(
-                                        context.set().text(target),
+                                        set.text(target),
                                         Stream.concat(bound.stream(), filled.stream())
                                                 .distinct()
                                                 .toList()))
@@ -84,8 +83,7 @@ final class KeyUnknownRule implements Rule {
                         .withAny("filled in", filled)
                         .withAny("left out", context.wording().leftOut(target))
                         .with("do", "correct the slot, or bind it");
-        context.reporter()
-                .report(owner, lacks, List.of(target, binding.slot().orElseThrow()), finding);
+        reporter.report(owner, lacks, List.of(target, binding.slot().orElseThrow()), finding);
     }
 
     private static boolean isNothing(Wiring wiring, int seat) {

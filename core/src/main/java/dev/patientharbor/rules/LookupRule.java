@@ -3,30 +3,30 @@ package dev.patientharbor.rules;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.model.WrittenName;
-import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.CheckRule;
+import dev.patientharbor.ruling.FindingReporter;
 import dev.patientharbor.ruling.RuleContext;
 
 /** Reports lookup methods of the house that no body calls: a slip there would hide needs. */
-final class LookupRule implements Rule {
+final class LookupRule implements CheckRule {
 
     @Override
     public void check(RuleContext context) {
+        FindingReporter reporter = context.reporter();
         for (WrittenName method : context.set().declared().marks().lookup()) {
             if (!context.set().code().callsLookup(method.text())) {
-                context.reporter()
-                        .report(
-                                Finding.of(
-                                                FindingKinds.LOOKUP_UNSEEN,
-                                                method.at(),
-                                                method.text(),
-                                                "No body calls "
-                                                        + method.text()
-                                                        + " with a constant class, so that no need"
-                                                        + " comes of it.")
-                                        .with(
-                                                "do",
-                                                "correct the class and the method, or take it"
-                                                        + " out"));
+                reporter.report(
+                        Finding.of(
+                                        FindingKinds.LOOKUP_UNSEEN,
+                                        method.at(),
+                                        method.text(),
+                                        "No body calls "
+                                                + method.text()
+                                                + " with a constant class, so that no need"
+                                                + " comes of it.")
+                                .with(
+                                        "do",
+                                        "correct the class and the method, or take it" + " out"));
             }
         }
     }

@@ -8,19 +8,21 @@ import dev.patientharbor.inherited.ResolvedProfile.LoosenedDemand;
 import dev.patientharbor.model.Loosening;
 import dev.patientharbor.names.NameLookup;
 import dev.patientharbor.resolve.ResolvedSet;
-import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.CheckRule;
+import dev.patientharbor.ruling.FindingReporter;
 import dev.patientharbor.ruling.RuleContext;
 import java.util.List;
 
 /** Notes rules that a profile loosens, with the reason; tells those that it does not inherit. */
-final class LooseningRule implements Rule {
+final class LooseningRule implements CheckRule {
 
     @Override
     public void check(RuleContext context) {
+        FindingReporter reporter = context.reporter();
         for (ResolvedProfile owner : context.set().profiles()) {
             for (LoosenedDemand loosened : owner.loosenedDemands()) {
                 for (Finding finding : findings(context.set(), owner, loosened)) {
-                    context.reporter().report(owner, List.of(), finding);
+                    reporter.report(owner, List.of(), finding);
                 }
             }
         }

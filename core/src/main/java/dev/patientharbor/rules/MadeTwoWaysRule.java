@@ -3,9 +3,10 @@ package dev.patientharbor.rules;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.SourcePosition;
-import dev.patientharbor.needs.Level;
+import dev.patientharbor.needs.BindingLevel;
 import dev.patientharbor.resolve.ResolvedSet;
-import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.CheckRule;
+import dev.patientharbor.ruling.FindingReporter;
 import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.wiring.SlotOutcome;
 import dev.patientharbor.wiring.Wiring;
@@ -16,23 +17,22 @@ import java.util.Optional;
  * Reports a class of which there is one object, by a mark on it, and which two slots would make in
  * different ways: the first that is met decides.
  */
-final class MadeTwoWaysRule implements Rule {
+final class MadeTwoWaysRule implements CheckRule {
 
     @Override
     public void check(RuleContext context) {
-        for (Wiring wiring : context.set().checked()) {
+        ResolvedSet set = context.set();
+        FindingReporter reporter = context.reporter();
+        for (Wiring wiring : set.checked()) {
             for (int i = 0; i < wiring.reachedSize(); i++) {
                 int seat = wiring.reached(i);
                 SlotOutcome outcome = wiring.outcome(seat);
                 Optional<Integer> core = outcome.core();
                 if (core.isPresent()
                         && wiring.isReached(core.get())
-                        && context.set().lifetimes().oneOfClass(outcome).isPresent()
+                        && set.lifetimes().oneOfClass(outcome).isPresent()
                         && wiring.isMadeOtherwise(seat, core.get())) {
-                    context.reporter()
-                            .report(
-                                    wiring.profile(),
-                                    finding(context.set(), wiring, seat, core.get()));
+                    reporter.report(wiring.profile(), finding(set, wiring, seat, core.get()));
                 }
             }
         }
@@ -61,7 +61,7 @@ final class MadeTwoWaysRule implements Rule {
     }
 
     private static String named(ResolvedSet set, int seat) {
-        Level level = set.slots().level(seat);
+        BindingLevel level = set.slots().level(seat);
         return level.name()
                 .map(name -> set.text(seat) + " in " + set.levelText(level))
                 .orElse(set.text(seat));

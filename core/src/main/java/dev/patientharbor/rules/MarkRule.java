@@ -5,7 +5,8 @@ import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.needs.Blueprint;
 import dev.patientharbor.needs.MarkFault;
 import dev.patientharbor.needs.MarkFault.Reason;
-import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.CheckRule;
+import dev.patientharbor.ruling.FindingReporter;
 import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.wiring.SlotOutcome;
 import java.util.Collections;
@@ -16,7 +17,7 @@ import java.util.Set;
 /**
  * Reports marks of the open standard, on classes in use, that cannot be meant so or say nothing.
  */
-final class MarkRule implements Rule {
+final class MarkRule implements CheckRule {
 
     @Override
     public void check(RuleContext context) {
@@ -34,6 +35,7 @@ final class MarkRule implements Rule {
     }
 
     private static void check(RuleContext context, Blueprint blueprint, Set<Blueprint> seen) {
+        FindingReporter reporter = context.reporter();
         if (!seen.add(blueprint)) {
             return;
         }
@@ -41,18 +43,17 @@ final class MarkRule implements Rule {
             String place = fault.at().match(in -> "", in -> in.member(), in -> "");
             String name = context.set().names().shortName(blueprint.className());
             String where = place.isEmpty() ? name : name + " (" + place + ")";
-            context.reporter()
-                    .report(
-                            Finding.of(
-                                            FindingKinds.MARK_UNFIT,
-                                            fault.at(),
-                                            List.of(
-                                                    blueprint.className(),
-                                                    place,
-                                                    fault.reason().toString()),
-                                            where + message(fault.reason()))
-                                    .with("so", consequence(fault.reason()))
-                                    .with("do", remedy(fault.reason())));
+            reporter.report(
+                    Finding.of(
+                                    FindingKinds.MARK_UNFIT,
+                                    fault.at(),
+                                    List.of(
+                                            blueprint.className(),
+                                            place,
+                                            fault.reason().toString()),
+                                    where + message(fault.reason()))
+                            .with("so", consequence(fault.reason()))
+                            .with("do", remedy(fault.reason())));
         }
     }
 

@@ -9,9 +9,11 @@ import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.needs.Blueprint;
 import dev.patientharbor.needs.SlotTable;
+import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.ruling.CheckRule;
+import dev.patientharbor.ruling.FindingReporter;
 import dev.patientharbor.ruling.FindingWording;
 import dev.patientharbor.ruling.InheritanceCheck;
-import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.types.MissingMethods;
 import dev.patientharbor.wiring.SlotOutcome;
@@ -23,47 +25,36 @@ import java.util.Map;
 import java.util.Optional;
 
 /** Reports implementations that lack a method of the contract whose slot they fill. */
-final class MissingMethodRule implements Rule {
+final class MissingMethodRule implements CheckRule {
 
     @Override
     public void check(RuleContext context) {
-        KnownMethods known =
-                new KnownMethods(new MissingMethods(context.set().code()), new HashMap<>());
-        context.set()
-                .bindings()
+        ResolvedSet set = context.set();
+        FindingReporter reporter = context.reporter();
+        KnownMethods known = new KnownMethods(new MissingMethods(set.code()), new HashMap<>());
+        set.bindings()
                 .filter(binding -> binding.slot().isPresent() && !binding.isBroken())
                 .forEach(
                         binding ->
                                 missing(context, known, binding)
-                                        .ifPresent(
-                                                finding ->
-                                                        context.reporter()
-                                                                .report(binding, finding)));
-        context.set()
-                .eachDecorator(
-                        (statement, decorator) ->
-                                missing(
-                                                context,
-                                                known,
-                                                decorator.slot(),
-                                                decorator.blueprint(),
-                                                decorator.name().written().at())
-                                        .ifPresent(
-                                                finding ->
-                                                        context.reporter()
-                                                                .report(
-                                                                        context.set()
-                                                                                .profile(
-                                                                                        statement
-                                                                                                .owner()),
-                                                                        heir ->
-                                                                                InheritanceCheck
-                                                                                        .holdsFor(
-                                                                                                statement,
-                                                                                                decorator,
-                                                                                                heir),
-                                                                        List.of(),
-                                                                        finding)));
+                                        .ifPresent(finding -> reporter.report(binding, finding)));
+        set.eachDecorator(
+                (statement, decorator) ->
+                        missing(
+                                        context,
+                                        known,
+                                        decorator.slot(),
+                                        decorator.blueprint(),
+                                        decorator.name().written().at())
+                                .ifPresent(
+                                        finding ->
+                                                reporter.report(
+                                                        set.profile(statement.owner()),
+                                                        heir ->
+                                                                InheritanceCheck.holdsFor(
+                                                                        statement, decorator, heir),
+                                                        List.of(),
+                                                        finding)));
         filledIn(context, known);
     }
 
@@ -99,13 +90,11 @@ final class MissingMethodRule implements Rule {
 
     private static void report(
             RuleContext context, int seat, SlotOutcome outcome, Finding finding) {
+        FindingReporter reporter = context.reporter();
         for (Wiring wiring : context.set().checked()) {
             if (wiring.isReached(seat)
                     && wiring.outcome(seat).blueprint().equals(outcome.blueprint())) {
-                context.reporter()
-                        .report(
-                                wiring.profile(),
-                                context.reporter().impact(wiring).of(List.of(seat)).in(finding));
+                reporter.report(wiring, List.of(seat), finding);
             }
         }
     }

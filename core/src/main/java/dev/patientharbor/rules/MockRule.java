@@ -8,8 +8,9 @@ import dev.patientharbor.model.Supply;
 import dev.patientharbor.model.SupplyForm;
 import dev.patientharbor.needs.SlotTable;
 import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.ruling.CheckRule;
+import dev.patientharbor.ruling.FindingReporter;
 import dev.patientharbor.ruling.FindingWording;
-import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
 import java.util.List;
 import java.util.Optional;
@@ -20,18 +21,20 @@ import java.util.TreeSet;
  * Reports mocks and canned stubs of sealed contracts, of which nobody can make another one; and
  * notes mocks of classes, once for a set.
  */
-final class MockRule implements Rule {
+final class MockRule implements CheckRule {
 
     @Override
     public void check(RuleContext context) {
+        FindingReporter reporter = context.reporter();
         TreeSet<String> classes = new TreeSet<>();
         context.set().bindings().forEach(binding -> check(context, binding, classes));
         if (!classes.isEmpty()) {
-            context.reporter().report(ofClasses(context, List.copyOf(classes)));
+            reporter.report(ofClasses(context, List.copyOf(classes)));
         }
     }
 
     private static void check(RuleContext context, ResolvedBinding binding, Set<String> classes) {
+        FindingReporter reporter = context.reporter();
         Supply supply = binding.declared().supply();
         boolean isMock = supply.form() == SupplyForm.MOCK;
         Optional<ClassFacts> contract =
@@ -41,7 +44,7 @@ final class MockRule implements Rule {
         }
         ClassFacts facts = contract.get();
         if (facts.isSealed() || !facts.isInterface() && !isMock) {
-            context.reporter().report(binding, cannot(context, binding, facts));
+            reporter.report(binding, cannot(context, binding, facts));
         } else if (!facts.isInterface()) {
             classes.add(facts.name());
         }

@@ -7,59 +7,46 @@ import dev.patientharbor.finding.NameList;
 import dev.patientharbor.inherited.ResolvedProfile;
 import dev.patientharbor.names.NameLookup;
 import dev.patientharbor.resolve.ResolvedSet;
-import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.CheckRule;
+import dev.patientharbor.ruling.FindingReporter;
 import dev.patientharbor.ruling.RuleContext;
 import java.util.List;
 import java.util.Locale;
 
 /** Reports class names that nothing answers to, and short ones that several classes answer to. */
-final class NamesRule implements Rule {
+final class NamesRule implements CheckRule {
 
     @Override
     public void check(RuleContext context) {
-        for (NameLookup name : context.set().otherNames()) {
+        ResolvedSet set = context.set();
+        FindingReporter reporter = context.reporter();
+        for (NameLookup name : set.otherNames()) {
             if (name.facts().isEmpty()) {
-                context.reporter().report(finding(context.set(), name));
+                reporter.report(finding(set, name));
             }
         }
-        context.set()
-                .bindings()
+        set.bindings()
                 .forEach(
                         binding ->
                                 binding.names().stream()
                                         .filter(name -> name.facts().isEmpty())
                                         .forEach(
                                                 name ->
-                                                        context.reporter()
-                                                                .report(
-                                                                        binding,
-                                                                        finding(
-                                                                                context.set(),
-                                                                                name))));
-        for (ResolvedProfile owner : context.set().profiles()) {
+                                                        reporter.report(
+                                                                binding, finding(set, name))));
+        for (ResolvedProfile owner : set.profiles()) {
             for (ResolvedDecoratorStatement statement : owner.ownDecoratorStatements()) {
                 statement.names().stream()
                         .filter(name -> name.facts().isEmpty())
-                        .forEach(
-                                name ->
-                                        context.reporter()
-                                                .report(
-                                                        owner,
-                                                        List.of(),
-                                                        finding(context.set(), name)));
+                        .forEach(name -> reporter.report(owner, List.of(), finding(set, name)));
             }
         }
-        context.set()
-                .eachDecorator(
-                        (statement, decorator) -> {
-                            if (decorator.isUnknown()) {
-                                context.reporter()
-                                        .report(
-                                                statement,
-                                                decorator,
-                                                finding(context.set(), decorator.name()));
-                            }
-                        });
+        set.eachDecorator(
+                (statement, decorator) -> {
+                    if (decorator.isUnknown()) {
+                        reporter.report(statement, decorator, finding(set, decorator.name()));
+                    }
+                });
     }
 
     /** What a word of the notation may be meant for that stands where a class should. */

@@ -7,8 +7,9 @@ import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.needs.Blueprint;
 import dev.patientharbor.needs.Need;
 import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.ruling.CheckRule;
+import dev.patientharbor.ruling.FindingReporter;
 import dev.patientharbor.ruling.FindingWording;
-import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.wiring.SlotOutcome;
 import dev.patientharbor.wiring.Wiring;
@@ -26,29 +27,31 @@ import java.util.TreeSet;
  * an error if that is scoped, a note if it is fresh. Decorators live as long as what they wrap;
  * what is made when it is asked for is not held.
  */
-final class OutlivesRule implements Rule {
+final class OutlivesRule implements CheckRule {
 
     @Override
     public void check(RuleContext context) {
-        for (Wiring wiring : context.set().checked()) {
-            if (!holdsAny(context.set(), wiring)) {
+        ResolvedSet set = context.set();
+        FindingReporter reporter = context.reporter();
+        for (Wiring wiring : set.checked()) {
+            if (!holdsAny(set, wiring)) {
                 continue;
             }
             Map<Integer, TreeMap<String, TreeSet<String>>> holders = new TreeMap<>();
             for (int i = 0; i < wiring.reachedSize(); i++) {
                 int seat = wiring.reached(i);
-                if (lifetime(context.set(), wiring, seat).isOfRig()) {
+                if (lifetime(set, wiring, seat).isOfRig()) {
                     wiring.eachNeed(
                             seat,
                             (consumer, need, asked) ->
-                                    hold(context.set(), wiring, consumer, need, asked, holders));
+                                    hold(set, wiring, consumer, need, asked, holders));
                 }
             }
             // One binding may stand at several levels, in other layers.
             Map<String, Integer> first = new LinkedHashMap<>();
             holders.forEach(
                     (held, by) -> {
-                        String what = placeOf(wiring, held).text() + ' ' + context.set().text(held);
+                        String what = placeOf(wiring, held).text() + ' ' + set.text(held);
                         Integer same = first.putIfAbsent(what, held);
                         if (same != null) {
                             by.forEach(
@@ -61,10 +64,9 @@ final class OutlivesRule implements Rule {
             first.values()
                     .forEach(
                             held -> {
-                                context.reporter()
-                                        .report(
-                                                wiring.profile(),
-                                                finding(context, wiring, held, holders.get(held)));
+                                reporter.report(
+                                        wiring.profile(),
+                                        finding(context, wiring, held, holders.get(held)));
                             });
         }
     }
@@ -130,12 +132,13 @@ final class OutlivesRule implements Rule {
 
     private static Finding finding(
             RuleContext context, Wiring wiring, int held, Map<String, TreeSet<String>> holders) {
+        ResolvedSet set = context.set();
         FindingWording wording = context.wording();
         SlotOutcome outcome = wiring.outcome(held);
-        Lifetime lifetime = lifetime(context.set(), wiring, held);
+        Lifetime lifetime = lifetime(set, wiring, held);
         SourcePosition at = placeOf(wiring, held);
-        String text = context.set().text(held);
-        String what = outcome.blueprint().map(context.set()::maker).orElse(text);
+        String text = set.text(held);
+        String what = outcome.blueprint().map(set::maker).orElse(text);
         Finding finding =
                 Finding.of(
                                 FindingKinds.OUTLIVES,

@@ -6,15 +6,16 @@ import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.inherited.ResolvedProfile;
 import dev.patientharbor.model.Grounds;
+import dev.patientharbor.ruling.CheckRule;
+import dev.patientharbor.ruling.FindingReporter;
 import dev.patientharbor.ruling.InheritanceCheck;
-import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 
 /** Reports bindings whose last day is over. */
-public final class OverdueRule implements Rule {
+public final class OverdueRule implements CheckRule {
 
     private final LocalDate today;
 
@@ -24,6 +25,7 @@ public final class OverdueRule implements Rule {
 
     @Override
     public void check(RuleContext context) {
+        FindingReporter reporter = context.reporter();
         for (ResolvedProfile owner : context.set().profiles()) {
             for (ResolvedBinding binding : owner.ownBindings()) {
                 Grounds grounds = binding.declared().grounds();
@@ -34,12 +36,11 @@ public final class OverdueRule implements Rule {
                                     .orElseGet(() -> binding.declared().slot().text());
                     String what =
                             "The binding of " + text + " to " + context.wording().supply(binding);
-                    context.reporter()
-                            .report(
-                                    owner,
-                                    profile -> InheritanceCheck.holdsFor(binding, profile),
-                                    List.of(),
-                                    finding(what, text, grounds, binding.declared().at()));
+                    reporter.report(
+                            owner,
+                            profile -> InheritanceCheck.holdsFor(binding, profile),
+                            List.of(),
+                            finding(what, text, grounds, binding.declared().at()));
                 }
             }
         }

@@ -6,65 +6,61 @@ import dev.patientharbor.finding.NameList;
 import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.inherited.ResolvedProfile;
 import dev.patientharbor.model.WrittenName;
+import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.ruling.CheckRule;
 import dev.patientharbor.ruling.FailureImpact;
-import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.FindingReporter;
 import dev.patientharbor.ruling.RuleContext;
 import java.util.ArrayList;
 import java.util.List;
 
 /** Reports parents that do not exist, that go in a circle, or that disagree. */
-final class ParentsRule implements Rule {
+final class ParentsRule implements CheckRule {
 
     @Override
     public void check(RuleContext context) {
-        List<String> names = context.set().side().profileNames();
-        for (ResolvedProfile owner : context.set().profiles()) {
+        ResolvedSet set = context.set();
+        FindingReporter reporter = context.reporter();
+        List<String> names = set.side().profileNames();
+        for (ResolvedProfile owner : set.profiles()) {
             for (WrittenName parent : owner.unknownParents()) {
-                context.reporter()
-                        .report(
-                                owner,
-                                List.of(),
-                                Finding.of(
-                                                FindingKinds.UNKNOWN_PROFILE,
-                                                parent.at(),
-                                                parent.text(),
-                                                "The profile "
-                                                        + owner.declared().name()
-                                                        + " extends "
-                                                        + parent.text()
-                                                        + ", and there is no profile of that name.")
-                                        .withAny(
-                                                "did you mean",
-                                                context.set().side().nearProfiles(parent.text()))
-                                        .with("profiles", NameList.of(names))
-                                        .with(
-                                                "so",
-                                                "what it needs and does not find is not reported:"
-                                                        + " the missing parent may have it"));
+                reporter.report(
+                        owner,
+                        List.of(),
+                        Finding.of(
+                                        FindingKinds.UNKNOWN_PROFILE,
+                                        parent.at(),
+                                        parent.text(),
+                                        "The profile "
+                                                + owner.declared().name()
+                                                + " extends "
+                                                + parent.text()
+                                                + ", and there is no profile of that name.")
+                                .withAny("did you mean", set.side().nearProfiles(parent.text()))
+                                .with("profiles", NameList.of(names))
+                                .with(
+                                        "so",
+                                        "what it needs and does not find is not reported:"
+                                                + " the missing parent may have it"));
             }
-            if (context.set().wiring(owner).isPresent()) {
+            if (set.wiring(owner).isPresent()) {
                 for (String term : owner.termsInDispute()) {
-                    context.reporter().report(owner, disputed(owner, term));
+                    reporter.report(owner, disputed(owner, term));
                 }
                 owner.clashes()
                         .forEach(
                                 clash ->
-                                        context.reporter()
-                                                .report(
-                                                        owner,
-                                                        disagreement(context, owner, clash)));
+                                        reporter.report(
+                                                owner, disagreement(context, owner, clash)));
             }
         }
-        for (List<Integer> cycle : context.set().extendsCycles()) {
-            ResolvedProfile first = context.set().profile(cycle.get(0));
-            context.reporter()
-                    .report(
-                            first,
-                            profile -> cycle.stream().anyMatch(profile::isOrExtends),
-                            List.of(),
-                            cycleFinding(
-                                    cycle.stream().map(names::get).toList(),
-                                    first.declared().at()));
+        for (List<Integer> cycle : set.extendsCycles()) {
+            ResolvedProfile first = set.profile(cycle.get(0));
+            reporter.report(
+                    first,
+                    profile -> cycle.stream().anyMatch(profile::isOrExtends),
+                    List.of(),
+                    cycleFinding(cycle.stream().map(names::get).toList(), first.declared().at()));
         }
     }
 
@@ -92,12 +88,12 @@ final class ParentsRule implements Rule {
 
     private static Finding disagreement(
             RuleContext context, ResolvedProfile profile, ResolvedProfile.Clash clash) {
-        ResolvedProfile meet = context.set().profile(clash.meet());
-        String slot = context.set().text(clash.slot());
+        ResolvedSet set = context.set();
+        FindingReporter reporter = context.reporter();
+        ResolvedProfile meet = set.profile(clash.meet());
+        String slot = set.text(clash.slot());
         FailureImpact.TouchedConsumers touched =
-                context.reporter()
-                        .impact(context.set().wiring(profile).orElseThrow())
-                        .of(List.of(clash.slot()));
+                reporter.impact(set.wiring(profile).orElseThrow()).of(List.of(clash.slot()));
         return Finding.of(
                         FindingKinds.PARENTS_DISAGREE,
                         meet.declared().at(),

@@ -8,8 +8,9 @@ import dev.patientharbor.inherited.ResolvedProfile;
 import dev.patientharbor.model.WrittenName;
 import dev.patientharbor.needs.Need;
 import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.ruling.CheckRule;
+import dev.patientharbor.ruling.FindingReporter;
 import dev.patientharbor.ruling.FindingWording;
-import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
 import java.util.ArrayList;
 import java.util.List;
@@ -19,25 +20,24 @@ import java.util.Optional;
  * Reports limits of reach that limit nothing: of what is no need of the consumer, of an area, and
  * up to an area that does not enclose the consumer.
  */
-final class ReachRule implements Rule {
+final class ReachRule implements CheckRule {
 
     @Override
     public void check(RuleContext context) {
-        for (ResolvedProfile owner : context.set().profiles()) {
+        ResolvedSet set = context.set();
+        FindingReporter reporter = context.reporter();
+        for (ResolvedProfile owner : set.profiles()) {
             for (ResolvedReach reach : owner.ownReaches()) {
                 if (!reach.level().isConsumer()) {
-                    context.reporter().report(owner, List.of(), ofArea(context.set(), reach));
+                    reporter.report(owner, List.of(), ofArea(set, reach));
                     continue;
                 }
-                Optional<List<Need>> needs = context.set().needs(reach.level());
-                if (needs.isPresent()
-                        && needs.get().stream().noneMatch(it -> is(context.set(), it, reach))) {
-                    context.reporter()
-                            .report(owner, List.of(), ofNothing(context, reach, needs.get()));
+                Optional<List<Need>> needs = set.needs(reach.level());
+                if (needs.isPresent() && needs.get().stream().noneMatch(it -> is(set, it, reach))) {
+                    reporter.report(owner, List.of(), ofNothing(context, reach, needs.get()));
                 }
-                if (reach.upTo().isPresent()
-                        && !context.set().encloses(reach.upTo().get(), reach.level())) {
-                    context.reporter().report(owner, List.of(), notEnclosing(context.set(), reach));
+                if (reach.upTo().isPresent() && !set.encloses(reach.upTo().get(), reach.level())) {
+                    reporter.report(owner, List.of(), notEnclosing(set, reach));
                 }
             }
         }
@@ -63,24 +63,20 @@ final class ReachRule implements Rule {
     }
 
     private static Finding ofNothing(RuleContext context, ResolvedReach reach, List<Need> needs) {
+        ResolvedSet set = context.set();
         WrittenName word = reach.declared().need();
         List<String> known = new ArrayList<>();
         for (Need need : needs) {
             known.add(need.name());
-            known.add(context.set().text(need.slot()));
+            known.add(set.text(need.slot()));
         }
         List<String> each =
-                needs.stream()
-                        .map(it -> it.name() + " (" + context.set().text(it.slot()) + ")")
-                        .toList();
+                needs.stream().map(it -> it.name() + " (" + set.text(it.slot()) + ")").toList();
         return Finding.of(
                         FindingKinds.LIMITS_NOTHING,
                         word.at(),
-                        List.of(consumer(context.set(), reach), word.text()),
-                        context.set().whoStandsAt(reach.level())
-                                + " has no need "
-                                + word.text()
-                                + ".")
+                        List.of(consumer(reach), word.text()),
+                        set.whoStandsAt(reach.level()) + " has no need " + word.text() + ".")
                 .withAny("did you mean", NearNames.of(word.text(), known))
                 .with("needs", each.isEmpty() ? "none" : FindingWording.list(each))
                 .with("do", "name a need or a slot of its, or take the line out");
@@ -91,7 +87,7 @@ final class ReachRule implements Rule {
         return Finding.of(
                         FindingKinds.UNKNOWN_AREA,
                         area.at(),
-                        List.of(consumer(set, reach), area.text()),
+                        List.of(consumer(reach), area.text()),
                         "The area "
                                 + area.text()
                                 + " does not enclose "
@@ -100,7 +96,7 @@ final class ReachRule implements Rule {
                 .with("do", "name an area of which it is a member, or one around that");
     }
 
-    private static String consumer(ResolvedSet set, ResolvedReach reach) {
+    private static String consumer(ResolvedReach reach) {
         return reach.level().name().orElseThrow();
     }
 }

@@ -4,23 +4,24 @@ import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.inherited.ResolvedProfile;
 import dev.patientharbor.inherited.ResolvedProfile.RepeatedStatement;
-import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.CheckRule;
+import dev.patientharbor.ruling.FindingReporter;
 import dev.patientharbor.ruling.RuleContext;
 import java.util.List;
 
 /** Reports words of a child that say what it inherits anyway. */
-final class RepeatsRule implements Rule {
+final class RepeatsRule implements CheckRule {
 
     @Override
     public void check(RuleContext context) {
+        FindingReporter reporter = context.reporter();
         for (ResolvedProfile owner : context.set().profiles()) {
             for (RepeatedStatement repeats : owner.repeatedStatements()) {
-                context.reporter()
-                        .report(
-                                owner,
-                                profile -> profile.profileNumber() == owner.profileNumber(),
-                                List.of(),
-                                finding(context, owner, repeats));
+                reporter.report(
+                        owner,
+                        profile -> profile.profileNumber() == owner.profileNumber(),
+                        List.of(),
+                        finding(context, owner, repeats));
             }
         }
     }

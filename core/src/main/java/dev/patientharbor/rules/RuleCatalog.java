@@ -1,6 +1,6 @@
 package dev.patientharbor.rules;
 
-import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.CheckRule;
 import java.time.LocalDate;
 import java.util.List;
 
@@ -15,7 +15,7 @@ public final class RuleCatalog {
     /**
      * @param today the day that {@code until} is compared with
      */
-    public static List<Rule> all(LocalDate today) {
+    public static List<CheckRule> all(LocalDate today) {
         return List.of(
                 new EntryRule(),
                 new ConsumerRule(),

@@ -5,7 +5,8 @@ import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.resolve.ResolvedSet;
-import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.CheckRule;
+import dev.patientharbor.ruling.FindingReporter;
 import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.wiring.SlotOutcome;
 import java.util.List;
@@ -14,34 +15,28 @@ import java.util.TreeMap;
 import java.util.TreeSet;
 
 /** Reports scope marks on classes that are used, where the file does not say what they mean. */
-final class ScopeRule implements Rule {
+final class ScopeRule implements CheckRule {
 
     @Override
     public void check(RuleContext context) {
+        ResolvedSet set = context.set();
+        FindingReporter reporter = context.reporter();
         Map<String, TreeSet<String>> byMark = new TreeMap<>();
-        context.set()
-                .eachDistinctSeat(
-                        (wiring, seat) -> {
-                            SlotOutcome outcome = wiring.outcome(seat);
-                            boolean said =
-                                    outcome.binding()
-                                            .flatMap(binding -> binding.declared().lifetime())
-                                            .isPresent();
-                            if (!said) {
-                                outcome.blueprint()
-                                        .filter(blueprint -> blueprint.method().isEmpty())
-                                        .ifPresent(
-                                                blueprint ->
-                                                        collect(
-                                                                context.set(),
-                                                                blueprint.facts(),
-                                                                byMark));
-                            }
-                        });
+        set.eachDistinctSeat(
+                (wiring, seat) -> {
+                    SlotOutcome outcome = wiring.outcome(seat);
+                    boolean said =
+                            outcome.binding()
+                                    .flatMap(binding -> binding.declared().lifetime())
+                                    .isPresent();
+                    if (!said) {
+                        outcome.blueprint()
+                                .filter(blueprint -> blueprint.method().isEmpty())
+                                .ifPresent(blueprint -> collect(set, blueprint.facts(), byMark));
+                    }
+                });
         byMark.forEach(
-                (mark, classes) ->
-                        context.reporter()
-                                .report(finding(context.set(), mark, List.copyOf(classes))));
+                (mark, classes) -> reporter.report(finding(set, mark, List.copyOf(classes))));
     }
 
     private static void collect(

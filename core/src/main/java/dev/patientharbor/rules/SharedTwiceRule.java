@@ -6,7 +6,8 @@ import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.plan.LifetimeChoice;
 import dev.patientharbor.resolve.ResolvedSet;
-import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.CheckRule;
+import dev.patientharbor.ruling.FindingReporter;
 import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.wiring.SlotOutcome;
 import dev.patientharbor.wiring.Wiring;
@@ -19,39 +20,36 @@ import java.util.TreeSet;
  * Notes classes that fill two slots, so that there are two shared instances where somebody may
  * expect one.
  */
-final class SharedTwiceRule implements Rule {
+final class SharedTwiceRule implements CheckRule {
 
     @Override
     public void check(RuleContext context) {
+        ResolvedSet set = context.set();
+        FindingReporter reporter = context.reporter();
         Map<String, Integer> firstSeat = new HashMap<>();
         Map<String, TreeSet<Integer>> seatsOf = new TreeMap<>();
-        context.set()
-                .eachDistinctSeat(
-                        (wiring, seat) -> {
-                            String name = filledBy(context.set(), wiring, seat);
-                            Integer first =
-                                    name.isEmpty() ? null : firstSeat.putIfAbsent(name, seat);
-                            if (first != null && first != seat) {
-                                TreeSet<Integer> seats =
-                                        seatsOf.computeIfAbsent(name, key -> new TreeSet<>());
-                                seats.add(first);
-                                seats.add(seat);
-                            }
-                        });
-        for (Wiring wiring : context.set().checked()) {
+        set.eachDistinctSeat(
+                (wiring, seat) -> {
+                    String name = filledBy(set, wiring, seat);
+                    Integer first = name.isEmpty() ? null : firstSeat.putIfAbsent(name, seat);
+                    if (first != null && first != seat) {
+                        TreeSet<Integer> seats =
+                                seatsOf.computeIfAbsent(name, key -> new TreeSet<>());
+                        seats.add(first);
+                        seats.add(seat);
+                    }
+                });
+        for (Wiring wiring : set.checked()) {
             seatsOf.forEach(
                     (name, seats) -> {
                         TreeSet<Integer> slots = new TreeSet<>();
                         for (int seat : seats) {
-                            if (filledBy(context.set(), wiring, seat).equals(name)) {
-                                slots.add(context.set().slots().wholeSlot(seat));
+                            if (filledBy(set, wiring, seat).equals(name)) {
+                                slots.add(set.slots().wholeSlot(seat));
                             }
                         }
                         if (slots.size() > 1) {
-                            context.reporter()
-                                    .report(
-                                            wiring.profile(),
-                                            finding(context.set(), wiring, name, slots));
+                            reporter.report(wiring.profile(), finding(set, wiring, name, slots));
                         }
                     });
         }

@@ -6,10 +6,10 @@ import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.inherited.ResolvedProfile;
 import dev.patientharbor.needs.SlotTable;
 import dev.patientharbor.resolve.ResolvedSet;
-import dev.patientharbor.ruling.FailureImpact;
+import dev.patientharbor.ruling.CheckRule;
+import dev.patientharbor.ruling.FindingReporter;
 import dev.patientharbor.ruling.FindingWording;
 import dev.patientharbor.ruling.InheritanceCheck;
-import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.wiring.SlotOutcome;
 import dev.patientharbor.wiring.Wiring;
@@ -20,22 +20,23 @@ import java.util.Optional;
 import java.util.TreeMap;
 
 /** Reports slots that one profile binds twice, and open needs that several slots would fit. */
-final class TwoCandidatesRule implements Rule {
+final class TwoCandidatesRule implements CheckRule {
 
     @Override
     public void check(RuleContext context) {
-        for (ResolvedProfile owner : context.set().profiles()) {
+        ResolvedSet set = context.set();
+        FindingReporter reporter = context.reporter();
+        for (ResolvedProfile owner : set.profiles()) {
             for (List<ResolvedBinding> all : owner.boundTwice()) {
-                context.reporter()
-                        .report(
-                                owner,
-                                profile -> InheritanceCheck.holdsFor(all.get(0), profile),
-                                all.get(0).slot().map(List::of).orElseThrow(),
-                                boundTwiceFinding(context.set(), all));
+                reporter.report(
+                        owner,
+                        profile -> InheritanceCheck.holdsFor(all.get(0), profile),
+                        all.get(0).slot().map(List::of).orElseThrow(),
+                        boundTwiceFinding(set, all));
             }
         }
         Map<Integer, List<Wiring>> open = new TreeMap<>();
-        for (Wiring wiring : context.set().checked()) {
+        for (Wiring wiring : set.checked()) {
             for (int slot : wiring.unsound()) {
                 if (wiring.outcome(slot).kind() == SlotOutcome.Kind.SEVERAL) {
                     open.computeIfAbsent(slot, key -> new ArrayList<>()).add(wiring);
@@ -43,11 +44,10 @@ final class TwoCandidatesRule implements Rule {
             }
         }
         open.forEach((slot, wirings) -> reportOpen(context, slot, wirings));
-        for (Wiring wiring : context.set().checked()) {
+        for (Wiring wiring : set.checked()) {
             for (int i = 0; i < wiring.reachedSize(); i++) {
                 int seat = wiring.reached(i);
-                if (wiring.outcome(seat).kind() == SlotOutcome.Kind.COLLECTION
-                        && context.set().isMap(seat)) {
+                if (wiring.outcome(seat).kind() == SlotOutcome.Kind.COLLECTION && set.isMap(seat)) {
                     reportMap(context, wiring, seat);
                 }
             }
@@ -56,41 +56,37 @@ final class TwoCandidatesRule implements Rule {
 
     /** Slots of several contracts may be members of one map, and two of them have one key. */
     private static void reportMap(RuleContext context, Wiring wiring, int map) {
+        ResolvedSet set = context.set();
+        FindingReporter reporter = context.reporter();
         Map<String, List<String>> byKey = new TreeMap<>();
         for (int member : wiring.outcome(map).candidates()) {
-            context.set()
-                    .slots()
+            set.slots()
                     .slot(member)
                     .key()
                     .ifPresent(
                             key ->
                                     byKey.computeIfAbsent(key.text(), other -> new ArrayList<>(1))
-                                            .add(context.set().text(member)));
+                                            .add(set.text(member)));
         }
         byKey.values().removeIf(members -> members.size() == 1);
         byKey.forEach(
                 (key, members) -> {
-                    FailureImpact.TouchedConsumers touched =
-                            context.reporter().impact(wiring).of(List.of(map));
-                    context.reporter()
-                            .report(
-                                    wiring.profile(),
-                                    Finding.of(
-                                                    FindingKinds.TWO_CANDIDATES,
-                                                    wiring.profile().declared().at(),
-                                                    List.of(
-                                                            context.set().slots().slot(map).text(),
-                                                            key),
-                                                    context.set().text(map)
-                                                            + " has one member for each key, and "
-                                                            + members.size()
-                                                            + " slots have the key "
-                                                            + key
-                                                            + ".")
-                                            .with("slots", String.join(", ", members))
-                                            .with("reached by", context.wording().path(wiring, map))
-                                            .with("do", "give each of them a key of its own")
-                                            .touching(touched.consumers(), touched.entries()));
+                    reporter.report(
+                            wiring,
+                            List.of(map),
+                            Finding.of(
+                                            FindingKinds.TWO_CANDIDATES,
+                                            wiring.profile().declared().at(),
+                                            List.of(set.slots().slot(map).text(), key),
+                                            set.text(map)
+                                                    + " has one member for each key, and "
+                                                    + members.size()
+                                                    + " slots have the key "
+                                                    + key
+                                                    + ".")
+                                    .with("slots", String.join(", ", members))
+                                    .with("reached by", context.wording().path(wiring, map))
+                                    .with("do", "give each of them a key of its own"));
                 });
     }
 
@@ -114,52 +110,45 @@ final class TwoCandidatesRule implements Rule {
     }
 
     private static void reportOpen(RuleContext context, int seat, List<Wiring> wirings) {
+        ResolvedSet set = context.set();
+        FindingReporter reporter = context.reporter();
         FindingWording wording = context.wording();
         ResolvedProfile common = wording.common(wirings.stream().map(Wiring::profile).toList());
-        String text = context.set().text(seat);
+        String text = set.text(seat);
         for (Wiring wiring : wirings) {
             List<Integer> candidates = wiring.outcome(seat).candidates();
-            boolean areClasses = areClasses(context.set(), seat, candidates);
+            boolean areClasses = areClasses(set, seat, candidates);
             Optional<String> line =
                     areClasses
-                            ? context.lines()
-                                    .fill(
-                                            context.set().slots().slot(seat),
-                                            Optional.empty(),
-                                            common)
+                            ? context.lines().fill(set.slots().slot(seat), Optional.empty(), common)
                             : Optional.empty();
-            FailureImpact.TouchedConsumers touched =
-                    context.reporter().impact(wiring).of(List.of(seat));
-            context.reporter()
-                    .report(
-                            wiring.profile(),
-                            Finding.of(
-                                            FindingKinds.TWO_CANDIDATES,
-                                            common.declared().at(),
-                                            context.set().slots().slot(seat).text(),
-                                            "One "
+            reporter.report(
+                    wiring,
+                    List.of(seat),
+                    Finding.of(
+                                    FindingKinds.TWO_CANDIDATES,
+                                    common.declared().at(),
+                                    set.slots().slot(seat).text(),
+                                    "One "
+                                            + text
+                                            + " is wanted, and "
+                                            + candidates.size()
+                                            + (areClasses
+                                                    ? " classes of the code may fill it."
+                                                    : " slots fit."))
+                            .with(
+                                    areClasses ? "classes" : "slots",
+                                    FindingWording.list(
+                                            candidates.stream().map(set::text).toList()))
+                            .withAny("left out", wording.leftOut(seat))
+                            .with("reached by", wording.path(wiring, seat))
+                            .with(
+                                    line.isPresent() ? "write" : "do",
+                                    line.orElse(
+                                            "bind "
                                                     + text
-                                                    + " is wanted, and "
-                                                    + candidates.size()
-                                                    + (areClasses
-                                                            ? " classes of the code may fill it."
-                                                            : " slots fit."))
-                                    .with(
-                                            areClasses ? "classes" : "slots",
-                                            FindingWording.list(
-                                                    candidates.stream()
-                                                            .map(context.set()::text)
-                                                            .toList()))
-                                    .withAny("left out", wording.leftOut(seat))
-                                    .with("reached by", wording.path(wiring, seat))
-                                    .with(
-                                            line.isPresent() ? "write" : "do",
-                                            line.orElse(
-                                                    "bind "
-                                                            + text
-                                                            + " itself, with same-as if it is one"
-                                                            + " of these"))
-                                    .touching(touched.consumers(), touched.entries()));
+                                                    + " itself, with same-as if it is one"
+                                                    + " of these")));
         }
     }
 

@@ -6,14 +6,15 @@ import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.model.ImplementationKind;
 import dev.patientharbor.needs.Blueprint;
 import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.ruling.CheckRule;
+import dev.patientharbor.ruling.FindingReporter;
 import dev.patientharbor.ruling.InheritanceCheck;
-import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
 import java.util.List;
 import java.util.Optional;
 
 /** Reports classes that one binding calls real and another one a fake or a stub. */
-final class TwoKindsRule implements Rule {
+final class TwoKindsRule implements CheckRule {
 
     @Override
     public void check(RuleContext context) {
@@ -27,12 +28,12 @@ final class TwoKindsRule implements Rule {
 
     private static void report(
             RuleContext context, ResolvedBinding first, ResolvedBinding binding) {
-        context.reporter()
-                .report(
-                        context.set().profile(binding.owner()),
-                        heir -> InheritanceCheck.holdsFor(binding, heir),
-                        List.of(),
-                        finding(context.set(), maker(binding).orElseThrow(), first, binding));
+        FindingReporter reporter = context.reporter();
+        reporter.report(
+                context.set().profile(binding.owner()),
+                heir -> InheritanceCheck.holdsFor(binding, heir),
+                List.of(),
+                finding(context.set(), maker(binding).orElseThrow(), first, binding));
     }
 
     /** The first binding of the same maker, if it calls it otherwise. */

@@ -10,8 +10,8 @@ import dev.patientharbor.model.Supply;
 import dev.patientharbor.needs.Blueprint;
 import dev.patientharbor.needs.Need;
 import dev.patientharbor.needs.SlotTable;
+import dev.patientharbor.ruling.CheckRule;
 import dev.patientharbor.ruling.FindingWording;
-import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.types.MissingMethods;
 import dev.patientharbor.wiring.SlotOutcome;
@@ -30,7 +30,7 @@ import java.util.TreeSet;
  * Reports calls that a stand-in cannot answer: canned answers without one for the method, or a
  * class whose method never returns but throws. What returns nothing needs no answer.
  */
-final class UnansweredCallRule implements Rule {
+final class UnansweredCallRule implements CheckRule {
 
     @Override
     public void check(RuleContext context) {

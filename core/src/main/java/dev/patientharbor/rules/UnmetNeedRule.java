@@ -10,12 +10,13 @@ import dev.patientharbor.inherited.ResolvedProfile;
 import dev.patientharbor.model.Key;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.WrittenName;
-import dev.patientharbor.needs.Level;
+import dev.patientharbor.needs.BindingLevel;
 import dev.patientharbor.needs.SlotTable;
 import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.ruling.CheckRule;
 import dev.patientharbor.ruling.FailureImpact;
+import dev.patientharbor.ruling.FindingReporter;
 import dev.patientharbor.ruling.FindingWording;
-import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.wiring.SlotOutcome;
 import dev.patientharbor.wiring.Wiring;
@@ -31,7 +32,7 @@ import java.util.Set;
  * reason. Is silent in a profile of which a parent is missing: what that would have supplied is not
  * known.
  */
-public final class UnmetNeedRule implements Rule {
+public final class UnmetNeedRule implements CheckRule {
 
     /**
      * What lacks a supply in one way: a slot, where it was looked for if that was not everywhere,
@@ -41,8 +42,9 @@ public final class UnmetNeedRule implements Rule {
 
     @Override
     public void check(RuleContext context) {
+        ResolvedSet set = context.set();
         Map<Lack, Map<Wiring, List<Integer>>> lacking = new LinkedHashMap<>();
-        for (Wiring wiring : context.set().checked()) {
+        for (Wiring wiring : set.checked()) {
             if (wiring.profile().lacksParents()) {
                 continue;
             }
@@ -51,20 +53,18 @@ public final class UnmetNeedRule implements Rule {
                 if (isNothing(wiring, seat)
                         && !told.contains(seat)
                         && !context.wording().isBoundByUnknownName(wiring, seat)) {
-                    lacking.computeIfAbsent(
-                                    lack(context.set(), wiring, seat),
-                                    lack -> new LinkedHashMap<>())
+                    lacking.computeIfAbsent(lack(set, wiring, seat), lack -> new LinkedHashMap<>())
                             .computeIfAbsent(wiring, each -> new ArrayList<>(1))
                             .add(seat);
                 }
             }
         }
-        BoundOutOfReach beyond = new BoundOutOfReach(context.set());
+        BoundOutOfReach beyond = new BoundOutOfReach(set);
         lacking.forEach((lack, seats) -> report(context, beyond, lack, seats));
     }
 
     private static Lack lack(ResolvedSet set, Wiring wiring, int seat) {
-        Level level = set.slots().level(seat);
+        BindingLevel level = set.slots().level(seat);
         boolean everywhere = level.reachesWhole();
         String boundTo =
                 wiring.outcome(seat)
@@ -90,6 +90,8 @@ public final class UnmetNeedRule implements Rule {
             BoundOutOfReach beyond,
             Lack lack,
             Map<Wiring, List<Integer>> seats) {
+        ResolvedSet set = context.set();
+        FindingReporter reporter = context.reporter();
         ResolvedProfile common =
                 context.wording().common(seats.keySet().stream().map(Wiring::profile).toList());
         String where =
@@ -101,22 +103,20 @@ public final class UnmetNeedRule implements Rule {
         seats.forEach(
                 (wiring, all) -> {
                     int seat = all.get(0);
-                    FailureImpact.TouchedConsumers touched =
-                            context.reporter().impact(wiring).of(all);
+                    FailureImpact.TouchedConsumers touched = reporter.impact(wiring).of(all);
                     Finding finding =
                             Finding.of(
                                             FindingKinds.UNMET_NEED,
                                             at,
-                                            context.set().slots().slot(seat).text() + where,
+                                            set.slots().slot(seat).text() + where,
                                             message(context, wiring, seat, touched))
-                                    .about(List.of(context.set().slots().slot(seat).text()))
-                                    .with("reason", reason(context.set(), beyond, wiring, seat))
+                                    .about(List.of(set.slots().slot(seat).text()))
+                                    .with("reason", reason(set, beyond, wiring, seat))
                                     .with("looked in", lookedIn(context, wiring, seat));
-                    context.reporter()
-                            .report(
-                                    wiring.profile(),
-                                    advised(context, wiring, seat, common, finding)
-                                            .touching(touched.consumers(), touched.entries()));
+                    reporter.report(
+                            wiring.profile(),
+                            advised(context, wiring, seat, common, finding)
+                                    .touching(touched.consumers(), touched.entries()));
                 });
     }
 
@@ -235,12 +235,13 @@ public final class UnmetNeedRule implements Rule {
             int number,
             ResolvedProfile common,
             Finding finding) {
+        ResolvedSet set = context.set();
         FindingWording wording = context.wording();
-        Slot slot = context.set().slots().slot(number);
+        Slot slot = set.slots().slot(number);
         List<Optional<Key>> keys =
-                context.set().slots().ofSameClass(number).stream()
+                set.slots().ofSameClass(number).stream()
                         .filter(other -> isBound(wiring.profile(), other))
-                        .map(other -> context.set().slots().slot(other).key())
+                        .map(other -> set.slots().slot(other).key())
                         .filter(Optional::isPresent)
                         .toList();
         List<String> near =
@@ -257,13 +258,12 @@ public final class UnmetNeedRule implements Rule {
                 slot.key().isEmpty() && !keys.isEmpty()
                         ? Optional.of(new Slot(slot.contract(), keys.get(0)))
                         : Optional.empty();
-        if (isAbsent(context.set(), slot)) {
+        if (isAbsent(set, slot)) {
             return finding.with("reached by", wording.path(wiring, number))
                     .with("do", "add the folder or jar that has it to code");
         }
         Optional<String> line =
-                context.lines()
-                        .fill(slot, sameAs, common, place(context.set(), wiring, number, common));
+                context.lines().fill(slot, sameAs, common, place(set, wiring, number, common));
         return finding.withAny("did you mean", near)
                 .with("in the code", inTheCode(wording, slot))
                 .withAny("left out", wording.leftOut(number))
@@ -287,7 +287,7 @@ public final class UnmetNeedRule implements Rule {
     /** Where a line is to stand so that this need sees it. */
     private static String place(ResolvedSet set, Wiring wiring, int seat, ResolvedProfile common) {
         String name = common.declared().name();
-        Level level = set.slots().level(seat);
+        BindingLevel level = set.slots().level(seat);
         Optional<ResolvedBinding> here = wiring.outcome(seat).binding();
         if (set.isDefinedInJava()) {
             return "in the profile " + name;

@@ -8,8 +8,9 @@ import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.inherited.ResolvedProfile;
 import dev.patientharbor.needs.SlotTable;
 import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.ruling.CheckRule;
+import dev.patientharbor.ruling.FindingReporter;
 import dev.patientharbor.ruling.InheritanceCheck;
-import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.wiring.SlotOutcome;
 import dev.patientharbor.wiring.Wiring;
@@ -27,20 +28,22 @@ import java.util.stream.Collectors;
  * it would have asked for, and of bindings that have a fault of their own or are disputed among
  * parents.
  */
-final class UnusedBindingRule implements Rule {
+final class UnusedBindingRule implements CheckRule {
 
     @Override
     public void check(RuleContext context) {
-        BitSet unsure = unsure(context.set());
-        Set<ResolvedBinding> meant = meant(context.set());
+        ResolvedSet set = context.set();
+        FindingReporter reporter = context.reporter();
+        BitSet unsure = unsure(set);
+        Set<ResolvedBinding> meant = meant(set);
         Set<SourcePosition> disputed =
-                context.set().profiles().stream()
+                set.profiles().stream()
                         .flatMap(profile -> profile.clashes().stream())
                         .flatMap(clash -> clash.words().stream())
                         .collect(Collectors.toSet());
-        Supplier<BitSet> asked = asked(context.set());
+        Supplier<BitSet> asked = asked(set);
         BindingUsesByOwner uses = new BindingUsesByOwner(context);
-        List<ResolvedProfile> all = List.copyOf(context.set().profiles());
+        List<ResolvedProfile> all = List.copyOf(set.profiles());
         Set<ResolvedBinding> basis = Collections.newSetFromMap(new IdentityHashMap<>());
         for (int before = -1; before < basis.size(); ) {
             before = basis.size();
@@ -49,7 +52,7 @@ final class UnusedBindingRule implements Rule {
                 addBasis(uses, all.get(i), basis);
             }
         }
-        for (ResolvedProfile owner : context.set().profiles()) {
+        for (ResolvedProfile owner : set.profiles()) {
             Set<ResolvedBinding> twice = new HashSet<>();
             owner.boundTwice().forEach(twice::addAll);
             for (ResolvedBinding binding : owner.ownBindings()) {
@@ -63,16 +66,9 @@ final class UnusedBindingRule implements Rule {
                         && !uses.isUsed(binding)
                         && !meant.contains(binding)
                         && !basis.contains(binding)
-                        && !isRepeated(context.reporter().heirs(owner), binding)
+                        && !isRepeated(reporter.heirs(owner), binding)
                         && !unsure.get(owner.profileNumber())) {
-                    context.reporter()
-                            .report(
-                                    owner,
-                                    finding(
-                                            context,
-                                            context.reporter().heirs(owner),
-                                            binding,
-                                            asked));
+                    reporter.report(owner, finding(context, reporter.heirs(owner), binding, asked));
                 }
             }
         }
@@ -173,6 +169,7 @@ final class UnusedBindingRule implements Rule {
             List<Wiring> inheriting,
             ResolvedBinding binding,
             Supplier<BitSet> asked) {
+        ResolvedSet set = context.set();
         int slot = binding.slot().orElseThrow();
         List<ResolvedProfile> heirs = inheriting.stream().map(Wiring::profile).toList();
         List<String> replacedIn =
@@ -180,12 +177,12 @@ final class UnusedBindingRule implements Rule {
                         .filter(heir -> !InheritanceCheck.holdsFor(binding, heir))
                         .map(heir -> heir.declared().name())
                         .toList();
-        String text = context.set().text(slot);
+        String text = set.text(slot);
         Finding finding =
                 Finding.of(
                         FindingKinds.UNUSED_BINDING,
                         binding.declared().at(),
-                        context.set().slots().slot(slot).text(),
+                        set.slots().slot(slot).text(),
                         "The binding of "
                                 + text
                                 + " to "
@@ -193,10 +190,7 @@ final class UnusedBindingRule implements Rule {
                                 + " is not reached by any entry consumer.");
         return finding.with(
                         "reason",
-                        reason(
-                                heirs,
-                                replacedIn,
-                                asked.get().get(context.set().slots().wholeSlot(slot))))
+                        reason(heirs, replacedIn, asked.get().get(set.slots().wholeSlot(slot))))
                 .with("do", "take it out, or add the consumer that needs it to entry");
     }
 

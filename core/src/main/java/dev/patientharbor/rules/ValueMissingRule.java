@@ -7,9 +7,11 @@ import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.needs.Blueprint;
 import dev.patientharbor.needs.Need;
 import dev.patientharbor.plan.NeedPlace;
+import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.ruling.CheckRule;
 import dev.patientharbor.ruling.FailureImpact;
+import dev.patientharbor.ruling.FindingReporter;
 import dev.patientharbor.ruling.FindingWording;
-import dev.patientharbor.ruling.Rule;
 import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.wiring.SlotOutcome;
 import dev.patientharbor.wiring.Wiring;
@@ -23,7 +25,7 @@ import java.util.Optional;
  * Reports parameters of value types, and of classes that are not of the code, for which there is
  * nothing to pass.
  */
-final class ValueMissingRule implements Rule {
+final class ValueMissingRule implements CheckRule {
 
     @Override
     public void check(RuleContext context) {
@@ -56,6 +58,7 @@ final class ValueMissingRule implements Rule {
 
     private static void report(
             RuleContext context, Wiring wiring, int seat, Blueprint consumer, List<Need> needs) {
+        FindingReporter reporter = context.reporter();
         Need need = needs.get(0);
         FindingWording wording = context.wording();
         SourcePosition at =
@@ -64,8 +67,7 @@ final class ValueMissingRule implements Rule {
                         .filter(binding -> isOf(binding, consumer))
                         .map(binding -> binding.declared().at())
                         .orElseGet(() -> FindingWording.placeOf(consumer, need));
-        FailureImpact.TouchedConsumers touched =
-                context.reporter().impact(wiring).of(List.of(seat));
+        FailureImpact.TouchedConsumers touched = reporter.impact(wiring).of(List.of(seat));
         Finding told =
                 Finding.of(
                                 FindingKinds.VALUE_MISSING,
@@ -75,11 +77,10 @@ final class ValueMissingRule implements Rule {
                                         + " asks for "
                                         + values(context, needs))
                         .with("reached by", wording.path(wiring, seat));
-        context.reporter()
-                .report(
-                        wiring.profile(),
-                        advised(context, wiring, seat, consumer, need, told)
-                                .touching(List.of(consumer.className()), touched.entries()));
+        reporter.report(
+                wiring.profile(),
+                advised(context, wiring, seat, consumer, need, told)
+                        .touching(List.of(consumer.className()), touched.entries()));
     }
 
     private static String values(RuleContext context, List<Need> needs) {
@@ -123,8 +124,9 @@ final class ValueMissingRule implements Rule {
             Blueprint consumer,
             Need need,
             Finding told) {
+        ResolvedSet set = context.set();
         Optional<String> handler =
-                context.set().consumers().stream()
+                set.consumers().stream()
                         .filter(
                                 stated ->
                                         stated.blueprint()
@@ -162,7 +164,7 @@ final class ValueMissingRule implements Rule {
             return told.with(
                     "write",
                     "{ class: "
-                            + context.set().names().toWrite(consumer.className())
+                            + set.names().toWrite(consumer.className())
                             + ", "
                             + given
                             + " }     in place of its name under decorators");
@@ -171,16 +173,16 @@ final class ValueMissingRule implements Rule {
             return told.with(
                     "do",
                     "bind "
-                            + context.set().text(need.slot())
+                            + set.text(need.slot())
                             + ", or put a class that asks for no such value in its place");
         }
         if (wiring.outcome(seat).binding().isPresent()) {
             return told.with("write", given + "     in its binding");
         }
-        String name = context.set().names().toWrite(consumer.className());
+        String name = set.names().toWrite(consumer.className());
         return told.with(
                 "write",
-                context.wording().toWrite(context.set().slots().slot(seat))
+                context.wording().toWrite(set.slots().slot(seat))
                         + ": { class: "
                         + name
                         + ", "

@@ -9,58 +9,47 @@ import dev.patientharbor.finding.NearNames;
 import dev.patientharbor.model.Binding;
 import dev.patientharbor.model.SupplyEffect;
 import dev.patientharbor.resolve.ResolvedSet;
-import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.CheckRule;
+import dev.patientharbor.ruling.FindingReporter;
 import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.values.ConversionCheck.Problem;
 import java.util.List;
 
 /** Reports given values that are not set, do not convert, or have no parameter. */
-final class ValueRule implements Rule {
+final class ValueRule implements CheckRule {
 
     @Override
     public void check(RuleContext context) {
+        FindingReporter reporter = context.reporter();
         context.set().bindings().forEach(binding -> check(context, binding));
         context.set()
                 .eachDecorator(
                         (statement, decorator) -> {
                             for (ValueFault fault : decorator.valueFaults()) {
-                                context.reporter()
-                                        .report(
-                                                statement,
-                                                decorator,
-                                                finding(context, decorator, fault));
+                                reporter.report(
+                                        statement, decorator, finding(context, decorator, fault));
                             }
                         });
     }
 
     private static void check(RuleContext context, ResolvedBinding binding) {
+        ResolvedSet set = context.set();
+        FindingReporter reporter = context.reporter();
         if (givesInVain(binding.declared()) && binding.slot().isPresent()) {
-            context.reporter()
-                    .report(
-                            context.set().profile(binding.owner()),
-                            List.of(),
-                            inVain(context, binding));
+            reporter.report(set.profile(binding.owner()), List.of(), inVain(context, binding));
         }
         for (ValueFault fault : binding.valueFaults()) {
-            context.reporter()
-                    .report(
-                            binding,
-                            finding(
-                                    context.set(),
-                                    valueText(context, binding, fault),
-                                    slot(context.set(), binding),
-                                    fault));
+            reporter.report(
+                    binding,
+                    finding(set, valueText(context, binding, fault), slot(set, binding), fault));
         }
     }
 
     private static Finding finding(
             RuleContext context, ResolvedDecorator decorator, ValueFault fault) {
-        String name = context.set().maker(decorator.blueprint().orElseThrow());
-        return finding(
-                context.set(),
-                valueText(context, name, fault),
-                context.set().text(decorator.slot()),
-                fault);
+        ResolvedSet set = context.set();
+        String name = set.maker(decorator.blueprint().orElseThrow());
+        return finding(set, valueText(context, name, fault), set.text(decorator.slot()), fault);
     }
 
     /** Whether values or a constructor are named for what takes neither. */

@@ -32,7 +32,7 @@ public final class FailureImpact {
      * sorted.
      */
     public record TouchedConsumers(List<String> consumers, List<String> entries) {
-        public Finding in(Finding finding) {
+        public Finding addedTo(Finding finding) {
             return finding.touching(consumers, entries);
         }
     }

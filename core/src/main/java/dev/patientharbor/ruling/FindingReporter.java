@@ -99,6 +99,15 @@ public final class FindingReporter {
     }
 
     /**
+     * Reports why seats of a profile fail, with the consumers that fail by it.
+     *
+     * @param seats those that fail
+     */
+    public void report(Wiring wiring, List<Integer> seats, Finding finding) {
+        report(wiring.profile(), impact(wiring).of(seats).addedTo(finding));
+    }
+
+    /**
      * Reports what is wrong with something that a profile says and others may inherit. In a partial
      * profile it is reported there alone; otherwise in each profile that it holds for, with those
      * whom it touches there.
@@ -125,7 +134,7 @@ public final class FindingReporter {
                     .computeIfAbsent(owner.profileNumber(), key -> new ArrayList<>())
                     .add(new PartialProfileFinding(owner, finding, touched));
         } else {
-            touched.forEach((heir, whom) -> report(heir, whom.in(finding)));
+            touched.forEach((heir, whom) -> report(heir, whom.addedTo(finding)));
         }
     }
 

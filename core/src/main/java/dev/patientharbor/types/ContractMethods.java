@@ -29,13 +29,6 @@ public final class ContractMethods {
     /** A method, its types as they are in the contract. */
     public record Method(
             String name, List<TypeRef> parameters, TypeRef returns, List<String> thrown) {
-        String text() {
-            return name
-                    + '('
-                    + String.join(", ", parameters.stream().map(TypeRef::text).toList())
-                    + ')';
-        }
-
         /** The erased types, which an overriding method shares. */
         private String key() {
             return name

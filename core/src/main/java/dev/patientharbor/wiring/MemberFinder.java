@@ -8,7 +8,7 @@ import dev.patientharbor.model.Key;
 import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.SupplyEffect;
 import dev.patientharbor.model.TypeRef;
-import dev.patientharbor.needs.Level;
+import dev.patientharbor.needs.BindingLevel;
 import dev.patientharbor.needs.SlotTable;
 import dev.patientharbor.types.Carrier;
 import dev.patientharbor.wiring.SlotFinder.FoundBinding;
@@ -66,7 +66,7 @@ final class MemberFinder {
             TypeRef contract,
             Optional<TypeRef> key,
             Optional<Key> wanted,
-            Level level,
+            BindingLevel level,
             ResolvedProfile profile) {
 
         boolean isMap() {
@@ -84,7 +84,8 @@ final class MemberFinder {
      *
      * @param wanted the key of the collection, if it has one
      */
-    List<Integer> of(Carrier carrier, Optional<Key> wanted, Level level, ResolvedProfile profile) {
+    List<Integer> of(
+            Carrier carrier, Optional<Key> wanted, BindingLevel level, ResolvedProfile profile) {
         TypeRef contract = Carrier.innermost(carrier.content());
         CollectionRequest asked =
                 new CollectionRequest(
@@ -164,7 +165,7 @@ final class MemberFinder {
     }
 
     private List<ResolvedDecorator> decorators(CollectionRequest asked, int slot) {
-        Level level = finder.layeredAt(slot, asked.level(), asked.profile());
+        BindingLevel level = finder.layeredAt(slot, asked.level(), asked.profile());
         return asked.profile().decorators(slots.at(slot, level));
     }
 
@@ -173,7 +174,7 @@ final class MemberFinder {
         if (!isOneOfSeveral || slots.slot(slot).key().isPresent()) {
             return member(asked, slot);
         }
-        Level level = finder.layeredAt(slot, asked.level(), asked.profile());
+        BindingLevel level = finder.layeredAt(slot, asked.level(), asked.profile());
         return slots.at(content(asked, slot), level.variant(own));
     }
 
@@ -230,7 +231,7 @@ final class MemberFinder {
     }
 
     private Variant variant(int slot, FoundBinding found, CollectionRequest asked) {
-        List<Level> search = asked.level().search();
+        List<BindingLevel> search = asked.level().search();
         for (int i = search.size() - 1; i >= 0; i--) {
             int said = slots.at(slot, search.get(i).statedAt());
             if (asked.profile().binding(said).isPresent()) {

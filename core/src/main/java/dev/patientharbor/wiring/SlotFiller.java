@@ -10,10 +10,10 @@ import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.SupplyForm;
 import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.TypeRef.ClassType;
+import dev.patientharbor.needs.BindingLevel;
 import dev.patientharbor.needs.Blueprint;
 import dev.patientharbor.needs.BlueprintMaker;
 import dev.patientharbor.needs.FactoryReader;
-import dev.patientharbor.needs.Level;
 import dev.patientharbor.needs.SlotTable;
 import dev.patientharbor.types.Carrier;
 import dev.patientharbor.types.ValueTypes;
@@ -91,7 +91,7 @@ public final class SlotFiller {
 
     /** What stands in a seat, which is a slot at a level. */
     SlotOutcome fill(int seat, ResolvedProfile profile) {
-        Level level = slots.level(seat);
+        BindingLevel level = slots.level(seat);
         if (level.isCore()) {
             return profile.binding(slots.at(seat, level.statedAt())).map(this::bare).orElseThrow();
         }
@@ -192,7 +192,7 @@ public final class SlotFiller {
 
     /** One of several classes that fill a slot as members of a collection. */
     private SlotOutcome variant(int seat, int own, ResolvedProfile profile) {
-        Level level = slots.level(seat).parent();
+        BindingLevel level = slots.level(seat).parent();
         List<ResolvedDecorator> decorators = usable(slots.at(seat, level), profile);
         FillInSource by = fillIn.allows(slots.slot(seat), slots.slot(own));
         return decorators.isEmpty()
@@ -259,12 +259,12 @@ public final class SlotFiller {
         if (itself && found.level().isWhole()) {
             return seat;
         }
-        Level level = slots.level(seat);
+        BindingLevel level = slots.level(seat);
         return finder.ask(target, itself ? level.outside(found.level()) : level, profile);
     }
 
     private SlotOutcome fillWrapping(int seat, Carrier carrier, ResolvedProfile profile) {
-        Level level = slots.level(seat);
+        BindingLevel level = slots.level(seat);
         Slot slot = slots.slot(seat);
         int content = slots.number(new Slot(carrier.content(), slot.key()));
         return switch (carrier.kind()) {

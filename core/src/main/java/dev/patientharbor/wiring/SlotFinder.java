@@ -8,7 +8,7 @@ import dev.patientharbor.inherited.ResolvedProfile;
 import dev.patientharbor.model.Reach;
 import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.model.TypeRef.ClassType;
-import dev.patientharbor.needs.Level;
+import dev.patientharbor.needs.BindingLevel;
 import dev.patientharbor.needs.Need;
 import dev.patientharbor.needs.SlotTable;
 import dev.patientharbor.types.Carrier;
@@ -41,13 +41,13 @@ public final class SlotFinder {
      */
     int seatFor(int seat, ClassFacts consumer, Need need, ResolvedProfile profile) {
         if (holdsItself(seat, need)) {
-            Level from = limited(start(seat, consumer, profile), consumer, need, profile);
+            BindingLevel from = limited(start(seat, consumer, profile), consumer, need, profile);
             return ask(need.slot(), from.withoutSlot(slots.wholeSlot(seat)), profile);
         }
         if (profile.statesWholeProfileOnly() && slots.level(seat).isWhole()) {
             return ask(need.slot(), slots.whole(), profile);
         }
-        Level start = start(seat, consumer, profile);
+        BindingLevel start = start(seat, consumer, profile);
         return ask(need.slot(), limited(start, consumer, need, profile), profile);
     }
 
@@ -70,20 +70,21 @@ public final class SlotFinder {
      * class's own area if that is inside; and before that at what is said for the class as a
      * consumer.
      */
-    private Level start(int seat, ClassFacts consumer, ResolvedProfile profile) {
-        Level level = slots.level(seat);
+    private BindingLevel start(int seat, ClassFacts consumer, ResolvedProfile profile) {
+        BindingLevel level = slots.level(seat);
         boolean isBeside = level.isCore() || level.variantSlot().isPresent();
-        Level bound = isBeside ? level.parent() : level;
-        Level own = areas.of(consumer);
-        Level area = bound.encloses(own) ? own : bound;
-        Level words = slots.whole().consumer(consumer.name());
+        BindingLevel bound = isBeside ? level.parent() : level;
+        BindingLevel own = areas.of(consumer);
+        BindingLevel area = bound.encloses(own) ? own : bound;
+        BindingLevel words = slots.whole().consumer(consumer.name());
         return profile.statesAt(words) && !area.isConsumer()
                 ? area.consumer(consumer.name())
                 : area;
     }
 
-    private Level limited(Level start, ClassFacts consumer, Need need, ResolvedProfile profile) {
-        Level words = slots.whole().consumer(consumer.name());
+    private BindingLevel limited(
+            BindingLevel start, ClassFacts consumer, Need need, ResolvedProfile profile) {
+        BindingLevel words = slots.whole().consumer(consumer.name());
         Optional<ResolvedReach> reach = Optional.empty();
         for (ResolvedReach one : profile.reaches()) {
             if (one.level() == words) {
@@ -100,10 +101,10 @@ public final class SlotFinder {
         return reach.map(limit -> limited(start, limit)).orElse(start);
     }
 
-    private Level limited(Level start, ResolvedReach reach) {
-        List<Level> way = new ArrayList<>();
-        Level area = start.isConsumer() ? start.parent() : start;
-        for (Level level : start.search()) {
+    private BindingLevel limited(BindingLevel start, ResolvedReach reach) {
+        List<BindingLevel> way = new ArrayList<>();
+        BindingLevel area = start.isConsumer() ? start.parent() : start;
+        for (BindingLevel level : start.search()) {
             boolean own = level == start || level == area;
             boolean wanted =
                     switch (reach.declared().range()) {
@@ -127,22 +128,22 @@ public final class SlotFinder {
     }
 
     /** The seat of what a slot gives to those who look from a level. */
-    int ask(int slot, Level level, ResolvedProfile profile) {
+    int ask(int slot, BindingLevel level, ResolvedProfile profile) {
         if (level.variantSlot().isPresent()) {
             return slots.at(slot, level);
         }
         if (level.leftOutSlot().isPresent()) {
-            Level all = level.parent();
+            BindingLevel all = level.parent();
             boolean isCollected = slots.holdsMany(slot) && find(slot, all, profile).isEmpty();
             return isCollected ? slots.at(slot, level) : ask(slot, all, profile);
         }
-        Level from = level;
+        BindingLevel from = level;
         if (profile.statesWholeProfileOnly() && level.reachesWhole()) {
             from = slots.whole();
         }
-        Optional<Level> layered = Optional.empty();
-        for (Level at : from.search()) {
-            Level words = at.statedAt();
+        Optional<BindingLevel> layered = Optional.empty();
+        for (BindingLevel at : from.search()) {
+            BindingLevel words = at.statedAt();
             if (!at.isWhole() && !profile.statesAt(words)) {
                 continue;
             }
@@ -161,7 +162,8 @@ public final class SlotFinder {
     }
 
     /** What nothing binds depends on who asks, if it is found by way of other slots. */
-    private int unbound(int slot, Level from, Optional<Level> layered, ResolvedProfile profile) {
+    private int unbound(
+            int slot, BindingLevel from, Optional<BindingLevel> layered, ResolvedProfile profile) {
         boolean byOthers =
                 Carrier.of(slots.slot(slot).contract()).isPresent()
                         || !from.reachesWhole()
@@ -173,9 +175,9 @@ public final class SlotFinder {
     }
 
     /** The level at which what fills a slot stands that nothing binds, seen from a level. */
-    Level layeredAt(int slot, Level level, ResolvedProfile profile) {
-        for (Level at : level.search()) {
-            Level words = at.statedAt();
+    BindingLevel layeredAt(int slot, BindingLevel level, ResolvedProfile profile) {
+        for (BindingLevel at : level.search()) {
+            BindingLevel words = at.statedAt();
             if (!at.isWhole()
                     && profile.statesAt(words)
                     && profile.decoratesAt(slots.at(slot, words))) {
@@ -189,7 +191,7 @@ public final class SlotFinder {
      * The bound slots of the same class and key that fit a slot which is not bound exactly: raw
      * ones, and those that a raw or open one allows.
      */
-    List<Integer> fitting(int slot, Level level, ResolvedProfile profile) {
+    List<Integer> fitting(int slot, BindingLevel level, ResolvedProfile profile) {
         List<Integer> alike = slots.ofSameClassAndKey(slot);
         if (alike.size() == 1 || !(slots.slot(slot).contract() instanceof ClassType wanted)) {
             return List.of();
@@ -224,8 +226,8 @@ public final class SlotFinder {
     }
 
     /** The binding of a slot that holds for those who look from a level, and where it stands. */
-    Optional<FoundBinding> find(int slot, Level level, ResolvedProfile profile) {
-        for (Level at : level.search()) {
+    Optional<FoundBinding> find(int slot, BindingLevel level, ResolvedProfile profile) {
+        for (BindingLevel at : level.search()) {
             int said = slots.at(slot, at.statedAt());
             Optional<ResolvedBinding> binding = profile.binding(said);
             if (binding.isPresent()) {
@@ -236,7 +238,7 @@ public final class SlotFinder {
     }
 
     /** A binding, and the level at which it was found. */
-    record FoundBinding(ResolvedBinding binding, Level level) {}
+    record FoundBinding(ResolvedBinding binding, BindingLevel level) {}
 
     /** Whether a slot is of a class, with whatever arguments. */
     private static boolean isOpen(ClassType type) {

@@ -286,7 +286,7 @@ public final class SlotOutcome {
                 || kind == Kind.ABSENT;
     }
 
-    /** Whether all is well with it, as far as it can be reported from it alone. */
+    /** Whether all is well with it, as far as it can be told from it alone. */
     boolean isSound() {
         return switch (kind) {
             case ALIAS, MOCK, VALUE, OPTIONAL, ABSENT, DEFERRED -> true;

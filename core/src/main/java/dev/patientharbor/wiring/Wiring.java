@@ -2,8 +2,8 @@ package dev.patientharbor.wiring;
 
 import dev.patientharbor.declared.ResolvedBinding;
 import dev.patientharbor.inherited.ResolvedProfile;
+import dev.patientharbor.needs.BindingLevel;
 import dev.patientharbor.needs.Blueprint;
-import dev.patientharbor.needs.Level;
 import dev.patientharbor.needs.Need;
 import dev.patientharbor.needs.NeedReader;
 import dev.patientharbor.needs.SlotTable;
@@ -220,7 +220,7 @@ public final class Wiring {
 
     /** The seat at which an alias aims that is bound in this profile. */
     public int aliasSeat(ResolvedBinding alias) {
-        Level level = slots.level(alias.slot().orElseThrow());
+        BindingLevel level = slots.level(alias.slot().orElseThrow());
         int target = alias.target().orElseThrow();
         boolean itself = target == slots.wholeSlot(alias.slot().orElseThrow());
         return filler.finder().ask(target, itself ? slots.whole() : level, profile);

@@ -18,7 +18,7 @@ import dev.patientharbor.model.SetDeclaration;
 import dev.patientharbor.model.Strictness;
 import dev.patientharbor.model.WrittenName;
 import dev.patientharbor.rules.UnmetNeedRule;
-import dev.patientharbor.ruling.Rule;
+import dev.patientharbor.ruling.CheckRule;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -27,14 +27,14 @@ public class RuleFaultTest {
 
     /** What is told where a rule did not come to its end, and another one found something. */
     public static Verdict ofFaultyRule() {
-        Rule faulty =
+        CheckRule faulty =
                 context -> {
                     throw new IllegalStateException("lost");
                 };
         return check(List.of(faulty, new UnmetNeedRule()));
     }
 
-    private static Verdict check(List<Rule> rules) {
+    private static Verdict check(List<CheckRule> rules) {
         SourcePosition at = SourcePosition.startOf("f");
         CodeIndex code =
                 MadeUpCode.of(
@@ -77,7 +77,7 @@ public class RuleFaultTest {
 
     @Test
     void the_other_rules_tell_theirs_and_the_fault_is_named() {
-        Rule faulty =
+        CheckRule faulty =
                 context -> {
                     throw new IllegalStateException("lost");
                 };

@@ -132,7 +132,7 @@ final class RigExtension
     @Override
     public Object resolveParameter(ParameterContext parameter, ExtensionContext context) {
         Parameter asked = parameter.getParameter();
-        Rig rig = rig(parameter, context);
+        Rig rig = rig(context);
         if (isImplementation(asked)) {
             return rig.held(fixed.orElseThrow().implementation().orElseThrow().seat()).innermost();
         }
@@ -141,7 +141,7 @@ final class RigExtension
                 : RigRequest.of(rig, asked.getParameterizedType(), ClaimedParameters.key(asked));
     }
 
-    private Rig rig(ParameterContext parameter, ExtensionContext context) {
+    private Rig rig(ExtensionContext context) {
         Optional<TestRig> own = ownRig(context);
         if (own.isPresent()) {
             return own.get().rig();

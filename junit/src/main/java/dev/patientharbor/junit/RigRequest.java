@@ -10,10 +10,6 @@ final class RigRequest {
 
     private RigRequest() {}
 
-    static boolean isKnown(Rig rig, Type type, Optional<String> key) {
-        return type == Rig.class || type == Roster.class || rig.knows(type, key);
-    }
-
     static Object of(Rig rig, Type type, Optional<String> key) {
         if (type == Rig.class) {
             return rig;

@@ -38,11 +38,6 @@ final class TestRig {
         this.given = given;
     }
 
-    /** The plan before anything is swapped in it. */
-    Plan plan() {
-        return plan;
-    }
-
     synchronized Rig rig() {
         if (rig == null) {
             List<SwappedField> fields = new ArrayList<>();

@@ -20,8 +20,8 @@ import org.mockito.listeners.MethodInvocationReport;
 import org.mockito.stubbing.Answer;
 
 /**
- * Makes mocks by Mockito: of interfaces, abstract and concrete classes. Until they are reported
- * what to answer they answer as the built-in ones do. May be used by several threads.
+ * Makes mocks by Mockito: of interfaces, abstract and concrete classes. Until they are told what to
+ * answer they answer as the built-in ones do. May be used by several threads.
  */
 public final class MockitoMaker implements StandInMaker {
 

@@ -50,10 +50,6 @@ final class YamlMap {
         }
     }
 
-    SourcePosition at() {
-        return at;
-    }
-
     /** The value of a key that the notation knows. */
     Optional<YamlNode> take(String key) {
         known.add(key);

@@ -71,7 +71,7 @@ public final class TrialBuild {
     /**
      * The same.
      *
-     * @param before is reported of each thing before it is done: it may hang, or end the process
+     * @param before is told of each thing before it is done: it may hang, or end the process
      */
     public static List<Finding> of(
             Assembly assembly, ClassLoader loader, Consumer<Attempt> before) {

@@ -3,9 +3,7 @@ package dev.patientharbor.rig;
 import dev.patientharbor.plan.AssemblyPart;
 import java.util.List;
 
-/**
- * Stands for an object whose contract or classes cannot be loaded; whoever asks is reported why.
- */
+/** Stands for an object whose contract or classes cannot be loaded; whoever asks is told why. */
 final class UnusableStation extends ObjectStation {
 
     private final String profile;

@@ -16,7 +16,7 @@ import java.util.Optional;
  * @param arguments what was passed; may hold {@code null}
  * @param answer what was returned; empty for nothing, for {@code null} and for a failure
  * @param failure what was thrown
- * @param caller the class that called, by its binary name; empty if it cannot be reported
+ * @param caller the class that called, by its binary name; empty if it is not known
  */
 public record Call(
         String slot,

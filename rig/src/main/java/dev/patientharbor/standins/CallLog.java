@@ -3,7 +3,7 @@ package dev.patientharbor.standins;
 import java.util.Collection;
 import java.util.function.Supplier;
 
-/** What must be reported of the calls of a mock. May be used by several threads. */
+/** What must be told of the calls of a mock. May be used by several threads. */
 public interface CallLog {
 
     /** A call. */

@@ -18,7 +18,7 @@ public interface StandInMaker {
      *
      * @param contract what it stands in for
      * @param slot the slot that it fills, as text
-     * @param seen must be reported of each call of it
+     * @param seen must be told of each call of it
      */
     Object make(Class<?> contract, String slot, CallLog seen);
 

@@ -14,7 +14,7 @@ import java.util.Optional;
  * out, one where an object stands without its decorators, and one for each of several classes that
  * fill a slot which nothing binds. Two levels of the same making are the same object.
  */
-public final class Level {
+public final class BindingLevel {
 
     private enum Kind {
         WHOLE,
@@ -26,17 +26,17 @@ public final class Level {
         VARIANT
     }
 
-    private final Map<String, Level> known;
+    private final Map<String, BindingLevel> known;
     private final Kind kind;
     private final String name;
-    private final Level parent;
-    private final Level whole;
-    private final Level statedAt;
+    private final BindingLevel parent;
+    private final BindingLevel whole;
+    private final BindingLevel statedAt;
     private final Optional<Integer> slot;
     private final int number;
-    private final List<Level> search;
+    private final List<BindingLevel> search;
 
-    private Level() {
+    private BindingLevel() {
         known = new HashMap<>();
         kind = Kind.WHOLE;
         name = "";
@@ -48,7 +48,8 @@ public final class Level {
         search = List.of(this);
     }
 
-    private Level(Kind kind, String name, Level parent, Optional<Level> statedAt) {
+    private BindingLevel(
+            Kind kind, String name, BindingLevel parent, Optional<BindingLevel> statedAt) {
         known = parent.known;
         whole = parent.whole;
         this.kind = kind;
@@ -57,12 +58,13 @@ public final class Level {
         this.statedAt = statedAt.orElse(this);
         slot = Optional.empty();
         number = known.size() + 1;
-        List<Level> outward = new ArrayList<>(List.of(this));
+        List<BindingLevel> outward = new ArrayList<>(List.of(this));
         outward.addAll(parent.search);
         search = List.copyOf(outward);
     }
 
-    private Level(Kind kind, Level of, Optional<Integer> slot, List<Level> search) {
+    private BindingLevel(
+            Kind kind, BindingLevel of, Optional<Integer> slot, List<BindingLevel> search) {
         known = of.known;
         whole = of.whole;
         this.kind = kind;
@@ -75,36 +77,36 @@ public final class Level {
     }
 
     /** The whole profile, of which all other levels are made; a new one each time. */
-    public static Level newWhole() {
-        return new Level();
+    public static BindingLevel newWhole() {
+        return new BindingLevel();
     }
 
     /** An area in this one, or in the whole profile. */
-    public Level area(String areaName) {
+    public BindingLevel area(String areaName) {
         String key = Kind.AREA.name() + ' ' + areaName + ' ' + number;
-        Level found = known.get(key);
+        BindingLevel found = known.get(key);
         return found != null
                 ? found
-                : add(key, new Level(Kind.AREA, areaName, this, Optional.empty()));
+                : add(key, new BindingLevel(Kind.AREA, areaName, this, Optional.empty()));
     }
 
     /**
      * A consumer that starts in this area. What profiles say for a consumer, they say for it in the
      * whole profile.
      */
-    public Level consumer(String className) {
+    public BindingLevel consumer(String className) {
         String key = Kind.CONSUMER.name() + ' ' + className + ' ' + number;
-        Level found = known.get(key);
+        BindingLevel found = known.get(key);
         if (found != null) {
             return found;
         }
-        Optional<Level> stated =
+        Optional<BindingLevel> stated =
                 isWhole() ? Optional.empty() : Optional.of(whole.consumer(className));
-        return add(key, new Level(Kind.CONSUMER, className, this, stated));
+        return add(key, new BindingLevel(Kind.CONSUMER, className, this, stated));
     }
 
     /** A way from this level that looks at some levels only, nearest first. */
-    public Level limited(List<Level> way) {
+    public BindingLevel limited(List<BindingLevel> way) {
         return made(Kind.LIMITED, Optional.empty(), way);
     }
 
@@ -112,12 +114,12 @@ public final class Level {
      * Returns the level at which a member of a collection looks that asks for the collection: its
      * own slot is left out.
      */
-    public Level withoutSlot(int leftOut) {
+    public BindingLevel withoutSlot(int leftOut) {
         return made(Kind.WITHOUT, Optional.of(leftOut), search);
     }
 
     /** Where what is bound at this level stands without its decorators. */
-    public Level core() {
+    public BindingLevel core() {
         return made(Kind.CORE, Optional.empty(), search);
     }
 
@@ -126,26 +128,28 @@ public final class Level {
      *
      * @param own the slot in which it stands by itself
      */
-    public Level variant(int own) {
+    public BindingLevel variant(int own) {
         return made(Kind.VARIANT, Optional.of(own), search);
     }
 
     /** Where one looks further outward who found something at a level that is looked at. */
-    public Level outside(Level found) {
+    public BindingLevel outside(BindingLevel found) {
         return kind == Kind.LIMITED
                 ? parent.limited(search.subList(search.indexOf(found) + 1, search.size()))
                 : found.parent;
     }
 
-    private Level made(Kind wanted, Optional<Integer> ofSlot, List<Level> way) {
+    private BindingLevel made(Kind wanted, Optional<Integer> ofSlot, List<BindingLevel> way) {
         String steps =
-                wanted == Kind.LIMITED ? way.stream().map(Level::number).toList().toString() : "";
+                wanted == Kind.LIMITED
+                        ? way.stream().map(BindingLevel::number).toList().toString()
+                        : "";
         String key = wanted.name() + ' ' + number + ' ' + ofSlot.orElse(-1) + ' ' + steps;
-        Level found = known.get(key);
-        return found != null ? found : add(key, new Level(wanted, this, ofSlot, way));
+        BindingLevel found = known.get(key);
+        return found != null ? found : add(key, new BindingLevel(wanted, this, ofSlot, way));
     }
 
-    private Level add(String key, Level level) {
+    private BindingLevel add(String key, BindingLevel level) {
         known.put(key, level);
         return level;
     }
@@ -156,23 +160,18 @@ public final class Level {
     }
 
     /** The levels at which a need that starts here looks, nearest first. */
-    public List<Level> search() {
+    public List<BindingLevel> search() {
         return search;
     }
 
     /** The level at which profiles say what holds here. */
-    public Level statedAt() {
+    public BindingLevel statedAt() {
         return statedAt;
     }
 
     /** What encloses it, or what it is made of; the whole profile encloses itself. */
-    public Level parent() {
+    public BindingLevel parent() {
         return parent;
-    }
-
-    /** The whole profile. */
-    public Level whole() {
-        return whole;
     }
 
     /** The area or the consumer's class; empty for the whole profile. */
@@ -210,8 +209,8 @@ public final class Level {
     }
 
     /** Whether it encloses another level, directly or not; none encloses itself. */
-    public boolean encloses(Level inner) {
-        Level at = inner;
+    public boolean encloses(BindingLevel inner) {
+        BindingLevel at = inner;
         while (!at.isWhole()) {
             at = at.parent;
             if (at == this) {
