@@ -32,7 +32,7 @@ class RuleCatalogTest {
 
     private static boolean isRule(Path file) {
         try {
-            return Files.readString(file).contains(" implements Rule {");
+            return Files.readString(file).contains(" implements CheckRule {");
         } catch (IOException fault) {
             throw new IllegalStateException(fault);
         }
