@@ -4,13 +4,23 @@ module dev.patientharbor.core {
 
     exports dev.patientharbor.check;
     exports dev.patientharbor.finding;
-    exports dev.patientharbor.model;
     exports dev.patientharbor.plan;
     exports dev.patientharbor.profiles;
+    exports dev.patientharbor.terms;
+    exports dev.patientharbor.assembly to
+            dev.patientharbor.rig;
     exports dev.patientharbor.code to
             dev.patientharbor.notation;
     exports dev.patientharbor.files to
             dev.patientharbor.notation;
+    exports dev.patientharbor.model to
+            dev.patientharbor.notation,
+            dev.patientharbor.rig;
+    exports dev.patientharbor.texts to
+            dev.patientharbor.junit,
+            dev.patientharbor.notation,
+            dev.patientharbor.report,
+            dev.patientharbor.rig;
     exports dev.patientharbor.types to
             dev.patientharbor.rig;
     exports dev.patientharbor.values to

@@ -1,6 +1,6 @@
 package dev.patientharbor.benchmarks;
 
-import dev.patientharbor.plan.Assembly;
+import dev.patientharbor.assembly.Assembly;
 import dev.patientharbor.rig.Rig;
 import dev.patientharbor.rig.Rigs;
 import java.lang.reflect.Constructor;

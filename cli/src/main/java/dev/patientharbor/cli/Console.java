@@ -1,8 +1,8 @@
 package dev.patientharbor.cli;
 
-import dev.patientharbor.finding.VisibleText;
 import dev.patientharbor.report.TextLayout;
 import dev.patientharbor.report.TextPainter;
+import dev.patientharbor.texts.VisibleText;
 import java.io.FileDescriptor;
 import java.io.PrintStream;
 

@@ -5,28 +5,28 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
+import dev.patientharbor.assembly.AssemblyArgument;
+import dev.patientharbor.assembly.AssemblyPart;
+import dev.patientharbor.assembly.DecoratorLayer;
+import dev.patientharbor.assembly.ObjectMaking;
 import dev.patientharbor.finding.FindingKind;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.Severity;
 import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.model.BuiltIn;
-import dev.patientharbor.model.FillInSource;
 import dev.patientharbor.model.GivenValue;
-import dev.patientharbor.model.ImplementationKind;
-import dev.patientharbor.model.Lifetime;
-import dev.patientharbor.model.Reach;
-import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.Supply;
 import dev.patientharbor.model.SupplyForm;
-import dev.patientharbor.model.TypeRef;
-import dev.patientharbor.model.WrittenName;
 import dev.patientharbor.notation.ProfileFiles;
 import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.AnswerKind;
-import dev.patientharbor.plan.AssemblyArgument;
-import dev.patientharbor.plan.AssemblyPart;
-import dev.patientharbor.plan.DecoratorLayer;
-import dev.patientharbor.plan.ObjectMaking;
+import dev.patientharbor.terms.FillInSource;
+import dev.patientharbor.terms.ImplementationKind;
+import dev.patientharbor.terms.Lifetime;
+import dev.patientharbor.terms.ReachRange;
+import dev.patientharbor.terms.Slot;
+import dev.patientharbor.terms.TypeRef;
+import dev.patientharbor.terms.WrittenName;
 import java.io.IOException;
 import java.io.InputStream;
 import java.lang.reflect.Field;
@@ -153,7 +153,7 @@ class ClosedFamiliesTest {
         words.add(words(Lifetime.values(), Lifetime::word));
         words.add(words(FillInSource.values(), FillInSource::word));
         // With an area, up-to is a key; what is real needs no word, and a mock is no class.
-        words.add(words(Reach.Range.values(), Reach.Range::word).replace(", up-to", ""));
+        words.add(words(ReachRange.values(), ReachRange::word).replace(", up-to", ""));
         words.add(
                 words(ImplementationKind.values(), ImplementationKind::word)
                         .replace("real, ", "")

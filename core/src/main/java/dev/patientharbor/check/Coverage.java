@@ -1,7 +1,7 @@
 package dev.patientharbor.check;
 
-import dev.patientharbor.model.Slot;
 import dev.patientharbor.plan.AnswerKind;
+import dev.patientharbor.terms.Slot;
 import java.util.Collections;
 import java.util.LinkedHashSet;
 import java.util.List;

@@ -1,7 +1,7 @@
 package dev.patientharbor.check;
 
 import dev.patientharbor.finding.Finding;
-import dev.patientharbor.model.Suppression;
+import dev.patientharbor.terms.Suppression;
 
 /**
  * A finding that is not reported, and the word that says so.

@@ -2,11 +2,11 @@ package dev.patientharbor.check;
 
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
-import dev.patientharbor.finding.NameSearch;
 import dev.patientharbor.finding.Severity;
 import dev.patientharbor.model.Strictness;
-import dev.patientharbor.model.Suppression;
 import dev.patientharbor.rules.OverdueRule;
+import dev.patientharbor.terms.Suppression;
+import dev.patientharbor.texts.NameSearch;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;

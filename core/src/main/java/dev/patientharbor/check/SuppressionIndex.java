@@ -2,7 +2,7 @@ package dev.patientharbor.check;
 
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.SourcePosition;
-import dev.patientharbor.model.Suppression;
+import dev.patientharbor.terms.Suppression;
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.util.ArrayList;

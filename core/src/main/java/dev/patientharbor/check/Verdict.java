@@ -1,20 +1,20 @@
 package dev.patientharbor.check;
 
+import dev.patientharbor.assembly.Assembly;
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.CodeIndex;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.FindingText;
-import dev.patientharbor.finding.NearNames;
-import dev.patientharbor.finding.RequiredArgument;
 import dev.patientharbor.finding.Severity;
 import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.names.ClassNames;
-import dev.patientharbor.plan.Assembly;
 import dev.patientharbor.plan.Roster;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.rosters.AssemblyMaker;
 import dev.patientharbor.rosters.RosterMaker;
+import dev.patientharbor.texts.NearNames;
+import dev.patientharbor.texts.RequiredArgument;
 import dev.patientharbor.wiring.Wiring;
 import java.time.LocalDate;
 import java.util.ArrayList;

@@ -2,7 +2,7 @@ package dev.patientharbor.code;
 
 import dev.patientharbor.files.FileIdentity;
 import dev.patientharbor.finding.Finding;
-import dev.patientharbor.model.WrittenName;
+import dev.patientharbor.terms.WrittenName;
 import java.io.File;
 import java.io.IOException;
 import java.nio.file.Files;

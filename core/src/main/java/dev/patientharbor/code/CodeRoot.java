@@ -2,7 +2,7 @@ package dev.patientharbor.code;
 
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
-import dev.patientharbor.model.WrittenName;
+import dev.patientharbor.terms.WrittenName;
 import java.nio.file.Path;
 
 /**

@@ -1,6 +1,6 @@
 package dev.patientharbor.code;
 
-import dev.patientharbor.model.TypeRef;
+import dev.patientharbor.terms.TypeRef;
 import java.lang.reflect.Modifier;
 import java.util.List;
 import java.util.Optional;

@@ -1,7 +1,7 @@
 package dev.patientharbor.code;
 
-import dev.patientharbor.model.TypeRef;
-import dev.patientharbor.model.TypeRef.ClassType;
+import dev.patientharbor.terms.TypeRef;
+import dev.patientharbor.terms.TypeRef.ClassType;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

@@ -1,10 +1,10 @@
 package dev.patientharbor.declared;
 
 import dev.patientharbor.model.StatedConsumer;
-import dev.patientharbor.model.WrittenName;
 import dev.patientharbor.names.NameLookup;
 import dev.patientharbor.needs.Blueprint;
 import dev.patientharbor.plan.PassedParameter;
+import dev.patientharbor.terms.WrittenName;
 import java.util.List;
 import java.util.Optional;
 

@@ -1,6 +1,6 @@
 package dev.patientharbor.declared;
 
-import dev.patientharbor.model.Demand;
+import dev.patientharbor.terms.DemandKind;
 import java.util.Optional;
 
 /**
@@ -8,4 +8,4 @@ import java.util.Optional;
  *
  * @param slot the number of the slot in the whole profile, if it is of one and its names are known
  */
-public record RuleSubject(Demand.Kind kind, Optional<Integer> slot) {}
+public record RuleSubject(DemandKind kind, Optional<Integer> slot) {}

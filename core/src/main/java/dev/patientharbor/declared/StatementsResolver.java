@@ -10,10 +10,11 @@ import dev.patientharbor.model.Loosening;
 import dev.patientharbor.model.PlaceStatements;
 import dev.patientharbor.model.Profile;
 import dev.patientharbor.model.Reach;
-import dev.patientharbor.model.WrittenName;
 import dev.patientharbor.names.ClassNames;
 import dev.patientharbor.names.NameLookup;
 import dev.patientharbor.needs.BindingLevel;
+import dev.patientharbor.terms.DemandKind;
+import dev.patientharbor.terms.WrittenName;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -81,7 +82,7 @@ public final class StatementsResolver {
         List<NameLookup> lookups = new ArrayList<>();
         Optional<Integer> slot =
                 demand.slot().flatMap(named -> bindings.number(named, demand.at(), lookups));
-        if (demand.kind() == Demand.Kind.OUTERMOST) {
+        if (demand.kind() == DemandKind.OUTERMOST) {
             demand.words().stream().map(names::lookup).forEach(lookups::add);
         }
         return new ResolvedDemand(demand, lookups, slot);

@@ -2,12 +2,12 @@ package dev.patientharbor.declared;
 
 import dev.patientharbor.model.GivenArguments;
 import dev.patientharbor.model.GivenValue;
-import dev.patientharbor.model.Slot;
-import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.needs.Blueprint;
 import dev.patientharbor.needs.Need;
 import dev.patientharbor.needs.SlotTable;
 import dev.patientharbor.plan.NeedPlace;
+import dev.patientharbor.terms.Slot;
+import dev.patientharbor.terms.TypeRef;
 import dev.patientharbor.types.ValueTypes;
 import dev.patientharbor.values.ConversionCheck;
 import java.util.ArrayList;

@@ -1,5 +1,6 @@
 package dev.patientharbor.finding;
 
+import dev.patientharbor.texts.NameList;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;

@@ -1,5 +1,6 @@
 package dev.patientharbor.finding;
 
+import dev.patientharbor.texts.VisibleText;
 import java.util.List;
 
 /** A finding as text of several lines, for messages of exceptions: what, where, what to do. */

@@ -1,6 +1,6 @@
 /**
- * What the tool tells its user: findings, where they stand and how grave they are.
+ * What the tool reports to its user: findings, where they stand and how grave they are.
  *
- * <p>Knows nothing of profiles or classes; every other package may use it. Stable.
+ * <p>Knows nothing of profiles or classes; every package but {@code texts} may use it. Stable.
  */
 package dev.patientharbor.finding;

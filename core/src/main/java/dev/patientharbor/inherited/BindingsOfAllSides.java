@@ -2,11 +2,11 @@ package dev.patientharbor.inherited;
 
 import dev.patientharbor.declared.ResolvedBinding;
 import dev.patientharbor.declared.ResolvedDecoratorStatement;
-import dev.patientharbor.model.ImplementationKind;
-import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.SupplyEffect;
 import dev.patientharbor.names.NameLookup;
 import dev.patientharbor.needs.SlotTable;
+import dev.patientharbor.terms.ImplementationKind;
+import dev.patientharbor.terms.Slot;
 import dev.patientharbor.types.Carrier;
 import java.util.ArrayList;
 import java.util.HashMap;

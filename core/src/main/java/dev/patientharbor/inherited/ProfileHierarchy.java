@@ -1,7 +1,7 @@
 package dev.patientharbor.inherited;
 
 import dev.patientharbor.model.Profile;
-import dev.patientharbor.model.WrittenName;
+import dev.patientharbor.terms.WrittenName;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.BitSet;

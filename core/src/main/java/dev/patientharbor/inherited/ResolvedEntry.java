@@ -2,7 +2,7 @@ package dev.patientharbor.inherited;
 
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.model.EntryText;
-import dev.patientharbor.model.WrittenName;
+import dev.patientharbor.terms.WrittenName;
 import java.util.List;
 
 /**

@@ -2,12 +2,12 @@ package dev.patientharbor.inherited;
 
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.CodePlaces;
-import dev.patientharbor.finding.NameSearch;
 import dev.patientharbor.model.Profile;
 import dev.patientharbor.model.SetDeclaration;
-import dev.patientharbor.model.WrittenName;
 import dev.patientharbor.names.ClassNames;
 import dev.patientharbor.names.NameLookup;
+import dev.patientharbor.terms.WrittenName;
+import dev.patientharbor.texts.NameSearch;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.Collection;

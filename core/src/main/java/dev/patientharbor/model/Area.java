@@ -1,6 +1,7 @@
 package dev.patientharbor.model;
 
 import dev.patientharbor.finding.SourcePosition;
+import dev.patientharbor.terms.WrittenName;
 import java.util.List;
 import java.util.Optional;
 

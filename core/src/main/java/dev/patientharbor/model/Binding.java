@@ -1,6 +1,9 @@
 package dev.patientharbor.model;
 
 import dev.patientharbor.finding.SourcePosition;
+import dev.patientharbor.terms.Grounds;
+import dev.patientharbor.terms.Lifetime;
+import dev.patientharbor.terms.Slot;
 import java.util.List;
 import java.util.Optional;
 

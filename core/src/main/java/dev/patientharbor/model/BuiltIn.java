@@ -1,5 +1,6 @@
 package dev.patientharbor.model;
 
+import dev.patientharbor.terms.WrittenName;
 import java.time.Duration;
 import java.util.Optional;
 import java.util.Set;

@@ -1,6 +1,7 @@
 package dev.patientharbor.model;
 
 import dev.patientharbor.finding.Finding;
+import dev.patientharbor.terms.Settings;
 import java.time.LocalDate;
 import java.util.List;
 

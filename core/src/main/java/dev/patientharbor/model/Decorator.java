@@ -1,5 +1,6 @@
 package dev.patientharbor.model;
 
+import dev.patientharbor.terms.WrittenName;
 import java.util.List;
 import java.util.Optional;
 

@@ -1,6 +1,10 @@
 package dev.patientharbor.model;
 
 import dev.patientharbor.finding.SourcePosition;
+import dev.patientharbor.terms.DemandKind;
+import dev.patientharbor.terms.Lifetime;
+import dev.patientharbor.terms.Slot;
+import dev.patientharbor.terms.WrittenName;
 import java.util.List;
 import java.util.Optional;
 
@@ -14,39 +18,12 @@ import java.util.Optional;
  * @param at where it stands
  */
 public record Demand(
-        Kind kind,
+        DemandKind kind,
         Optional<Slot> slot,
         List<WrittenName> words,
         Optional<Lifetime> lifetime,
         SourcePosition at) {
     public Demand {
         words = List.copyOf(words);
-    }
-
-    /** What may be demanded. */
-    public enum Kind {
-        /** No fake, stub or mock anywhere. */
-        NO_STAND_INS("stand-ins"),
-        /** These keys of a contract are served. */
-        KEYS("keys"),
-        /** This decorator is the outermost. */
-        OUTERMOST("outermost"),
-        /** The real thing, whatever the key and the level. */
-        MUST_BE_REAL("must-be-real"),
-        /** Never the real thing, whatever the key and the level, used or not. */
-        NEVER_REAL("never-real"),
-        /** It lives as long as that. */
-        LIFETIME("lifetimes");
-
-        private final String word;
-
-        Kind(String word) {
-            this.word = word;
-        }
-
-        /** The word that says it, as in a file. */
-        public String word() {
-            return word;
-        }
     }
 }

@@ -1,6 +1,8 @@
 package dev.patientharbor.model;
 
 import dev.patientharbor.finding.SourcePosition;
+import dev.patientharbor.terms.Slot;
+import dev.patientharbor.terms.WrittenName;
 import java.util.List;
 
 /**

@@ -1,5 +1,7 @@
 package dev.patientharbor.model;
 
+import dev.patientharbor.terms.Lifetime;
+import dev.patientharbor.terms.WrittenName;
 import java.util.List;
 
 /**

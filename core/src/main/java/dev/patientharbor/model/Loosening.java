@@ -1,6 +1,8 @@
 package dev.patientharbor.model;
 
 import dev.patientharbor.finding.SourcePosition;
+import dev.patientharbor.terms.DemandKind;
+import dev.patientharbor.terms.Slot;
 import java.util.Optional;
 
 /**
@@ -11,7 +13,7 @@ import java.util.Optional;
  * @param because why
  * @param at where it stands
  */
-public record Loosening(Demand.Kind kind, Optional<Slot> slot, String because, SourcePosition at) {
+public record Loosening(DemandKind kind, Optional<Slot> slot, String because, SourcePosition at) {
     public Loosening {
         if (because.isBlank()) {
             throw new IllegalArgumentException("a rule is loosened without a reason");

@@ -1,5 +1,7 @@
 package dev.patientharbor.model;
 
+import dev.patientharbor.terms.WrittenName;
+
 /**
  * What a profile says for one area or one consumer.
  *

@@ -1,6 +1,9 @@
 package dev.patientharbor.model;
 
 import dev.patientharbor.finding.SourcePosition;
+import dev.patientharbor.terms.FillInSource;
+import dev.patientharbor.terms.Lifetime;
+import dev.patientharbor.terms.WrittenName;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;

@@ -1,5 +1,7 @@
 package dev.patientharbor.model;
 
+import dev.patientharbor.terms.Slot;
+import dev.patientharbor.terms.WrittenName;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;

@@ -1,6 +1,7 @@
 package dev.patientharbor.model;
 
 import dev.patientharbor.finding.Severity;
+import dev.patientharbor.terms.Suppression;
 import java.util.List;
 import java.util.Map;
 

@@ -1,5 +1,8 @@
 package dev.patientharbor.model;
 
+import dev.patientharbor.terms.ImplementationKind;
+import dev.patientharbor.terms.Slot;
+import dev.patientharbor.terms.WrittenName;
 import java.util.List;
 import java.util.Optional;
 

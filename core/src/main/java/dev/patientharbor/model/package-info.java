@@ -1,7 +1,7 @@
 /**
- * What a user declares: profiles, bindings, supplies, decorators, and the slots they speak of.
+ * What a user declares: profiles, bindings, supplies, decorators.
  *
  * <p>Plain immutable values that refuse nonsense at once; no files, no classes, no decisions. Names
- * of classes stand here as they were written; {@code resolve} looks them up. Stable.
+ * of classes stand here as they were written; {@code declared} looks them up. Internal: may change.
  */
 package dev.patientharbor.model;

@@ -2,13 +2,13 @@ package dev.patientharbor.names;
 
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.CodeIndex;
-import dev.patientharbor.finding.NameSearch;
 import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.model.BuiltIn;
 import dev.patientharbor.model.SetDeclaration;
-import dev.patientharbor.model.SlotParser;
 import dev.patientharbor.model.StatedConsumer;
-import dev.patientharbor.model.WrittenName;
+import dev.patientharbor.terms.SlotParser;
+import dev.patientharbor.terms.WrittenName;
+import dev.patientharbor.texts.NameSearch;
 import dev.patientharbor.types.Carrier;
 import java.util.ArrayList;
 import java.util.HashMap;

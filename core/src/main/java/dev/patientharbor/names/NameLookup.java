@@ -1,7 +1,7 @@
 package dev.patientharbor.names;
 
 import dev.patientharbor.code.ClassFacts;
-import dev.patientharbor.model.WrittenName;
+import dev.patientharbor.terms.WrittenName;
 import java.util.List;
 import java.util.Optional;
 

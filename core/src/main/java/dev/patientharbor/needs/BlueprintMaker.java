@@ -1,7 +1,7 @@
 package dev.patientharbor.needs;
 
 import dev.patientharbor.code.ClassFacts;
-import dev.patientharbor.model.TypeRef.ClassType;
+import dev.patientharbor.terms.TypeRef.ClassType;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;

@@ -2,8 +2,8 @@ package dev.patientharbor.needs;
 
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.ExecutableFacts;
-import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.needs.BuildFault.Reason;
+import dev.patientharbor.terms.TypeRef;
 import java.util.List;
 import java.util.Optional;
 

@@ -2,10 +2,10 @@ package dev.patientharbor.needs;
 
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.ExecutableFacts;
-import dev.patientharbor.model.Slot;
-import dev.patientharbor.model.TypeRef;
-import dev.patientharbor.model.TypeRef.ClassType;
 import dev.patientharbor.plan.NeedPlace;
+import dev.patientharbor.terms.Slot;
+import dev.patientharbor.terms.TypeRef;
+import dev.patientharbor.terms.TypeRef.ClassType;
 import java.lang.reflect.Modifier;
 import java.util.ArrayList;
 import java.util.List;

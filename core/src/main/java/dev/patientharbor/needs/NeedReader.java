@@ -1,17 +1,17 @@
 package dev.patientharbor.needs;
 
+import dev.patientharbor.assembly.MarkedMember;
 import dev.patientharbor.code.AnnotationFacts;
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.CodeIndex;
 import dev.patientharbor.code.ExecutableFacts;
 import dev.patientharbor.code.FieldFacts;
 import dev.patientharbor.code.LookupFacts;
-import dev.patientharbor.model.Key;
-import dev.patientharbor.model.Slot;
-import dev.patientharbor.model.TypeRef;
-import dev.patientharbor.model.TypeRef.ClassType;
-import dev.patientharbor.plan.MarkedMember;
 import dev.patientharbor.plan.NeedPlace;
+import dev.patientharbor.terms.Key;
+import dev.patientharbor.terms.Slot;
+import dev.patientharbor.terms.TypeRef;
+import dev.patientharbor.terms.TypeRef.ClassType;
 import dev.patientharbor.types.Carrier;
 import dev.patientharbor.types.GenericTypes;
 import java.lang.reflect.Modifier;

@@ -1,10 +1,10 @@
 package dev.patientharbor.plan;
 
 import dev.patientharbor.finding.SourcePosition;
-import dev.patientharbor.model.FillInSource;
-import dev.patientharbor.model.Key;
-import dev.patientharbor.model.ShortName;
-import dev.patientharbor.model.Slot;
+import dev.patientharbor.terms.FillInSource;
+import dev.patientharbor.terms.Key;
+import dev.patientharbor.terms.ShortName;
+import dev.patientharbor.terms.Slot;
 import java.util.List;
 import java.util.Optional;
 

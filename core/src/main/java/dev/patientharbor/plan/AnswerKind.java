@@ -1,6 +1,6 @@
 package dev.patientharbor.plan;
 
-import dev.patientharbor.model.ImplementationKind;
+import dev.patientharbor.terms.ImplementationKind;
 
 /** What a need receives, in one word. */
 public enum AnswerKind {

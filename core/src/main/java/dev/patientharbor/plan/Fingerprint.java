@@ -1,7 +1,7 @@
 package dev.patientharbor.plan;
 
-import dev.patientharbor.model.Key;
-import dev.patientharbor.model.Slot;
+import dev.patientharbor.terms.Key;
+import dev.patientharbor.terms.Slot;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;

@@ -1,6 +1,6 @@
 package dev.patientharbor.plan;
 
-import dev.patientharbor.model.Lifetime;
+import dev.patientharbor.terms.Lifetime;
 
 /**
  * A lifetime, and what decided it.

@@ -1,6 +1,6 @@
 package dev.patientharbor.plan;
 
-import dev.patientharbor.model.ShortName;
+import dev.patientharbor.terms.ShortName;
 import java.util.Comparator;
 
 /**

@@ -1,6 +1,6 @@
 package dev.patientharbor.plan;
 
-import dev.patientharbor.model.TypeRef;
+import dev.patientharbor.terms.TypeRef;
 
 /**
  * A parameter of a handler that its caller passes, so that nothing supplies it.

@@ -1,9 +1,9 @@
 package dev.patientharbor.plan;
 
-import dev.patientharbor.finding.NearNames;
-import dev.patientharbor.finding.RequiredArgument;
 import dev.patientharbor.model.BuiltIn;
-import dev.patientharbor.model.ShortName;
+import dev.patientharbor.terms.ShortName;
+import dev.patientharbor.texts.NearNames;
+import dev.patientharbor.texts.RequiredArgument;
 import java.util.List;
 import java.util.TreeSet;
 import java.util.stream.Collectors;

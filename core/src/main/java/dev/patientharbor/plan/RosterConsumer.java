@@ -1,7 +1,7 @@
 package dev.patientharbor.plan;
 
-import dev.patientharbor.finding.NearNames;
-import dev.patientharbor.finding.RequiredArgument;
+import dev.patientharbor.texts.NearNames;
+import dev.patientharbor.texts.RequiredArgument;
 import java.util.List;
 
 /** One consumer of a profile, and what it receives. */

@@ -1,7 +1,7 @@
 package dev.patientharbor.plan;
 
-import dev.patientharbor.model.ShortName;
-import dev.patientharbor.model.Slot;
+import dev.patientharbor.terms.ShortName;
+import dev.patientharbor.terms.Slot;
 import java.util.Comparator;
 import java.util.Optional;
 

@@ -1,7 +1,7 @@
 package dev.patientharbor.plan;
 
 import dev.patientharbor.model.CannedMethod;
-import dev.patientharbor.model.Slot;
+import dev.patientharbor.terms.Slot;
 import java.util.List;
 
 /**

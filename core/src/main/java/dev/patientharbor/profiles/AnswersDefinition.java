@@ -3,7 +3,7 @@ package dev.patientharbor.profiles;
 import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.model.CannedMethod;
 import dev.patientharbor.model.GivenValue;
-import dev.patientharbor.model.WrittenName;
+import dev.patientharbor.terms.WrittenName;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;

@@ -2,7 +2,7 @@ package dev.patientharbor.profiles;
 
 import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.model.Area;
-import dev.patientharbor.model.WrittenName;
+import dev.patientharbor.terms.WrittenName;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

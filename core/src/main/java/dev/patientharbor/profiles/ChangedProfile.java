@@ -6,7 +6,7 @@ import dev.patientharbor.model.PlaceStatements;
 import dev.patientharbor.model.Profile;
 import dev.patientharbor.model.ProfileTerms;
 import dev.patientharbor.model.SetDeclaration;
-import dev.patientharbor.model.WrittenName;
+import dev.patientharbor.terms.WrittenName;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;

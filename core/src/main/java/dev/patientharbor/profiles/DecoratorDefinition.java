@@ -4,7 +4,7 @@ import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.model.BuiltIn;
 import dev.patientharbor.model.BuiltIn.When;
 import dev.patientharbor.model.Decorator;
-import dev.patientharbor.model.WrittenName;
+import dev.patientharbor.terms.WrittenName;
 import java.time.Duration;
 import java.util.Arrays;
 import java.util.Optional;

@@ -1,12 +1,13 @@
 package dev.patientharbor.profiles;
 
-import dev.patientharbor.finding.RequiredArgument;
 import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.model.Binding;
 import dev.patientharbor.model.LevelStatements;
 import dev.patientharbor.model.Reach;
-import dev.patientharbor.model.Slot;
-import dev.patientharbor.model.WrittenName;
+import dev.patientharbor.terms.ReachRange;
+import dev.patientharbor.terms.Slot;
+import dev.patientharbor.terms.WrittenName;
+import dev.patientharbor.texts.RequiredArgument;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -102,11 +103,11 @@ public class LevelDefinition {
      * Limits where a need looks.
      *
      * @param need its name, or its slot as text
-     * @param range all but {@link Reach.Range#UP_TO}
+     * @param range all but {@link ReachRange#UP_TO}
      * @throws IllegalArgumentException for {@code UP_TO}, which wants an area
      */
-    public void reach(String need, Reach.Range range) {
-        if (range == Reach.Range.UP_TO) {
+    public void reach(String need, ReachRange range) {
+        if (range == ReachRange.UP_TO) {
             throw new IllegalArgumentException("up to which area? use reachUpTo(need, area)");
         }
         reaches.add(
@@ -119,7 +120,7 @@ public class LevelDefinition {
         reaches.add(
                 new Reach(
                         new WrittenName(need, at),
-                        Reach.Range.UP_TO,
+                        ReachRange.UP_TO,
                         Optional.of(new WrittenName(area, at))));
     }
 

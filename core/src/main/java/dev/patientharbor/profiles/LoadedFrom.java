@@ -1,7 +1,7 @@
 package dev.patientharbor.profiles;
 
 import dev.patientharbor.finding.SourcePosition;
-import dev.patientharbor.model.WrittenName;
+import dev.patientharbor.terms.WrittenName;
 import java.net.URISyntaxException;
 import java.nio.file.FileSystemNotFoundException;
 import java.nio.file.Path;

@@ -1,11 +1,11 @@
 package dev.patientharbor.profiles;
 
-import dev.patientharbor.finding.RequiredArgument;
 import dev.patientharbor.finding.SourcePosition;
-import dev.patientharbor.model.Key;
-import dev.patientharbor.model.Slot;
-import dev.patientharbor.model.SlotParser;
-import dev.patientharbor.model.WrittenName;
+import dev.patientharbor.terms.Key;
+import dev.patientharbor.terms.Slot;
+import dev.patientharbor.terms.SlotParser;
+import dev.patientharbor.terms.WrittenName;
+import dev.patientharbor.texts.RequiredArgument;
 import java.util.Arrays;
 import java.util.LinkedHashSet;
 import java.util.List;

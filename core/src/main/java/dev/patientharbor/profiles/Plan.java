@@ -1,12 +1,12 @@
 package dev.patientharbor.profiles;
 
+import dev.patientharbor.assembly.Assembly;
 import dev.patientharbor.check.IncompleteProfileException;
 import dev.patientharbor.check.Verdict;
-import dev.patientharbor.finding.RequiredArgument;
 import dev.patientharbor.finding.SourcePosition;
-import dev.patientharbor.model.Slot;
-import dev.patientharbor.plan.Assembly;
 import dev.patientharbor.plan.Roster;
+import dev.patientharbor.terms.Slot;
+import dev.patientharbor.texts.RequiredArgument;
 
 /**
  * The whole answer for one profile that is complete: who receives what, and how its objects are

@@ -2,12 +2,12 @@ package dev.patientharbor.profiles;
 
 import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.model.Expectation;
-import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.PlaceStatements;
 import dev.patientharbor.model.Profile;
 import dev.patientharbor.model.ProfileTerms;
-import dev.patientharbor.model.Slot;
-import dev.patientharbor.model.WrittenName;
+import dev.patientharbor.terms.Lifetime;
+import dev.patientharbor.terms.Slot;
+import dev.patientharbor.terms.WrittenName;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;

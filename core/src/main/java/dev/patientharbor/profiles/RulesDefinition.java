@@ -2,11 +2,11 @@ package dev.patientharbor.profiles;
 
 import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.model.Demand;
-import dev.patientharbor.model.Demand.Kind;
-import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.Loosening;
-import dev.patientharbor.model.Slot;
-import dev.patientharbor.model.WrittenName;
+import dev.patientharbor.terms.DemandKind;
+import dev.patientharbor.terms.Lifetime;
+import dev.patientharbor.terms.Slot;
+import dev.patientharbor.terms.WrittenName;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -36,7 +36,7 @@ import java.util.Optional;
  *                                 drill.rules(
  *                                         rules ->
  *                                                 rules.loosen(
- *                                                         Demand.Kind.NEVER_REAL,
+ *                                                         DemandKind.NEVER_REAL,
  *                                                         PilotPager.class,
  *                                                         "the crew is told beforehand"));
  *                             });
@@ -57,7 +57,7 @@ public final class RulesDefinition {
     /** No fake, stub or mock anywhere. */
     public RulesDefinition standInsForbidden() {
         add(
-                Kind.NO_STAND_INS,
+                DemandKind.NO_STAND_INS,
                 Optional.empty(),
                 List.of(),
                 Optional.empty(),
@@ -67,20 +67,20 @@ public final class RulesDefinition {
 
     /** These slots are filled by the real thing, whatever the key and the level. */
     public RulesDefinition mustBeReal(Object... slots) {
-        each(Kind.MUST_BE_REAL, slots, CallerPositions.here());
+        each(DemandKind.MUST_BE_REAL, slots, CallerPositions.here());
         return this;
     }
 
     /** These slots are never filled by the real thing, used or not. */
     public RulesDefinition neverReal(Object... slots) {
-        each(Kind.NEVER_REAL, slots, CallerPositions.here());
+        each(DemandKind.NEVER_REAL, slots, CallerPositions.here());
         return this;
     }
 
     /** These keys of a contract are served. */
     public RulesDefinition keys(Object slot, String... keys) {
         SourcePosition at = CallerPositions.here();
-        add(Kind.KEYS, slot(slot), NameCollector.written(keys, at), Optional.empty(), at);
+        add(DemandKind.KEYS, slot(slot), NameCollector.written(keys, at), Optional.empty(), at);
         return this;
     }
 
@@ -88,18 +88,23 @@ public final class RulesDefinition {
     public RulesDefinition outermost(Object slot, Class<?> decorator) {
         SourcePosition at = CallerPositions.here();
         List<WrittenName> layer = List.of(names.written(decorator, at));
-        add(Kind.OUTERMOST, slot(slot), layer, Optional.empty(), at);
+        add(DemandKind.OUTERMOST, slot(slot), layer, Optional.empty(), at);
         return this;
     }
 
     /** What fills a slot lives as long as that. */
     public RulesDefinition lifetime(Object slot, Lifetime lifetime) {
-        add(Kind.LIFETIME, slot(slot), List.of(), Optional.of(lifetime), CallerPositions.here());
+        add(
+                DemandKind.LIFETIME,
+                slot(slot),
+                List.of(),
+                Optional.of(lifetime),
+                CallerPositions.here());
         return this;
     }
 
     /** Need not keep a rule of a parent about a slot, and says why. */
-    public RulesDefinition loosen(Kind rule, Object slot, String because) {
+    public RulesDefinition loosen(DemandKind rule, Object slot, String because) {
         loosenings.add(new Loosening(rule, slot(slot), because, CallerPositions.here()));
         return this;
     }
@@ -108,11 +113,14 @@ public final class RulesDefinition {
     public RulesDefinition loosenStandIns(String because) {
         loosenings.add(
                 new Loosening(
-                        Kind.NO_STAND_INS, Optional.empty(), because, CallerPositions.here()));
+                        DemandKind.NO_STAND_INS,
+                        Optional.empty(),
+                        because,
+                        CallerPositions.here()));
         return this;
     }
 
-    private void each(Kind kind, Object[] slots, SourcePosition at) {
+    private void each(DemandKind kind, Object[] slots, SourcePosition at) {
         for (Object one : slots) {
             add(kind, slot(one), List.of(), Optional.empty(), at);
         }
@@ -129,7 +137,7 @@ public final class RulesDefinition {
     }
 
     private void add(
-            Kind kind,
+            DemandKind kind,
             Optional<Slot> slot,
             List<WrittenName> words,
             Optional<Lifetime> lifetime,

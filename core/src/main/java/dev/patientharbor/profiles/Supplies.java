@@ -1,10 +1,10 @@
 package dev.patientharbor.profiles;
 
-import dev.patientharbor.finding.RequiredArgument;
-import dev.patientharbor.model.ImplementationKind;
-import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.Supply;
-import dev.patientharbor.model.WrittenName;
+import dev.patientharbor.terms.ImplementationKind;
+import dev.patientharbor.terms.Slot;
+import dev.patientharbor.terms.WrittenName;
+import dev.patientharbor.texts.RequiredArgument;
 import java.util.Arrays;
 import java.util.function.Consumer;
 import java.util.function.Supplier;

@@ -2,11 +2,11 @@ package dev.patientharbor.profiles;
 
 import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.model.Binding;
-import dev.patientharbor.model.Grounds;
-import dev.patientharbor.model.ImplementationKind;
-import dev.patientharbor.model.Lifetime;
-import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.Supply;
+import dev.patientharbor.terms.Grounds;
+import dev.patientharbor.terms.ImplementationKind;
+import dev.patientharbor.terms.Lifetime;
+import dev.patientharbor.terms.Slot;
 import java.time.LocalDate;
 import java.util.Optional;
 import java.util.function.BiFunction;

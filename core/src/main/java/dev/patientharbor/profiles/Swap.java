@@ -1,15 +1,15 @@
 package dev.patientharbor.profiles;
 
-import dev.patientharbor.finding.NearNames;
+import dev.patientharbor.assembly.AssemblyPart;
+import dev.patientharbor.assembly.DecoratorLayer;
 import dev.patientharbor.model.Binding;
 import dev.patientharbor.model.LevelStatements;
-import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.Supply;
 import dev.patientharbor.model.SupplyForm;
-import dev.patientharbor.model.WrittenName;
 import dev.patientharbor.plan.Answer.Seat;
-import dev.patientharbor.plan.AssemblyPart;
-import dev.patientharbor.plan.DecoratorLayer;
+import dev.patientharbor.terms.Slot;
+import dev.patientharbor.terms.WrittenName;
+import dev.patientharbor.texts.NearNames;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;

@@ -2,10 +2,10 @@ package dev.patientharbor.rules;
 
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
-import dev.patientharbor.finding.NearNames;
 import dev.patientharbor.ruling.CheckRule;
 import dev.patientharbor.ruling.FindingReporter;
 import dev.patientharbor.ruling.RuleContext;
+import dev.patientharbor.texts.NearNames;
 import dev.patientharbor.values.AnswerFault;
 
 /** Reports canned answers that their contract cannot take. */

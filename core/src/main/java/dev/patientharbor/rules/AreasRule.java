@@ -4,14 +4,14 @@ import dev.patientharbor.declared.AreaTable;
 import dev.patientharbor.declared.UnknownPlace;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
-import dev.patientharbor.finding.NameList;
-import dev.patientharbor.finding.NameSearch;
 import dev.patientharbor.model.Area;
 import dev.patientharbor.names.NameLookup;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.ruling.CheckRule;
 import dev.patientharbor.ruling.FindingReporter;
 import dev.patientharbor.ruling.RuleContext;
+import dev.patientharbor.texts.NameList;
+import dev.patientharbor.texts.NameSearch;
 import java.util.List;
 import java.util.Optional;
 

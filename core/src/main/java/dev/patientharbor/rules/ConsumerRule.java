@@ -4,8 +4,6 @@ import dev.patientharbor.code.ExecutableFacts;
 import dev.patientharbor.declared.ResolvedConsumer;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
-import dev.patientharbor.finding.NearNames;
-import dev.patientharbor.model.WrittenName;
 import dev.patientharbor.names.NameLookup;
 import dev.patientharbor.needs.Blueprint;
 import dev.patientharbor.needs.BuildFault;
@@ -14,6 +12,8 @@ import dev.patientharbor.plan.PassedParameter;
 import dev.patientharbor.ruling.CheckRule;
 import dev.patientharbor.ruling.FindingReporter;
 import dev.patientharbor.ruling.RuleContext;
+import dev.patientharbor.terms.WrittenName;
+import dev.patientharbor.texts.NearNames;
 import java.util.ArrayList;
 import java.util.List;
 

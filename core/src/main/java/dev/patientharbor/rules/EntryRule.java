@@ -3,7 +3,6 @@ package dev.patientharbor.rules;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingDetail;
 import dev.patientharbor.finding.FindingKinds;
-import dev.patientharbor.finding.NameSearch;
 import dev.patientharbor.inherited.ResolvedEntry;
 import dev.patientharbor.inherited.ResolvedProfile;
 import dev.patientharbor.model.EntryText;
@@ -12,6 +11,7 @@ import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.ruling.CheckRule;
 import dev.patientharbor.ruling.FindingReporter;
 import dev.patientharbor.ruling.RuleContext;
+import dev.patientharbor.texts.NameSearch;
 import java.util.List;
 import java.util.TreeSet;
 

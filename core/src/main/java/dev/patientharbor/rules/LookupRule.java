@@ -2,10 +2,10 @@ package dev.patientharbor.rules;
 
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
-import dev.patientharbor.model.WrittenName;
 import dev.patientharbor.ruling.CheckRule;
 import dev.patientharbor.ruling.FindingReporter;
 import dev.patientharbor.ruling.RuleContext;
+import dev.patientharbor.terms.WrittenName;
 
 /** Reports lookup methods of the house that no body calls: a slip there would hide needs. */
 final class LookupRule implements CheckRule {

@@ -3,13 +3,13 @@ package dev.patientharbor.rules;
 import dev.patientharbor.declared.ResolvedDecoratorStatement;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
-import dev.patientharbor.finding.NameList;
 import dev.patientharbor.inherited.ResolvedProfile;
 import dev.patientharbor.names.NameLookup;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.ruling.CheckRule;
 import dev.patientharbor.ruling.FindingReporter;
 import dev.patientharbor.ruling.RuleContext;
+import dev.patientharbor.texts.NameList;
 import java.util.List;
 import java.util.Locale;
 

@@ -2,13 +2,13 @@ package dev.patientharbor.rules;
 
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
-import dev.patientharbor.finding.NameSearch;
 import dev.patientharbor.model.Profile;
-import dev.patientharbor.model.WrittenName;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.ruling.CheckRule;
 import dev.patientharbor.ruling.FindingReporter;
 import dev.patientharbor.ruling.RuleContext;
+import dev.patientharbor.terms.WrittenName;
+import dev.patientharbor.texts.NameSearch;
 import java.util.List;
 import java.util.Set;
 

@@ -1,8 +1,8 @@
 package dev.patientharbor.rules;
 
 import dev.patientharbor.declared.ResolvedBinding;
-import dev.patientharbor.model.TypeRef;
 import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.terms.TypeRef;
 import dev.patientharbor.wiring.Wiring;
 import java.util.ArrayList;
 import java.util.HashMap;

@@ -3,13 +3,13 @@ package dev.patientharbor.rules;
 import dev.patientharbor.declared.ResolvedBinding;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
-import dev.patientharbor.model.ImplementationKind;
 import dev.patientharbor.needs.Blueprint;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.ruling.CheckRule;
 import dev.patientharbor.ruling.FindingReporter;
 import dev.patientharbor.ruling.InheritanceCheck;
 import dev.patientharbor.ruling.RuleContext;
+import dev.patientharbor.terms.ImplementationKind;
 import java.util.List;
 import java.util.Optional;
 

@@ -5,13 +5,13 @@ import dev.patientharbor.declared.ResolvedDecorator;
 import dev.patientharbor.declared.ValueFault;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
-import dev.patientharbor.finding.NearNames;
 import dev.patientharbor.model.Binding;
 import dev.patientharbor.model.SupplyEffect;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.ruling.CheckRule;
 import dev.patientharbor.ruling.FindingReporter;
 import dev.patientharbor.ruling.RuleContext;
+import dev.patientharbor.texts.NearNames;
 import dev.patientharbor.values.ConversionCheck.Problem;
 import java.util.List;
 

@@ -2,13 +2,13 @@ package dev.patientharbor.ruling;
 
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.inherited.ResolvedProfile;
-import dev.patientharbor.model.Demand;
-import dev.patientharbor.model.ImplementationKind;
-import dev.patientharbor.model.Key;
-import dev.patientharbor.model.Slot;
-import dev.patientharbor.model.TypeRef.ClassType;
 import dev.patientharbor.needs.SlotTable;
 import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.terms.DemandKind;
+import dev.patientharbor.terms.ImplementationKind;
+import dev.patientharbor.terms.Key;
+import dev.patientharbor.terms.Slot;
+import dev.patientharbor.terms.TypeRef.ClassType;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -71,8 +71,8 @@ public final class LineToWrite {
         return profile.demands().stream()
                 .noneMatch(
                         demand ->
-                                demand.declared().kind() == Demand.Kind.NO_STAND_INS
-                                        || demand.declared().kind() == Demand.Kind.MUST_BE_REAL
+                                demand.declared().kind() == DemandKind.NO_STAND_INS
+                                        || demand.declared().kind() == DemandKind.MUST_BE_REAL
                                                 && demand.slot()
                                                         .map(it -> set.slots().slot(it).contract())
                                                         .filter(slot.contract()::equals)

@@ -1,8 +1,8 @@
 package dev.patientharbor.types;
 
 import dev.patientharbor.code.ClassFacts;
-import dev.patientharbor.model.TypeRef;
-import dev.patientharbor.model.TypeRef.ClassType;
+import dev.patientharbor.terms.TypeRef;
+import dev.patientharbor.terms.TypeRef.ClassType;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;

@@ -1,6 +1,6 @@
 package dev.patientharbor.types;
 
-import dev.patientharbor.model.TypeRef.ClassType;
+import dev.patientharbor.terms.TypeRef.ClassType;
 import java.util.Optional;
 import java.util.Set;
 

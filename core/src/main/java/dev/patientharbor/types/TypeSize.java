@@ -1,10 +1,10 @@
 package dev.patientharbor.types;
 
-import dev.patientharbor.model.TypeRef;
-import dev.patientharbor.model.TypeRef.ArrayType;
-import dev.patientharbor.model.TypeRef.ClassType;
-import dev.patientharbor.model.TypeRef.Variable;
-import dev.patientharbor.model.TypeRef.Wildcard;
+import dev.patientharbor.terms.TypeRef;
+import dev.patientharbor.terms.TypeRef.ArrayType;
+import dev.patientharbor.terms.TypeRef.ClassType;
+import dev.patientharbor.terms.TypeRef.Variable;
+import dev.patientharbor.terms.TypeRef.Wildcard;
 import java.util.Map;
 
 /**

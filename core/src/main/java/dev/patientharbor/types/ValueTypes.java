@@ -1,10 +1,10 @@
 package dev.patientharbor.types;
 
 import dev.patientharbor.code.CodeIndex;
-import dev.patientharbor.model.TypeRef;
-import dev.patientharbor.model.TypeRef.ArrayType;
-import dev.patientharbor.model.TypeRef.ClassType;
-import dev.patientharbor.model.TypeRef.Primitive;
+import dev.patientharbor.terms.TypeRef;
+import dev.patientharbor.terms.TypeRef.ArrayType;
+import dev.patientharbor.terms.TypeRef.ClassType;
+import dev.patientharbor.terms.TypeRef.Primitive;
 import java.util.Set;
 
 /** Tells the types whose values a person writes down from those whose objects are supplied. */

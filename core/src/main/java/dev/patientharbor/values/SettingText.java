@@ -1,6 +1,6 @@
 package dev.patientharbor.values;
 
-import dev.patientharbor.model.Settings;
+import dev.patientharbor.terms.Settings;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

@@ -5,12 +5,12 @@ import dev.patientharbor.declared.AreaTable;
 import dev.patientharbor.declared.ResolvedBinding;
 import dev.patientharbor.declared.ResolvedReach;
 import dev.patientharbor.inherited.ResolvedProfile;
-import dev.patientharbor.model.Reach;
-import dev.patientharbor.model.TypeRef;
-import dev.patientharbor.model.TypeRef.ClassType;
 import dev.patientharbor.needs.BindingLevel;
 import dev.patientharbor.needs.Need;
 import dev.patientharbor.needs.SlotTable;
+import dev.patientharbor.terms.ReachRange;
+import dev.patientharbor.terms.TypeRef;
+import dev.patientharbor.terms.TypeRef.ClassType;
 import dev.patientharbor.types.Carrier;
 import dev.patientharbor.types.GenericTypes;
 import java.util.ArrayList;
@@ -122,8 +122,8 @@ public final class SlotFinder {
         }
         // An area that does not enclose the consumer is reported, and limits nothing.
         boolean isUnlimited =
-                reach.declared().range() == Reach.Range.NEAREST
-                        || reach.declared().range() == Reach.Range.UP_TO && way.isEmpty();
+                reach.declared().range() == ReachRange.NEAREST
+                        || reach.declared().range() == ReachRange.UP_TO && way.isEmpty();
         return isUnlimited ? start : start.limited(way);
     }
 

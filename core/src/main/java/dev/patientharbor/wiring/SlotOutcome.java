@@ -2,12 +2,12 @@ package dev.patientharbor.wiring;
 
 import dev.patientharbor.declared.ResolvedBinding;
 import dev.patientharbor.declared.ResolvedDecorator;
-import dev.patientharbor.model.FillInSource;
-import dev.patientharbor.model.ImplementationKind;
 import dev.patientharbor.model.SupplyForm;
 import dev.patientharbor.needs.Blueprint;
 import dev.patientharbor.needs.Need;
 import dev.patientharbor.plan.AnswerKind;
+import dev.patientharbor.terms.FillInSource;
+import dev.patientharbor.terms.ImplementationKind;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashSet;

@@ -11,14 +11,14 @@ import dev.patientharbor.inherited.CodeSide;
 import dev.patientharbor.model.CheckCircumstances;
 import dev.patientharbor.model.HouseMarks;
 import dev.patientharbor.model.LevelStatements;
-import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.Profile;
 import dev.patientharbor.model.ProfileTerms;
 import dev.patientharbor.model.SetDeclaration;
 import dev.patientharbor.model.Strictness;
-import dev.patientharbor.model.WrittenName;
 import dev.patientharbor.rules.UnmetNeedRule;
 import dev.patientharbor.ruling.CheckRule;
+import dev.patientharbor.terms.Lifetime;
+import dev.patientharbor.terms.WrittenName;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 

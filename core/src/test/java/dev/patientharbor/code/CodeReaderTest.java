@@ -7,7 +7,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.SourcePosition;
-import dev.patientharbor.model.WrittenName;
+import dev.patientharbor.terms.WrittenName;
 import dev.patientharbor.testing.JavaCode;
 import java.io.IOException;
 import java.io.OutputStream;

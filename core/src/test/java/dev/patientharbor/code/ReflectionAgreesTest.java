@@ -3,7 +3,7 @@ package dev.patientharbor.code;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import dev.patientharbor.model.TypeRef;
+import dev.patientharbor.terms.TypeRef;
 import java.io.IOException;
 import java.lang.invoke.MethodType;
 import java.lang.reflect.AnnotatedElement;
@@ -59,7 +59,7 @@ class ReflectionAgreesTest {
 
     private static CodeRoot root(Path jar) {
         return new CodeRoot(
-                new dev.patientharbor.model.WrittenName(
+                new dev.patientharbor.terms.WrittenName(
                         jar.toString(), dev.patientharbor.finding.SourcePosition.startOf("here")),
                 jar);
     }

@@ -5,7 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertNotSame;
 import static org.junit.jupiter.api.Assertions.assertSame;
 
 import dev.patientharbor.finding.SourcePosition;
-import dev.patientharbor.model.WrittenName;
+import dev.patientharbor.terms.WrittenName;
 import dev.patientharbor.testing.JavaCode;
 import java.io.IOException;
 import java.nio.file.Files;

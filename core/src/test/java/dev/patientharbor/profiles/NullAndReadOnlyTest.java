@@ -98,7 +98,7 @@ class NullAndReadOnlyTest {
         }
         var use =
                 new dev.patientharbor.check.Coverage.Use(
-                        dev.patientharbor.model.Slot.of("p.A"),
+                        dev.patientharbor.terms.Slot.of("p.A"),
                         List.of(EnumSet.of(AnswerKind.REAL)),
                         Optional.empty());
         assertThrows(

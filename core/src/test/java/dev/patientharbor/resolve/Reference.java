@@ -1,8 +1,8 @@
 package dev.patientharbor.resolve;
 
-import dev.patientharbor.model.FillInSource;
 import dev.patientharbor.resolve.World.Asks;
 import dev.patientharbor.resolve.World.Said;
+import dev.patientharbor.terms.FillInSource;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;

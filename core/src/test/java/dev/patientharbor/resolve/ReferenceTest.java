@@ -3,11 +3,11 @@ package dev.patientharbor.resolve;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import dev.patientharbor.inherited.CodeSide;
-import dev.patientharbor.model.Settings;
 import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.Roster;
 import dev.patientharbor.plan.RosterRow;
 import dev.patientharbor.rosters.RosterMaker;
+import dev.patientharbor.terms.Settings;
 import dev.patientharbor.wiring.Wiring;
 import java.util.HashMap;
 import java.util.List;

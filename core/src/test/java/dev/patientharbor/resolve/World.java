@@ -9,24 +9,25 @@ import dev.patientharbor.model.Area;
 import dev.patientharbor.model.Binding;
 import dev.patientharbor.model.Decorator;
 import dev.patientharbor.model.DecoratorStatement;
-import dev.patientharbor.model.FillInSource;
 import dev.patientharbor.model.GivenArguments;
-import dev.patientharbor.model.Grounds;
 import dev.patientharbor.model.HouseMarks;
-import dev.patientharbor.model.ImplementationKind;
-import dev.patientharbor.model.Key;
 import dev.patientharbor.model.LevelStatements;
-import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.PlaceStatements;
 import dev.patientharbor.model.Profile;
 import dev.patientharbor.model.ProfileTerms;
 import dev.patientharbor.model.Reach;
 import dev.patientharbor.model.SetDeclaration;
-import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.Strictness;
 import dev.patientharbor.model.Supply;
-import dev.patientharbor.model.TypeRef;
-import dev.patientharbor.model.WrittenName;
+import dev.patientharbor.terms.FillInSource;
+import dev.patientharbor.terms.Grounds;
+import dev.patientharbor.terms.ImplementationKind;
+import dev.patientharbor.terms.Key;
+import dev.patientharbor.terms.Lifetime;
+import dev.patientharbor.terms.ReachRange;
+import dev.patientharbor.terms.Slot;
+import dev.patientharbor.terms.TypeRef;
+import dev.patientharbor.terms.WrittenName;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -406,8 +407,8 @@ final class World {
                                         new Reach(
                                                 written(slot),
                                                 word.equals("own")
-                                                        ? Reach.Range.OWN
-                                                        : Reach.Range.OUTSIDE,
+                                                        ? ReachRange.OWN
+                                                        : ReachRange.OUTSIDE,
                                                 Optional.empty())));
         return new LevelStatements(bindings, layers, reaches);
     }

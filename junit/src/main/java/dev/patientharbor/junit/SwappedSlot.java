@@ -1,6 +1,6 @@
 package dev.patientharbor.junit;
 
-import dev.patientharbor.plan.AssemblyPart;
+import dev.patientharbor.assembly.AssemblyPart;
 import dev.patientharbor.profiles.Plan;
 import dev.patientharbor.profiles.SupplyDefinition;
 import dev.patientharbor.rig.Rig;

@@ -7,7 +7,7 @@ import dev.patientharbor.model.CannedMethod.Response;
 import dev.patientharbor.model.CannedMethod.Response.Answers;
 import dev.patientharbor.model.CannedMethod.Response.Fails;
 import dev.patientharbor.model.GivenValue;
-import dev.patientharbor.model.WrittenName;
+import dev.patientharbor.terms.WrittenName;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

@@ -1,11 +1,11 @@
 package dev.patientharbor.notation;
 
-import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.StatedConsumer;
 import dev.patientharbor.model.StatedConsumer.Handler;
 import dev.patientharbor.model.StatedConsumer.Statics;
 import dev.patientharbor.model.StatedConsumer.Thing;
-import dev.patientharbor.model.WrittenName;
+import dev.patientharbor.terms.Slot;
+import dev.patientharbor.terms.WrittenName;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;

@@ -5,7 +5,7 @@ import dev.patientharbor.model.BuiltIn.When;
 import dev.patientharbor.model.Decorator;
 import dev.patientharbor.model.DurationText;
 import dev.patientharbor.model.GivenArguments;
-import dev.patientharbor.model.WrittenName;
+import dev.patientharbor.terms.WrittenName;
 import java.time.DateTimeException;
 import java.util.ArrayList;
 import java.util.List;

@@ -3,8 +3,8 @@ package dev.patientharbor.notation;
 import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.model.Decorator;
 import dev.patientharbor.model.DecoratorStatement;
-import dev.patientharbor.model.Slot;
-import dev.patientharbor.model.WrittenName;
+import dev.patientharbor.terms.Slot;
+import dev.patientharbor.terms.WrittenName;
 import java.util.List;
 import java.util.Optional;
 

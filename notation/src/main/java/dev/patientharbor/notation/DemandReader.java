@@ -1,12 +1,12 @@
 package dev.patientharbor.notation;
 
 import dev.patientharbor.model.Demand;
-import dev.patientharbor.model.Demand.Kind;
 import dev.patientharbor.model.Expectation;
-import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.Loosening;
-import dev.patientharbor.model.Slot;
-import dev.patientharbor.model.WrittenName;
+import dev.patientharbor.terms.DemandKind;
+import dev.patientharbor.terms.Lifetime;
+import dev.patientharbor.terms.Slot;
+import dev.patientharbor.terms.WrittenName;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -25,7 +25,7 @@ final class DemandReader {
     static DemandReader read(YamlNode node) {
         DemandReader reader = new DemandReader(node.faults());
         YamlMap rules = node.fields("rules");
-        for (Kind kind : Kind.values()) {
+        for (DemandKind kind : DemandKind.values()) {
             rules.take(kind.word()).ifPresent(demanded -> reader.demand(kind, demanded));
         }
         rules.take("loosen").ifPresent(reader::loosen);
@@ -43,7 +43,7 @@ final class DemandReader {
         return loosenings;
     }
 
-    private void demand(Kind kind, YamlNode node) {
+    private void demand(DemandKind kind, YamlNode node) {
         Runnable read =
                 switch (kind) {
                     case NO_STAND_INS -> () -> standIns(node);
@@ -55,12 +55,12 @@ final class DemandReader {
         read.run();
     }
 
-    private void slots(Kind kind, YamlNode node) {
+    private void slots(DemandKind kind, YamlNode node) {
         node.texts("a slot, or a list of slots")
                 .forEach(slot -> add(kind, slot, List.of(), Optional.empty()));
     }
 
-    private void lifetimes(Kind kind, YamlNode node) {
+    private void lifetimes(DemandKind kind, YamlNode node) {
         node.fields(kind.word())
                 .each(
                         (slot, word) ->
@@ -74,16 +74,16 @@ final class DemandReader {
                                                                 Optional.of(lifetime))));
     }
 
-    private void eachWith(Kind kind, YamlNode node, String wanted) {
+    private void eachWith(DemandKind kind, YamlNode node, String wanted) {
         node.fields(kind.word())
                 .each((slot, words) -> add(kind, slot, words.texts(wanted), Optional.empty()));
     }
 
     private void loosen(YamlNode node) {
         YamlMap rules = node.fields("loosen");
-        for (Kind kind : Kind.values()) {
+        for (DemandKind kind : DemandKind.values()) {
             Optional<YamlNode> rule = rules.take(kind.word());
-            if (kind == Kind.NO_STAND_INS) {
+            if (kind == DemandKind.NO_STAND_INS) {
                 rule.flatMap(value -> value.text("a reason"))
                         .ifPresent(
                                 reason ->
@@ -103,7 +103,7 @@ final class DemandReader {
         rules.reportUnknownKeys();
     }
 
-    private void loosen(Kind kind, WrittenName slot, YamlNode reason) {
+    private void loosen(DemandKind kind, WrittenName slot, YamlNode reason) {
         Optional<WrittenName> because = reason.text("a reason");
         Optional<Slot> found = StatementsReader.slot(slot, faults);
         if (because.isPresent() && found.isPresent()) {
@@ -118,7 +118,7 @@ final class DemandReader {
                             if (text.text().equals("forbidden")) {
                                 demands.add(
                                         new Demand(
-                                                Kind.NO_STAND_INS,
+                                                DemandKind.NO_STAND_INS,
                                                 Optional.empty(),
                                                 List.of(),
                                                 Optional.empty(),
@@ -133,7 +133,10 @@ final class DemandReader {
     }
 
     private void add(
-            Kind kind, WrittenName slot, List<WrittenName> words, Optional<Lifetime> lifetime) {
+            DemandKind kind,
+            WrittenName slot,
+            List<WrittenName> words,
+            Optional<Lifetime> lifetime) {
         StatementsReader.slot(slot, faults)
                 .map(named -> new Demand(kind, Optional.of(named), words, lifetime, slot.at()))
                 .ifPresent(demands::add);

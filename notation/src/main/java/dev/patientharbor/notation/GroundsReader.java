@@ -1,7 +1,7 @@
 package dev.patientharbor.notation;
 
-import dev.patientharbor.model.Grounds;
-import dev.patientharbor.model.WrittenName;
+import dev.patientharbor.terms.Grounds;
+import dev.patientharbor.terms.WrittenName;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
 import java.util.Optional;

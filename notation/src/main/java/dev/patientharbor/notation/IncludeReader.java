@@ -8,7 +8,7 @@ import dev.patientharbor.files.SizeLimit;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.SourcePosition;
-import dev.patientharbor.model.WrittenName;
+import dev.patientharbor.terms.WrittenName;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayDeque;

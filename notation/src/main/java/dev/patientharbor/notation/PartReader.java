@@ -1,14 +1,14 @@
 package dev.patientharbor.notation;
 
 import dev.patientharbor.model.Area;
-import dev.patientharbor.model.FillInSource;
 import dev.patientharbor.model.HouseMarks;
 import dev.patientharbor.model.HouseMarks.ScopeMark;
-import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.Profile;
 import dev.patientharbor.model.StatedConsumer;
 import dev.patientharbor.model.Strictness;
-import dev.patientharbor.model.WrittenName;
+import dev.patientharbor.terms.FillInSource;
+import dev.patientharbor.terms.Lifetime;
+import dev.patientharbor.terms.WrittenName;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

@@ -1,7 +1,7 @@
 package dev.patientharbor.notation;
 
 import dev.patientharbor.code.CodeRoot;
-import dev.patientharbor.model.WrittenName;
+import dev.patientharbor.terms.WrittenName;
 import java.io.File;
 import java.io.IOException;
 import java.net.URI;

@@ -2,14 +2,14 @@ package dev.patientharbor.notation;
 
 import dev.patientharbor.model.Binding;
 import dev.patientharbor.model.DecoratorStatement;
-import dev.patientharbor.model.Key;
 import dev.patientharbor.model.LevelStatements;
 import dev.patientharbor.model.Reach;
-import dev.patientharbor.model.Reach.Range;
-import dev.patientharbor.model.Slot;
-import dev.patientharbor.model.SlotParser;
 import dev.patientharbor.model.SupplyForm;
-import dev.patientharbor.model.WrittenName;
+import dev.patientharbor.terms.Key;
+import dev.patientharbor.terms.ReachRange;
+import dev.patientharbor.terms.Slot;
+import dev.patientharbor.terms.SlotParser;
+import dev.patientharbor.terms.WrittenName;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -73,17 +73,23 @@ final class StatementsReader {
     private void reach(WrittenName need, YamlNode range) {
         if (range.isFields()) {
             YamlMap map = range.fields("the reach of " + need.text());
-            map.take(Range.UP_TO.word())
+            map.take(ReachRange.UP_TO.word())
                     .flatMap(area -> area.text("an area"))
                     .ifPresent(
-                            area -> reaches.add(new Reach(need, Range.UP_TO, Optional.of(area))));
+                            area ->
+                                    reaches.add(
+                                            new Reach(need, ReachRange.UP_TO, Optional.of(area))));
             map.reportUnknownKeys();
             return;
         }
         range.text("nearest, own, outside, or { up-to: AREA }")
                 .ifPresent(
                         word -> {
-                            for (Range one : List.of(Range.NEAREST, Range.OWN, Range.OUTSIDE)) {
+                            for (ReachRange one :
+                                    List.of(
+                                            ReachRange.NEAREST,
+                                            ReachRange.OWN,
+                                            ReachRange.OUTSIDE)) {
                                 if (one.word().equals(word.text())) {
                                     reaches.add(new Reach(need, one, Optional.empty()));
                                     return;

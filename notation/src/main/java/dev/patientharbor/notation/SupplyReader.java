@@ -1,10 +1,10 @@
 package dev.patientharbor.notation;
 
 import dev.patientharbor.finding.SourcePosition;
-import dev.patientharbor.model.ImplementationKind;
-import dev.patientharbor.model.Slot;
 import dev.patientharbor.model.Supply;
-import dev.patientharbor.model.WrittenName;
+import dev.patientharbor.terms.ImplementationKind;
+import dev.patientharbor.terms.Slot;
+import dev.patientharbor.terms.WrittenName;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

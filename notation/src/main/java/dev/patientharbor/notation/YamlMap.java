@@ -1,7 +1,7 @@
 package dev.patientharbor.notation;
 
 import dev.patientharbor.finding.SourcePosition;
-import dev.patientharbor.model.WrittenName;
+import dev.patientharbor.terms.WrittenName;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.Map;

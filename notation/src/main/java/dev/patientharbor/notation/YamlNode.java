@@ -2,7 +2,7 @@ package dev.patientharbor.notation;
 
 import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.model.GivenValue;
-import dev.patientharbor.model.WrittenName;
+import dev.patientharbor.terms.WrittenName;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;

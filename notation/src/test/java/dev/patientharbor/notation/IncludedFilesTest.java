@@ -5,9 +5,9 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import dev.patientharbor.check.Verdict;
 import dev.patientharbor.finding.FindingKinds;
-import dev.patientharbor.model.Lifetime;
 import dev.patientharbor.model.Profile;
 import dev.patientharbor.profiles.ProfileSet;
+import dev.patientharbor.terms.Lifetime;
 import java.io.File;
 import java.io.IOException;
 import java.nio.file.Files;

@@ -25,13 +25,13 @@ import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import dev.patientharbor.check.Verdict;
-import dev.patientharbor.model.Demand.Kind;
-import dev.patientharbor.model.FillInSource;
-import dev.patientharbor.model.Lifetime;
-import dev.patientharbor.model.Reach;
 import dev.patientharbor.plan.RosterNeed;
 import dev.patientharbor.profiles.ProfileSet;
 import dev.patientharbor.profiles.SetDefinition;
+import dev.patientharbor.terms.DemandKind;
+import dev.patientharbor.terms.FillInSource;
+import dev.patientharbor.terms.Lifetime;
+import dev.patientharbor.terms.ReachRange;
 import gullwing.crane.CraneShed;
 import gullwing.port.FeeSchedule;
 import gullwing.port.PerTide;
@@ -139,7 +139,7 @@ class JavaSaysTheSameTest {
                     test.fill("CardTerminal", mock());
                     test.decorators("FeeSchedule").drop(HarbourLevy.class);
                     test.within("crane", crane -> crane.fill("TideGauge", fake("ReplayTideGauge")));
-                    test.within("LockKeeper", it -> it.reach("outer", Reach.Range.OUTSIDE));
+                    test.within("LockKeeper", it -> it.reach("outer", ReachRange.OUTSIDE));
                     test.within(
                             "lock",
                             lock ->
@@ -326,9 +326,15 @@ class JavaSaysTheSameTest {
                             .outermost(FeeTally.class);
                     loose.rules(
                             rules ->
-                                    rules.loosen(Kind.MUST_BE_REAL, FeeSchedule.class, "a trial")
-                                            .loosen(Kind.OUTERMOST, FeeSchedule.class, "a trial")
-                                            .loosen(Kind.LIFETIME, "FeeSchedule", "a trial")
+                                    rules.loosen(
+                                                    DemandKind.MUST_BE_REAL,
+                                                    FeeSchedule.class,
+                                                    "a trial")
+                                            .loosen(
+                                                    DemandKind.OUTERMOST,
+                                                    FeeSchedule.class,
+                                                    "a trial")
+                                            .loosen(DemandKind.LIFETIME, "FeeSchedule", "a trial")
                                             .standInsForbidden());
                 });
         set.profile(

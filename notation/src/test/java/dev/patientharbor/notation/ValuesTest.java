@@ -6,8 +6,8 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import dev.patientharbor.check.Verdict;
 import dev.patientharbor.finding.Finding;
-import dev.patientharbor.model.Settings;
 import dev.patientharbor.profiles.ProfileSet;
+import dev.patientharbor.terms.Settings;
 import dev.patientharbor.testing.JavaCode;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;

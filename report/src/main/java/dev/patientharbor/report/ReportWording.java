@@ -1,10 +1,10 @@
 package dev.patientharbor.report;
 
 import dev.patientharbor.check.Verdict;
-import dev.patientharbor.model.Slot;
 import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.AnswerKind;
 import dev.patientharbor.plan.RosterRow;
+import dev.patientharbor.terms.Slot;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;

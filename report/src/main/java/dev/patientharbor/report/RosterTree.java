@@ -2,10 +2,10 @@ package dev.patientharbor.report;
 
 import dev.patientharbor.check.ProfileVerdict;
 import dev.patientharbor.check.Verdict;
-import dev.patientharbor.model.Slot;
 import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.Answer.Seat;
 import dev.patientharbor.plan.RosterRow;
+import dev.patientharbor.terms.Slot;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;

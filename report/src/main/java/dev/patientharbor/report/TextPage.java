@@ -1,6 +1,6 @@
 package dev.patientharbor.report;
 
-import dev.patientharbor.finding.VisibleText;
+import dev.patientharbor.texts.VisibleText;
 import java.util.List;
 
 /**

@@ -3,7 +3,7 @@ package dev.patientharbor.report;
 import com.fasterxml.jackson.core.SerializableString;
 import com.fasterxml.jackson.core.io.CharacterEscapes;
 import com.fasterxml.jackson.core.io.SerializedString;
-import dev.patientharbor.finding.VisibleText;
+import dev.patientharbor.texts.VisibleText;
 import java.util.Locale;
 
 /**

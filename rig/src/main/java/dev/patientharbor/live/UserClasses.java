@@ -1,9 +1,9 @@
 package dev.patientharbor.live;
 
-import dev.patientharbor.model.TypeRef;
-import dev.patientharbor.model.TypeRef.ArrayType;
-import dev.patientharbor.model.TypeRef.ClassType;
-import dev.patientharbor.model.TypeRef.Primitive;
+import dev.patientharbor.terms.TypeRef;
+import dev.patientharbor.terms.TypeRef.ArrayType;
+import dev.patientharbor.terms.TypeRef.ClassType;
+import dev.patientharbor.terms.TypeRef.Primitive;
 import java.lang.invoke.MethodType;
 import java.util.ArrayList;
 import java.util.List;

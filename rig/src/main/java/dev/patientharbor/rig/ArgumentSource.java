@@ -1,8 +1,8 @@
 package dev.patientharbor.rig;
 
+import dev.patientharbor.assembly.AssemblyArgument;
 import dev.patientharbor.model.GivenValue;
-import dev.patientharbor.model.ShortName;
-import dev.patientharbor.plan.AssemblyArgument;
+import dev.patientharbor.terms.ShortName;
 import java.lang.reflect.Type;
 import java.util.Optional;
 import java.util.function.Supplier;

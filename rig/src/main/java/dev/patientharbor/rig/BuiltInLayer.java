@@ -1,7 +1,7 @@
 package dev.patientharbor.rig;
 
+import dev.patientharbor.assembly.AssemblyPart;
 import dev.patientharbor.model.BuiltIn;
-import dev.patientharbor.plan.AssemblyPart;
 import java.util.List;
 
 /** A decorator that is built in. */

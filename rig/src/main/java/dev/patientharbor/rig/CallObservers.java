@@ -1,10 +1,10 @@
 package dev.patientharbor.rig;
 
-import dev.patientharbor.model.Slot;
-import dev.patientharbor.plan.AssemblyPart;
-import dev.patientharbor.plan.DecoratorLayer;
+import dev.patientharbor.assembly.AssemblyPart;
+import dev.patientharbor.assembly.DecoratorLayer;
 import dev.patientharbor.standins.CallRecord.EnteredCall;
 import dev.patientharbor.standins.CallRecord.Place;
+import dev.patientharbor.terms.Slot;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;

@@ -1,8 +1,8 @@
 package dev.patientharbor.rig;
 
-import dev.patientharbor.model.ShortName;
 import dev.patientharbor.standins.Call;
 import dev.patientharbor.standins.CallRecord;
+import dev.patientharbor.terms.ShortName;
 import java.util.List;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;

@@ -1,7 +1,7 @@
 package dev.patientharbor.rig;
 
-import dev.patientharbor.model.JavaName;
-import dev.patientharbor.plan.ObjectMaking;
+import dev.patientharbor.assembly.ObjectMaking;
+import dev.patientharbor.terms.JavaName;
 import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.Method;
 import java.util.ArrayList;

@@ -1,9 +1,9 @@
 package dev.patientharbor.rig;
 
+import dev.patientharbor.assembly.AssemblyPart;
 import dev.patientharbor.live.UserClasses;
-import dev.patientharbor.model.Key;
-import dev.patientharbor.model.TypeRef.ArrayType;
-import dev.patientharbor.plan.AssemblyPart;
+import dev.patientharbor.terms.Key;
+import dev.patientharbor.terms.TypeRef.ArrayType;
 import dev.patientharbor.types.Carrier;
 import java.lang.reflect.Array;
 import java.util.ArrayList;

@@ -1,8 +1,8 @@
 package dev.patientharbor.rig;
 
-import dev.patientharbor.model.JavaName;
-import dev.patientharbor.plan.MarkedMember;
-import dev.patientharbor.plan.ObjectMaking;
+import dev.patientharbor.assembly.MarkedMember;
+import dev.patientharbor.assembly.ObjectMaking;
+import dev.patientharbor.terms.JavaName;
 import java.lang.reflect.Constructor;
 import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.Type;

@@ -1,11 +1,11 @@
 package dev.patientharbor.rig;
 
-import dev.patientharbor.finding.NearNames;
-import dev.patientharbor.model.Lifetime;
-import dev.patientharbor.plan.AssemblyArgument;
-import dev.patientharbor.plan.AssemblyPart;
-import dev.patientharbor.plan.MarkedMember;
-import dev.patientharbor.plan.ObjectMaking;
+import dev.patientharbor.assembly.AssemblyArgument;
+import dev.patientharbor.assembly.AssemblyPart;
+import dev.patientharbor.assembly.MarkedMember;
+import dev.patientharbor.assembly.ObjectMaking;
+import dev.patientharbor.terms.Lifetime;
+import dev.patientharbor.texts.NearNames;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;

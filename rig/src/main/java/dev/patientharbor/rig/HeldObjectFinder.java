@@ -1,7 +1,7 @@
 package dev.patientharbor.rig;
 
-import dev.patientharbor.finding.NearNames;
-import dev.patientharbor.model.JavaName;
+import dev.patientharbor.terms.JavaName;
+import dev.patientharbor.texts.NearNames;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;

@@ -1,8 +1,8 @@
 package dev.patientharbor.rig;
 
-import dev.patientharbor.model.JavaName;
-import dev.patientharbor.model.Lifetime;
-import dev.patientharbor.plan.AssemblyPart;
+import dev.patientharbor.assembly.AssemblyPart;
+import dev.patientharbor.terms.JavaName;
+import dev.patientharbor.terms.Lifetime;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;

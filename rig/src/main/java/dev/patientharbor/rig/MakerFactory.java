@@ -1,12 +1,12 @@
 package dev.patientharbor.rig;
 
+import dev.patientharbor.assembly.AssemblyArgument;
+import dev.patientharbor.assembly.AssemblyPart;
+import dev.patientharbor.assembly.DecoratorLayer;
+import dev.patientharbor.assembly.ObjectMaking;
 import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.live.UserClasses;
-import dev.patientharbor.model.ShortName;
-import dev.patientharbor.plan.AssemblyArgument;
-import dev.patientharbor.plan.AssemblyPart;
-import dev.patientharbor.plan.DecoratorLayer;
-import dev.patientharbor.plan.ObjectMaking;
+import dev.patientharbor.terms.ShortName;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;

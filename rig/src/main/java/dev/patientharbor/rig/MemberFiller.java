@@ -1,6 +1,6 @@
 package dev.patientharbor.rig;
 
-import dev.patientharbor.plan.MarkedMember;
+import dev.patientharbor.assembly.MarkedMember;
 import java.lang.reflect.Field;
 import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.Method;

@@ -1,6 +1,6 @@
 package dev.patientharbor.rig;
 
-import dev.patientharbor.plan.AssemblyPart;
+import dev.patientharbor.assembly.AssemblyPart;
 import java.util.List;
 
 /** Stands where nothing can be made. */

@@ -1,6 +1,6 @@
 package dev.patientharbor.rig;
 
-import dev.patientharbor.model.JavaName;
+import dev.patientharbor.terms.JavaName;
 
 /**
  * An object was not made, and not because what makes it threw: its class cannot be used, or what it

@@ -1,13 +1,13 @@
 package dev.patientharbor.rig;
 
-import dev.patientharbor.finding.NearNames;
-import dev.patientharbor.model.Key;
-import dev.patientharbor.model.Slot;
-import dev.patientharbor.model.SlotParser;
-import dev.patientharbor.model.TypeRef;
-import dev.patientharbor.model.TypeRef.ClassType;
+import dev.patientharbor.assembly.AssemblyPart;
 import dev.patientharbor.plan.Answer;
-import dev.patientharbor.plan.AssemblyPart;
+import dev.patientharbor.terms.Key;
+import dev.patientharbor.terms.Slot;
+import dev.patientharbor.terms.SlotParser;
+import dev.patientharbor.terms.TypeRef;
+import dev.patientharbor.terms.TypeRef.ClassType;
+import dev.patientharbor.texts.NearNames;
 import java.lang.reflect.Array;
 import java.lang.reflect.ParameterizedType;
 import java.lang.reflect.Type;

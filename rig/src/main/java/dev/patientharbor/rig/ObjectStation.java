@@ -1,6 +1,6 @@
 package dev.patientharbor.rig;
 
-import dev.patientharbor.plan.AssemblyPart;
+import dev.patientharbor.assembly.AssemblyPart;
 import java.util.List;
 import java.util.Map;
 

@@ -1,8 +1,6 @@
 package dev.patientharbor.rig;
 
 import dev.patientharbor.finding.SourcePosition;
-import dev.patientharbor.model.Key;
-import dev.patientharbor.model.Slot;
 import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.NeedPlace;
 import dev.patientharbor.plan.Roster;
@@ -12,6 +10,8 @@ import dev.patientharbor.standins.Call;
 import dev.patientharbor.standins.CallRecord;
 import dev.patientharbor.standins.RecordedAnswers;
 import dev.patientharbor.standins.StandInMaker;
+import dev.patientharbor.terms.Key;
+import dev.patientharbor.terms.Slot;
 import java.lang.reflect.Type;
 import java.util.ArrayList;
 import java.util.HashSet;

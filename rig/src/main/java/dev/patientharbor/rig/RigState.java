@@ -1,6 +1,6 @@
 package dev.patientharbor.rig;
 
-import dev.patientharbor.plan.AssemblyPart;
+import dev.patientharbor.assembly.AssemblyPart;
 import dev.patientharbor.standins.CallRecord;
 import dev.patientharbor.standins.StandIns;
 import java.util.Collections;

@@ -1,7 +1,7 @@
 package dev.patientharbor.rig;
 
-import dev.patientharbor.model.ShortName;
 import dev.patientharbor.plan.Answer;
+import dev.patientharbor.terms.ShortName;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;

@@ -1,7 +1,7 @@
 package dev.patientharbor.rig;
 
-import dev.patientharbor.model.ShortName;
-import dev.patientharbor.model.Slot;
+import dev.patientharbor.terms.ShortName;
+import dev.patientharbor.terms.Slot;
 
 /** Names as people read them. */
 final class RigWording {

@@ -1,6 +1,6 @@
 package dev.patientharbor.rig;
 
-import dev.patientharbor.plan.Assembly;
+import dev.patientharbor.assembly.Assembly;
 import dev.patientharbor.profiles.Plan;
 import java.lang.reflect.Type;
 import java.util.Optional;

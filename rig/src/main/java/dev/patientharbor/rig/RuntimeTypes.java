@@ -1,14 +1,14 @@
 package dev.patientharbor.rig;
 
+import dev.patientharbor.assembly.AssemblyArgument;
 import dev.patientharbor.live.UserClasses;
-import dev.patientharbor.model.ShortName;
-import dev.patientharbor.model.TypeRef;
-import dev.patientharbor.model.TypeRef.ArrayType;
-import dev.patientharbor.model.TypeRef.ClassType;
-import dev.patientharbor.model.TypeRef.Primitive;
-import dev.patientharbor.model.TypeRef.Variable;
-import dev.patientharbor.model.TypeRef.Wildcard;
-import dev.patientharbor.plan.AssemblyArgument;
+import dev.patientharbor.terms.ShortName;
+import dev.patientharbor.terms.TypeRef;
+import dev.patientharbor.terms.TypeRef.ArrayType;
+import dev.patientharbor.terms.TypeRef.ClassType;
+import dev.patientharbor.terms.TypeRef.Primitive;
+import dev.patientharbor.terms.TypeRef.Variable;
+import dev.patientharbor.terms.TypeRef.Wildcard;
 import java.lang.reflect.GenericArrayType;
 import java.lang.reflect.ParameterizedType;
 import java.lang.reflect.Type;

@@ -1,9 +1,9 @@
 package dev.patientharbor.rig;
 
+import dev.patientharbor.assembly.Assembly;
+import dev.patientharbor.assembly.AssemblyPart;
 import dev.patientharbor.live.UserClasses;
 import dev.patientharbor.live.ValueConverter;
-import dev.patientharbor.plan.Assembly;
-import dev.patientharbor.plan.AssemblyPart;
 import dev.patientharbor.standins.StandInMaker;
 import java.util.ArrayDeque;
 import java.util.ArrayList;

@@ -1,8 +1,8 @@
 package dev.patientharbor.rig;
 
-import dev.patientharbor.model.TypeRef;
-import dev.patientharbor.plan.AssemblyPart;
-import dev.patientharbor.plan.ObjectMaking;
+import dev.patientharbor.assembly.AssemblyPart;
+import dev.patientharbor.assembly.ObjectMaking;
+import dev.patientharbor.terms.TypeRef;
 
 /** Hands over what no constructor makes: stand-ins, values, and what the caller gave. */
 final class SuppliedMaker implements CoreMaker {

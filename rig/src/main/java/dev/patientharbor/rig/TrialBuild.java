@@ -1,10 +1,10 @@
 package dev.patientharbor.rig;
 
+import dev.patientharbor.assembly.Assembly;
+import dev.patientharbor.assembly.AssemblyPart;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.SourcePosition;
-import dev.patientharbor.plan.Assembly;
-import dev.patientharbor.plan.AssemblyPart;
 import dev.patientharbor.standins.NoMockMakerException;
 import java.util.ArrayDeque;
 import java.util.ArrayList;

@@ -1,6 +1,6 @@
 package dev.patientharbor.rig;
 
-import dev.patientharbor.plan.AssemblyPart;
+import dev.patientharbor.assembly.AssemblyPart;
 import java.util.List;
 
 /** Stands for an object whose contract or classes cannot be loaded; whoever asks is told why. */

@@ -1,13 +1,13 @@
 package dev.patientharbor.rig;
 
-import dev.patientharbor.model.Slot;
+import dev.patientharbor.assembly.AssemblyPart;
 import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.Answer.Seat;
-import dev.patientharbor.plan.AssemblyPart;
 import dev.patientharbor.plan.RosterNeed;
 import dev.patientharbor.plan.RosterRow;
 import dev.patientharbor.standins.Call;
 import dev.patientharbor.standins.CallRecord;
+import dev.patientharbor.terms.Slot;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;

@@ -4,7 +4,7 @@ import dev.patientharbor.live.ValueConverter;
 import dev.patientharbor.live.ValueType;
 import dev.patientharbor.model.CannedMethod;
 import dev.patientharbor.model.GivenValue;
-import dev.patientharbor.model.TypeRef;
+import dev.patientharbor.terms.TypeRef;
 import java.lang.reflect.Method;
 import java.lang.reflect.Modifier;
 import java.util.ArrayList;

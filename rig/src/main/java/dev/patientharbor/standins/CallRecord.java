@@ -1,6 +1,6 @@
 package dev.patientharbor.standins;
 
-import dev.patientharbor.model.Slot;
+import dev.patientharbor.terms.Slot;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Collections;

@@ -1,6 +1,6 @@
 package dev.patientharbor.standins;
 
-import dev.patientharbor.model.JavaName;
+import dev.patientharbor.terms.JavaName;
 
 /** Thrown where a mock of a class is wanted, and nobody is there who makes one. */
 public final class NoMockMakerException extends IllegalArgumentException {

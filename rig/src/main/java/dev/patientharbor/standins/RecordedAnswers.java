@@ -5,7 +5,7 @@ import dev.patientharbor.live.ValueConverter;
 import dev.patientharbor.model.CannedMethod;
 import dev.patientharbor.model.CannedMethod.Response;
 import dev.patientharbor.model.GivenValue;
-import dev.patientharbor.model.WrittenName;
+import dev.patientharbor.terms.WrittenName;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;

@@ -1,7 +1,7 @@
-package dev.patientharbor.model;
+package dev.patientharbor.terms;
 
-import dev.patientharbor.finding.RequiredArgument;
 import dev.patientharbor.finding.SourcePosition;
+import dev.patientharbor.texts.RequiredArgument;
 
 /**
  * A name as the user wrote it, and where.

@@ -1,7 +1,8 @@
-package dev.patientharbor.plan;
+package dev.patientharbor.assembly;
 
-import dev.patientharbor.model.Settings;
-import dev.patientharbor.model.Slot;
+import dev.patientharbor.plan.Roster;
+import dev.patientharbor.terms.Settings;
+import dev.patientharbor.terms.Slot;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;

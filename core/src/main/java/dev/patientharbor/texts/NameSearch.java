@@ -1,4 +1,4 @@
-package dev.patientharbor.finding;
+package dev.patientharbor.texts;
 
 import java.util.ArrayList;
 import java.util.Arrays;

@@ -1,4 +1,4 @@
-package dev.patientharbor.model;
+package dev.patientharbor.terms;
 
 /**
  * What tells variants of one contract apart.

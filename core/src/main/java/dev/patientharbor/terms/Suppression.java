@@ -1,4 +1,4 @@
-package dev.patientharbor.model;
+package dev.patientharbor.terms;
 
 import dev.patientharbor.finding.SourcePosition;
 

@@ -1,10 +1,12 @@
-package dev.patientharbor.plan;
+package dev.patientharbor.assembly;
 
 import dev.patientharbor.finding.SourcePosition;
-import dev.patientharbor.model.Key;
-import dev.patientharbor.model.Lifetime;
-import dev.patientharbor.model.Slot;
-import dev.patientharbor.model.TypeRef;
+import dev.patientharbor.plan.Answer;
+import dev.patientharbor.plan.AnswerKind;
+import dev.patientharbor.terms.Key;
+import dev.patientharbor.terms.Lifetime;
+import dev.patientharbor.terms.Slot;
+import dev.patientharbor.terms.TypeRef;
 import java.util.List;
 import java.util.Optional;
 

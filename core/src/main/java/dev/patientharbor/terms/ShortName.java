@@ -1,4 +1,4 @@
-package dev.patientharbor.model;
+package dev.patientharbor.terms;
 
 /** The names of classes as people read them. */
 public final class ShortName {

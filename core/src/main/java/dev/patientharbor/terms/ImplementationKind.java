@@ -1,4 +1,4 @@
-package dev.patientharbor.model;
+package dev.patientharbor.terms;
 
 /** What stands behind a contract, in the words of testers. */
 public enum ImplementationKind {

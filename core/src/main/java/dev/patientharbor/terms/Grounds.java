@@ -1,4 +1,4 @@
-package dev.patientharbor.model;
+package dev.patientharbor.terms;
 
 import java.time.LocalDate;
 import java.util.Optional;

@@ -1,4 +1,4 @@
-package dev.patientharbor.model;
+package dev.patientharbor.terms;
 
 import java.util.Comparator;
 import java.util.Optional;

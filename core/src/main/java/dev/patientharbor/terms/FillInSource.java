@@ -1,4 +1,4 @@
-package dev.patientharbor.model;
+package dev.patientharbor.terms;
 
 import java.util.Arrays;
 import java.util.Optional;

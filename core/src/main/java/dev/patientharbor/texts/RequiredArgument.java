@@ -1,4 +1,4 @@
-package dev.patientharbor.finding;
+package dev.patientharbor.texts;
 
 /** What a caller must hand over. */
 public final class RequiredArgument {

@@ -1,8 +1,8 @@
-package dev.patientharbor.plan;
+package dev.patientharbor.assembly;
 
 import dev.patientharbor.model.CannedMethod;
 import dev.patientharbor.model.GivenValue;
-import dev.patientharbor.model.TypeRef;
+import dev.patientharbor.terms.TypeRef;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;

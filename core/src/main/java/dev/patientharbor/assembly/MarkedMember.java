@@ -1,4 +1,4 @@
-package dev.patientharbor.plan;
+package dev.patientharbor.assembly;
 
 import java.util.List;
 
