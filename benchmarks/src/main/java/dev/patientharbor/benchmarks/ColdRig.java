@@ -1,6 +1,6 @@
 package dev.patientharbor.benchmarks;
 
-import dev.patientharbor.assembly.Assembly;
+import dev.patientharbor.profiles.Plan;
 import dev.patientharbor.rig.Rig;
 import dev.patientharbor.rig.Rigs;
 import java.io.IOException;
@@ -40,11 +40,12 @@ public final class ColdRig {
 
     private static long once(boolean byRig) {
         Fleet fleet = new Fleet(SIZE);
-        Assembly assembly = fleet.plan().assembly();
+        Plan plan = fleet.plan();
+        plan.assembly();
         long start = System.nanoTime();
         Object root;
         if (byRig) {
-            Rig rig = Rigs.build(assembly, fleet.loader());
+            Rig rig = Rigs.build(plan, fleet.loader());
             root = rig.get(fleet.root());
         } else {
             root = fleet.hand().get();

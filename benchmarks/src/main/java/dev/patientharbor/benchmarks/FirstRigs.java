@@ -1,6 +1,6 @@
 package dev.patientharbor.benchmarks;
 
-import dev.patientharbor.assembly.Assembly;
+import dev.patientharbor.profiles.Plan;
 import dev.patientharbor.rig.Rig;
 import dev.patientharbor.rig.Rigs;
 import java.lang.reflect.Constructor;
@@ -42,7 +42,7 @@ public class FirstRigs {
     private final Supplier<Object> hand = fleet.hand();
     private final Class<?> root = fleet.root();
     private final List<Constructor<?>> constructors = new ArrayList<>();
-    private Assembly assembly;
+    private Plan plan;
 
     @Setup
     public void lookUp() throws ClassNotFoundException {
@@ -54,7 +54,8 @@ public class FirstRigs {
 
     @Setup(Level.Iteration)
     public void takeNewPlan() {
-        assembly = fleet.plan().assembly();
+        plan = fleet.plan();
+        plan.assembly();
         first_300_by_rig();
     }
 
@@ -79,7 +80,7 @@ public class FirstRigs {
 
     @Benchmark
     public Object first_300_by_rig() {
-        try (Rig rig = Rigs.build(assembly, fleet.loader())) {
+        try (Rig rig = Rigs.build(plan, fleet.loader())) {
             return rig.get(root);
         }
     }

@@ -87,7 +87,7 @@ public class RigRatio {
         }
 
         Object rig() {
-            try (Rig built = Rigs.build(plan.assembly(), fleet.loader())) {
+            try (Rig built = Rigs.build(plan, fleet.loader())) {
                 return built.get(root);
             }
         }

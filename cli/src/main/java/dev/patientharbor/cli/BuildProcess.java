@@ -1,6 +1,5 @@
 package dev.patientharbor.cli;
 
-import dev.patientharbor.check.Verdict;
 import dev.patientharbor.profiles.ProfileSet;
 import dev.patientharbor.rig.TrialBuild;
 import java.io.IOException;
@@ -51,12 +50,11 @@ public final class BuildProcess {
                 .ifPresent(asker -> asker.onExit().thenRun(() -> Runtime.getRuntime().halt(1)));
         ParseResult parsed = Tool.parsed(command);
         ProfileSet set = CheckRun.set(parsed, CheckRun.input(parsed));
-        Verdict verdict = set.check();
         try (BuildReport report = BuildReport.writing(Path.of(args[0]))) {
             BuildProcess process = new BuildProcess(report, Integer.parseInt(args[1]));
             Runtime.getRuntime().addShutdownHook(new Thread(process::endedEarly));
             for (String name : names) {
-                process.build(set, verdict, name);
+                process.build(set, name);
             }
         }
         // Threads that the user's code has left running do not matter any more.
@@ -77,14 +75,14 @@ public final class BuildProcess {
         return watch;
     }
 
-    private void build(ProfileSet set, Verdict verdict, String profile) {
+    private void build(ProfileSet set, String profile) {
         report.begun(profile);
         ScheduledFuture<?> limit = watch.schedule(this::tookTooLong, seconds, TimeUnit.SECONDS);
         URL[] places = set.classPath(profile).stream().map(BuildProcess::url).toArray(URL[]::new);
         ClassLoader before = builder.getContextClassLoader();
         try (URLClassLoader loader = new URLClassLoader(places, new ToolClassLoader())) {
             builder.setContextClassLoader(loader);
-            TrialBuild.of(verdict.assembly(profile), loader, this::tries).forEach(report::found);
+            TrialBuild.of(set.plan(profile), loader, this::tries).forEach(report::found);
         } catch (IOException fault) {
             throw new UncheckedIOException("cannot close the code of " + profile, fault);
         } finally {

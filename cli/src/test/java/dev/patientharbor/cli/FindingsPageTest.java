@@ -190,7 +190,7 @@ class FindingsPageTest {
                     set.classPath(profile.name()).stream().map(JavaCode::url).toArray(URL[]::new);
             ClassLoader loader =
                     new URLClassLoader(places, FindingsPageTest.class.getClassLoader());
-            found.put(profile.name(), TrialBuild.of(verdict.assembly(profile.name()), loader));
+            found.put(profile.name(), TrialBuild.of(set.plan(profile.name()), loader));
         }
         return verdict.afterBuilding(found, day);
     }

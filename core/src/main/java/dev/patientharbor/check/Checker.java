@@ -29,7 +29,7 @@ import java.util.stream.Collectors;
 
 /**
  * Checks every profile of a set against compiled code. No class of the user's is loaded and none is
- * run.
+ * run. For our own modules: users ask a {@link dev.patientharbor.check.Verdict} of a set.
  */
 public final class Checker {
 

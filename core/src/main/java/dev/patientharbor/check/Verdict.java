@@ -266,7 +266,7 @@ public final class Verdict {
     }
 
     /**
-     * How the objects of a profile are made.
+     * Returns how the objects of a profile are made. For our own modules.
      *
      * @throws IncompleteProfileException if it is not complete, with all that is wrong
      * @throws IllegalArgumentException if there is no such profile, or it is partial

@@ -3,6 +3,6 @@
  * and the coverage.
  *
  * <p>It knows no rule by itself; these are in {@code rules}. {@link
- * dev.patientharbor.check.Verdict} and what it returns are stable, the rest is internal.
+ * dev.patientharbor.check.Verdict} and what it returns are what users meet. Stable.
  */
 package dev.patientharbor.check;

@@ -5,7 +5,9 @@ import dev.patientharbor.terms.Slot;
 import java.util.List;
 
 /**
- * What was seen of a slot, as canned answers.
+ * What was seen of a slot, as canned answers; to be written by a recording file.
+ *
+ * <p>For our own modules: its constructor, and the answers one by one.
  *
  * @param slot the slot
  * @param answers what a stub would answer that does the same

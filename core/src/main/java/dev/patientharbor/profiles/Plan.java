@@ -1,12 +1,14 @@
 package dev.patientharbor.profiles;
 
 import dev.patientharbor.assembly.Assembly;
+import dev.patientharbor.assembly.AssemblyPart;
 import dev.patientharbor.check.IncompleteProfileException;
 import dev.patientharbor.check.Verdict;
 import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.plan.Roster;
 import dev.patientharbor.terms.Slot;
 import dev.patientharbor.texts.RequiredArgument;
+import java.util.List;
 
 /**
  * The whole answer for one profile that is complete: who receives what, and how its objects are
@@ -46,12 +48,17 @@ public final class Plan {
         return roster;
     }
 
-    /** How its objects are made. */
+    /** Returns how its objects are made. For our own modules. */
     public synchronized Assembly assembly() {
         if (assembly == null) {
             assembly = verdict.assembly(profile);
         }
         return assembly;
+    }
+
+    /** Returns the slots that its objects fill, each once, in the order in which they are met. */
+    public List<Slot> slots() {
+        return assembly().parts().stream().map(AssemblyPart::slot).distinct().toList();
     }
 
     /** A short text that is equal for equal decisions, wherever they were made. */

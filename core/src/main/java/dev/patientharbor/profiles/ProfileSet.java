@@ -99,8 +99,8 @@ public final class ProfileSet {
     }
 
     /**
-     * A set that was declared somewhere. Settings are those of this process: its system properties,
-     * its environment, then the given ones.
+     * Returns a set that was declared somewhere. For our own modules. Settings are those of this
+     * process: its system properties, its environment, then the given ones.
      *
      * @param declared what was declared
      * @param code the compiled code that it names
@@ -206,12 +206,20 @@ public final class ProfileSet {
                         .collect(Collectors.joining(", "));
     }
 
-    /** What was declared. */
+    /** Returns the names of the profiles that are not partial, in the order of the file. */
+    public List<String> profiles() {
+        return declared.profiles().stream()
+                .filter(profile -> !profile.partial())
+                .map(Profile::name)
+                .toList();
+    }
+
+    /** Returns what was declared. For our own modules. */
     public SetDeclaration declared() {
         return declared;
     }
 
-    /** The compiled code that it is about. */
+    /** Returns the places of the compiled code that it is about. For our own modules. */
     public List<CodeRoot> code() {
         return code;
     }

@@ -31,12 +31,12 @@ final class Swap {
      * @throws IllegalArgumentException if the plan has no such slot
      */
     static Swap of(Plan plan, Slot written) {
-        List<Slot> known =
-                plan.assembly().parts().stream().map(AssemblyPart::slot).distinct().toList();
         List<Slot> meant = plan.assembly().meantBy(written);
         if (meant.size() != 1) {
             List<String> near =
-                    NearNames.of(shortText(written), known.stream().map(Swap::shortText).toList());
+                    NearNames.of(
+                            shortText(written),
+                            plan.slots().stream().map(Swap::shortText).toList());
             throw new IllegalArgumentException(
                     "nothing asks for "
                             + shortText(written)

@@ -1,6 +1,5 @@
 package dev.patientharbor.junit;
 
-import dev.patientharbor.model.Profile;
 import dev.patientharbor.profiles.Plan;
 import dev.patientharbor.profiles.ProfileSet;
 import java.util.List;
@@ -38,12 +37,7 @@ final class ProfileSetCache {
 
     /** These profiles, or all that are not partial. */
     static List<String> named(ProfileSet set, List<String> names) {
-        return names.isEmpty()
-                ? set.declared().profiles().stream()
-                        .filter(profile -> !profile.partial())
-                        .map(Profile::name)
-                        .toList()
-                : names;
+        return names.isEmpty() ? set.profiles() : names;
     }
 
     private static Key key(Optional<Harbor> harbor) {

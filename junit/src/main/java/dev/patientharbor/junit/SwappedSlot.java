@@ -1,9 +1,9 @@
 package dev.patientharbor.junit;
 
-import dev.patientharbor.assembly.AssemblyPart;
 import dev.patientharbor.profiles.Plan;
 import dev.patientharbor.profiles.SupplyDefinition;
 import dev.patientharbor.rig.Rig;
+import dev.patientharbor.terms.Slot;
 import java.lang.reflect.ParameterizedType;
 import java.lang.reflect.Type;
 import java.util.Optional;
@@ -52,10 +52,10 @@ record SwappedSlot(Type type, SwappedIn mark, String where) {
                                 ? raw
                                 : Object.class;
         TreeSet<String> fit = new TreeSet<>();
-        for (AssemblyPart part : plan.assembly().parts()) {
-            String name = part.slot().contract().text().replaceAll("<.*", "");
+        for (Slot slot : plan.slots()) {
+            String name = slot.contract().text().replaceAll("<.*", "");
             if (!name.equals(own.getName()) && isA(own, name)) {
-                fit.add(part.slot().text(other -> other.substring(other.lastIndexOf('.') + 1)));
+                fit.add(slot.text(other -> other.substring(other.lastIndexOf('.') + 1)));
             }
         }
         return fit.isEmpty()

@@ -5,6 +5,6 @@
  * dev.patientharbor.junit.UnderProfile}, {@link dev.patientharbor.junit.EachProfile} and {@link
  * dev.patientharbor.junit.EachImplementation} say what a test runs under, {@link
  * dev.patientharbor.junit.FromRig} and {@link dev.patientharbor.junit.SwappedIn} what it is given
- * and what it gives. What rigs are is known by {@code rig}. The annotations are stable.
+ * and what it gives. What rigs are is known by {@code rig}. Stable.
  */
 package dev.patientharbor.junit;

@@ -2,8 +2,8 @@ package dev.patientharbor.rig;
 
 import dev.patientharbor.assembly.AssemblyPart;
 import dev.patientharbor.assembly.DecoratorLayer;
-import dev.patientharbor.standins.CallRecord.EnteredCall;
-import dev.patientharbor.standins.CallRecord.Place;
+import dev.patientharbor.behaviours.CallRecord.EnteredCall;
+import dev.patientharbor.behaviours.CallRecord.Place;
 import dev.patientharbor.terms.Slot;
 import java.util.ArrayList;
 import java.util.HashMap;

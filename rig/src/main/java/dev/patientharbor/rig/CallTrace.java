@@ -1,7 +1,7 @@
 package dev.patientharbor.rig;
 
+import dev.patientharbor.behaviours.CallRecord;
 import dev.patientharbor.standins.Call;
-import dev.patientharbor.standins.CallRecord;
 import dev.patientharbor.terms.ShortName;
 import java.util.List;
 import java.util.function.UnaryOperator;

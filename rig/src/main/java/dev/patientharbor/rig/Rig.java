@@ -1,5 +1,7 @@
 package dev.patientharbor.rig;
 
+import dev.patientharbor.behaviours.CallRecord;
+import dev.patientharbor.behaviours.RecordedAnswers;
 import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.NeedPlace;
@@ -7,8 +9,6 @@ import dev.patientharbor.plan.Roster;
 import dev.patientharbor.plan.RosterRow;
 import dev.patientharbor.plan.SlotRecording;
 import dev.patientharbor.standins.Call;
-import dev.patientharbor.standins.CallRecord;
-import dev.patientharbor.standins.RecordedAnswers;
 import dev.patientharbor.standins.StandInMaker;
 import dev.patientharbor.terms.Key;
 import dev.patientharbor.terms.Slot;

@@ -1,8 +1,8 @@
 package dev.patientharbor.rig;
 
 import dev.patientharbor.assembly.AssemblyPart;
-import dev.patientharbor.standins.CallRecord;
-import dev.patientharbor.standins.StandIns;
+import dev.patientharbor.behaviours.CallRecord;
+import dev.patientharbor.behaviours.StandIns;
 import java.util.Collections;
 import java.util.List;
 import java.util.concurrent.locks.ReentrantLock;

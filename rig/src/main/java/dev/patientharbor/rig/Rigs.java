@@ -2,6 +2,7 @@ package dev.patientharbor.rig;
 
 import dev.patientharbor.assembly.Assembly;
 import dev.patientharbor.profiles.Plan;
+import dev.patientharbor.texts.RequiredArgument;
 import java.lang.reflect.Type;
 import java.util.Optional;
 
@@ -17,11 +18,20 @@ public final class Rigs {
      * @throws RigException if something cannot be made; what was made is closed
      */
     public static Rig build(Plan plan) {
-        return build(plan.assembly(), Thread.currentThread().getContextClassLoader());
+        return build(plan, Thread.currentThread().getContextClassLoader());
     }
 
-    /** Builds the objects of an assembly, with the classes of a loader. */
-    public static Rig build(Assembly assembly, ClassLoader loader) {
+    /**
+     * Builds the objects of a plan, with the classes of a loader.
+     *
+     * @param loader knows the classes of the profile; null for the loader of this class
+     * @throws RigException if something cannot be made; what was made is closed
+     */
+    public static Rig build(Plan plan, ClassLoader loader) {
+        return build(RequiredArgument.of(plan, "a plan").assembly(), loader);
+    }
+
+    static Rig build(Assembly assembly, ClassLoader loader) {
         ClassLoader own = loader == null ? Rigs.class.getClassLoader() : loader;
         RigState state = new RigState(stations(assembly, own));
         if (assembly.roster().eager()) {
@@ -39,7 +49,8 @@ public final class Rigs {
     public static boolean knows(Plan plan, Type type, Optional<String> key) {
         ClassLoader loader = Thread.currentThread().getContextClassLoader();
         ClassLoader own = loader == null ? Rigs.class.getClassLoader() : loader;
-        return new Rig(new RigState(stations(plan.assembly(), own))).knows(type, key);
+        Assembly assembly = RequiredArgument.of(plan, "a plan").assembly();
+        return new Rig(new RigState(stations(assembly, own))).knows(type, key);
     }
 
     /**

@@ -5,6 +5,7 @@ import dev.patientharbor.assembly.AssemblyPart;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.SourcePosition;
+import dev.patientharbor.profiles.Plan;
 import dev.patientharbor.standins.NoMockMakerException;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -60,22 +61,21 @@ public final class TrialBuild {
     }
 
     /**
-     * Tells what cannot be made, once, whoever asks for it, and what cannot be closed.
+     * Returns what cannot be made, once, whoever asks for it, and what cannot be closed.
      *
      * @param loader loads the user's classes
      */
-    public static List<Finding> of(Assembly assembly, ClassLoader loader) {
-        return of(assembly, loader, attempt -> {});
+    public static List<Finding> of(Plan plan, ClassLoader loader) {
+        return of(plan, loader, attempt -> {});
     }
 
     /**
-     * The same.
+     * Returns what cannot be made or closed, and says before each attempt what it is.
      *
-     * @param before is told of each thing before it is done: it may hang, or end the process
+     * @param before hears of each thing before it is done: it may hang, or end the process
      */
-    public static List<Finding> of(
-            Assembly assembly, ClassLoader loader, Consumer<Attempt> before) {
-        return new TrialBuild(assembly, before).run(loader);
+    public static List<Finding> of(Plan plan, ClassLoader loader, Consumer<Attempt> before) {
+        return new TrialBuild(plan.assembly(), before).run(loader);
     }
 
     private List<Finding> run(ClassLoader loader) {

@@ -1,12 +1,12 @@
 package dev.patientharbor.rig;
 
 import dev.patientharbor.assembly.AssemblyPart;
+import dev.patientharbor.behaviours.CallRecord;
 import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.Answer.Seat;
 import dev.patientharbor.plan.RosterNeed;
 import dev.patientharbor.plan.RosterRow;
 import dev.patientharbor.standins.Call;
-import dev.patientharbor.standins.CallRecord;
 import dev.patientharbor.terms.Slot;
 import java.util.ArrayList;
 import java.util.Comparator;

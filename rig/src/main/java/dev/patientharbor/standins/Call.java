@@ -1,5 +1,6 @@
 package dev.patientharbor.standins;
 
+import dev.patientharbor.live.VisibleValues;
 import java.lang.reflect.Method;
 import java.util.Arrays;
 import java.util.Collections;

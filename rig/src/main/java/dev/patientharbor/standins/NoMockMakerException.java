@@ -7,7 +7,8 @@ public final class NoMockMakerException extends IllegalArgumentException {
 
     private static final long serialVersionUID = 1;
 
-    NoMockMakerException(Class<?> contract) {
+    /** Says of which class. */
+    public NoMockMakerException(Class<?> contract) {
         super(
                 "a mock can be made of an interface, and "
                         + JavaName.of(contract)

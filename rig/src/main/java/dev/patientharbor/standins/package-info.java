@@ -1,9 +1,7 @@
 /**
- * Objects that stand in for a contract: mocks, stubs with canned answers, and spies, with the
- * record of their calls.
+ * What users meet of stand-ins: the calls that one received, the answers of a mock that nobody
+ * taught, and the door for those who make mocks another way.
  *
- * <p>It knows contracts and answers, and nothing of profiles and rigs. {@link
- * dev.patientharbor.standins.StandInMaker} is for those who make mocks another way, and is stable
- * with {@link dev.patientharbor.standins.Call}; the rest may change.
+ * <p>What a stand-in does is in {@code behaviours}. Stable.
  */
 package dev.patientharbor.standins;

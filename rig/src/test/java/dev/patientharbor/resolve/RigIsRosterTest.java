@@ -11,8 +11,8 @@ import dev.patientharbor.plan.Answer.Element;
 import dev.patientharbor.plan.AnswerKind;
 import dev.patientharbor.plan.Roster;
 import dev.patientharbor.plan.RosterRow;
+import dev.patientharbor.rig.AssembledRig;
 import dev.patientharbor.rig.Rig;
-import dev.patientharbor.rig.Rigs;
 import dev.patientharbor.rosters.AssemblyMaker;
 import dev.patientharbor.rosters.RosterMaker;
 import dev.patientharbor.terms.Lifetime;
@@ -72,7 +72,7 @@ class RigIsRosterTest {
                     walked = Collections.newSetFromMap(new IdentityHashMap<>());
                     Assembly assembly = AssemblyMaker.assembly(set, wiring);
                     try {
-                        try (Rig rig = Rigs.build(assembly, loader)) {
+                        try (Rig rig = AssembledRig.of(assembly, loader)) {
                             for (String entry : ENTRIES) {
                                 walk(
                                         rig.get(loader.loadClass(entry)),

@@ -33,8 +33,7 @@ class TrialTest {
                     """);
 
     private static List<String> told(String profile) {
-        return TrialBuild.of(YARD.plan(profile).assembly(), YARD.type("Desk").getClassLoader())
-                .stream()
+        return TrialBuild.of(YARD.plan(profile), YARD.type("Desk").getClassLoader()).stream()
                 .map(TrialTest::text)
                 .toList();
     }

@@ -51,7 +51,7 @@ final class Yard {
     }
 
     Rig rig(Plan plan) {
-        return Rigs.build(plan.assembly(), loader);
+        return Rigs.build(plan, loader);
     }
 
     Class<?> type(String name) {

@@ -1,5 +1,7 @@
-package dev.patientharbor.standins;
+package dev.patientharbor.behaviours;
 
+import dev.patientharbor.standins.Call;
+import dev.patientharbor.standins.CallLog;
 import dev.patientharbor.terms.Slot;
 import java.util.ArrayList;
 import java.util.Collection;

@@ -1,4 +1,4 @@
-package dev.patientharbor.standins;
+package dev.patientharbor.live;
 
 import java.util.Arrays;
 import java.util.List;
@@ -6,17 +6,19 @@ import java.util.Map;
 import java.util.stream.Collectors;
 
 /** Calls and values as people read them. */
-final class VisibleValues {
+public final class VisibleValues {
 
     private VisibleValues() {}
 
-    static String call(String method, List<Object> arguments) {
+    /** Returns a call as people read it: {@code announce("berth 3 is taken")}. */
+    public static String call(String method, List<Object> arguments) {
         return arguments.stream()
                 .map(VisibleValues::value)
                 .collect(Collectors.joining(", ", method + "(", ")"));
     }
 
-    static String value(Object value) {
+    /** Returns a value as people read it: a text in quotes, an array as its elements. */
+    public static String value(Object value) {
         if (value instanceof CharSequence text) {
             return "\"" + text + "\"";
         }

@@ -1,4 +1,4 @@
-package dev.patientharbor.standins;
+package dev.patientharbor.behaviours;
 
 import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.Method;

@@ -1,10 +1,11 @@
-package dev.patientharbor.standins;
+package dev.patientharbor.behaviours;
 
 import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.live.ValueConverter;
 import dev.patientharbor.model.CannedMethod;
 import dev.patientharbor.model.CannedMethod.Response;
 import dev.patientharbor.model.GivenValue;
+import dev.patientharbor.standins.Call;
 import dev.patientharbor.terms.WrittenName;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;

@@ -1,5 +1,6 @@
-package dev.patientharbor.standins;
+package dev.patientharbor.behaviours;
 
+import dev.patientharbor.standins.Call;
 import java.lang.reflect.InvocationHandler;
 import java.lang.reflect.Method;
 import java.util.Arrays;

@@ -1,8 +1,10 @@
-package dev.patientharbor.standins;
+package dev.patientharbor.behaviours;
 
 import dev.patientharbor.live.ValueConverter;
 import dev.patientharbor.model.BuiltIn;
 import dev.patientharbor.model.CannedMethod;
+import dev.patientharbor.standins.NoMockMakerException;
+import dev.patientharbor.standins.StandInMaker;
 import dev.patientharbor.terms.JavaName;
 import dev.patientharbor.terms.TypeRef;
 import java.lang.reflect.InvocationHandler;

@@ -1,5 +1,6 @@
-package dev.patientharbor.standins;
+package dev.patientharbor.behaviours;
 
+import dev.patientharbor.standins.NeutralAnswers;
 import java.lang.reflect.Method;
 
 /** Runs what the contract does itself, and is neutral in all else. */

@@ -1,7 +1,8 @@
-package dev.patientharbor.standins;
+package dev.patientharbor.behaviours;
 
 import dev.patientharbor.live.ValueConverter;
 import dev.patientharbor.live.ValueType;
+import dev.patientharbor.live.VisibleValues;
 import dev.patientharbor.model.CannedMethod;
 import dev.patientharbor.model.GivenValue;
 import dev.patientharbor.terms.TypeRef;

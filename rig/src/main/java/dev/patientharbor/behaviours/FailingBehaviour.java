@@ -1,4 +1,4 @@
-package dev.patientharbor.standins;
+package dev.patientharbor.behaviours;
 
 import dev.patientharbor.live.ValueConverter;
 import dev.patientharbor.model.BuiltIn;

@@ -1,0 +1,157 @@
+package dev.patientharbor.cli;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.io.IOException;
+import java.lang.reflect.Constructor;
+import java.lang.reflect.Executable;
+import java.lang.reflect.Field;
+import java.lang.reflect.GenericArrayType;
+import java.lang.reflect.Method;
+import java.lang.reflect.Modifier;
+import java.lang.reflect.ParameterizedType;
+import java.lang.reflect.Type;
+import java.lang.reflect.TypeVariable;
+import java.lang.reflect.WildcardType;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+
+/** What users may rely on is what descriptors export to everyone, and it shows nothing else. */
+class PublicApiTest {
+
+    /** Doors between our own modules: public, for Java knows no other way, and said to be so. */
+    private static final Set<String> BETWEEN_MODULES =
+            Set.of(
+                    "check.Checker#check",
+                    "check.Verdict#assembly",
+                    "plan.SlotRecording#SlotRecording",
+                    "plan.SlotRecording#answers",
+                    "profiles.Plan#assembly",
+                    "profiles.ProfileSet#code",
+                    "profiles.ProfileSet#declared",
+                    "profiles.ProfileSet#of");
+
+    @Test
+    void what_users_may_rely_on_shows_nothing_internal() {
+        Set<String> exported = new HashSet<>(PublicApi.packages());
+        TreeSet<String> leaks = new TreeSet<>();
+        for (Class<?> type : PublicApi.types()) {
+            for (Member member : members(type)) {
+                Set<Class<?>> shown = new HashSet<>();
+                member.types().forEach(shownType -> addClasses(shownType, shown));
+                if (shown.stream().anyMatch(used -> isInternal(used, exported))) {
+                    leaks.add(
+                            type.getName().substring(PublicApi.OURS.length())
+                                    + '#'
+                                    + member.name());
+                }
+            }
+        }
+        assertEquals(new TreeSet<>(BETWEEN_MODULES), leaks);
+    }
+
+    @Test
+    void doors_between_our_modules_say_that_they_are_for_nobody_else() throws IOException {
+        for (String door : BETWEEN_MODULES) {
+            String type = door.substring(0, door.indexOf('#')).replace('.', '/');
+            String source =
+                    Files.readString(
+                            Path.of("..", "core", "src", "main", "java")
+                                    .resolve("dev/patientharbor")
+                                    .resolve(type + ".java"));
+            assertTrue(source.contains("For our own modules"), door);
+        }
+    }
+
+    @Test
+    void every_package_says_whether_it_is_stable() throws IOException {
+        Set<String> exported = new HashSet<>(PublicApi.packages());
+        for (Path info : PublicApi.packageInfos()) {
+            String text = Files.readString(info).replaceAll("\\s+\\*?\\s*", " ");
+            String name = PublicApi.OURS + info.getParent().getFileName();
+            boolean isApplication = info.startsWith(Path.of("..", "cli"));
+            assertEquals(exported.contains(name), text.contains("Stable."), name);
+            assertEquals(
+                    !exported.contains(name) && !isApplication,
+                    text.contains("Internal: may change."),
+                    name);
+        }
+    }
+
+    private record Member(String name, List<Type> types) {}
+
+    private static List<Member> members(Class<?> type) {
+        Stream<Member> calls =
+                Stream.concat(
+                                Arrays.stream(type.getDeclaredMethods()),
+                                Arrays.stream(type.getDeclaredConstructors()))
+                        .filter(call -> isPublic(call.getModifiers()) && !call.isSynthetic())
+                        .map(PublicApiTest::member);
+        Stream<Member> fields =
+                Arrays.stream(type.getDeclaredFields())
+                        .filter(field -> isPublic(field.getModifiers()))
+                        .map(PublicApiTest::member);
+        Stream<Member> supertypes =
+                Stream.of(
+                        new Member(
+                                "extends",
+                                Stream.concat(
+                                                Stream.ofNullable(type.getGenericSuperclass()),
+                                                Arrays.stream(type.getGenericInterfaces()))
+                                        .toList()));
+        return Stream.of(calls, fields, supertypes).flatMap(member -> member).toList();
+    }
+
+    private static Member member(Executable call) {
+        Type returned = call instanceof Method method ? method.getGenericReturnType() : void.class;
+        return new Member(
+                call instanceof Constructor<?>
+                        ? call.getDeclaringClass().getSimpleName()
+                        : call.getName(),
+                Stream.of(
+                                Stream.of(returned),
+                                Arrays.stream(call.getGenericParameterTypes()),
+                                Arrays.stream(call.getGenericExceptionTypes()))
+                        .flatMap(type -> type)
+                        .toList());
+    }
+
+    private static Member member(Field field) {
+        return new Member(field.getName(), List.of(field.getGenericType()));
+    }
+
+    private static boolean isPublic(int modifiers) {
+        return Modifier.isPublic(modifiers) || Modifier.isProtected(modifiers);
+    }
+
+    private static boolean isInternal(Class<?> type, Set<String> exported) {
+        return type.getName().startsWith(PublicApi.OURS)
+                && !(exported.contains(type.getPackageName()) && PublicApi.isVisible(type));
+    }
+
+    private static void addClasses(Type type, Set<Class<?>> to) {
+        if (type instanceof Class<?> plain) {
+            to.add(plain.isArray() ? plain.getComponentType() : plain);
+        } else if (type instanceof ParameterizedType with) {
+            addClasses(with.getRawType(), to);
+            Arrays.stream(with.getActualTypeArguments()).forEach(given -> addClasses(given, to));
+        } else if (type instanceof WildcardType wildcard) {
+            Arrays.stream(wildcard.getUpperBounds()).forEach(bound -> addClasses(bound, to));
+            Arrays.stream(wildcard.getLowerBounds()).forEach(bound -> addClasses(bound, to));
+        } else if (type instanceof GenericArrayType array) {
+            addClasses(array.getGenericComponentType(), to);
+        } else if (type instanceof TypeVariable<?> variable) {
+            Arrays.stream(variable.getBounds())
+                    .filter(bound -> bound instanceof Class<?>)
+                    .forEach(bound -> addClasses(bound, to));
+        }
+    }
+}
