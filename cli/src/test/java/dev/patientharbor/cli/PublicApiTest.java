@@ -21,6 +21,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
@@ -84,6 +85,17 @@ class PublicApiTest {
                     text.contains("Internal: may change."),
                     name);
         }
+    }
+
+    @Test
+    void the_check_of_compatibility_looks_at_what_is_exported() throws IOException {
+        List<String> compared =
+                Pattern.compile("<include>(dev\\.patientharbor\\.\\w+)</include>")
+                        .matcher(Files.readString(Path.of("..", "pom.xml")))
+                        .results()
+                        .map(found -> found.group(1))
+                        .toList();
+        assertEquals(PublicApi.packages(), compared);
     }
 
     private record Member(String name, List<Type> types) {}

@@ -32,7 +32,7 @@ class SnippetsTest {
             package snippets;
             import dev.patientharbor.check.*;
             import dev.patientharbor.finding.*;
-            import dev.patientharbor.model.*;
+            import dev.patientharbor.terms.*;
             import dev.patientharbor.notation.*;
             import dev.patientharbor.plan.*;
             import dev.patientharbor.profiles.*;

@@ -9,45 +9,156 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * What one need receives.
+ * What one need receives. Immutable; equal answers say the same.
  *
- * @param kind what it is
- * @param implementation the binary name of the core; empty for a mock and where nothing is received
- * @param around the decorators around it, outermost first
- * @param lifetime how long an instance lives; empty where nothing is received
- * @param instance a label: equal labels, same instance; empty where nothing is received
- * @param origin where it was said: the binding, or the class that supplies itself; empty if nothing
- *     was said
- * @param hides what profiles further up say of the same slot, nearest first
- * @param filledBy what allowed a class of the code to fill the slot, where nothing binds it
- * @param leftOut the classes that would fill it in the same way, but ask for that very slot, by
- *     their binary names
- * @param elements the members of a collection, in order
- * @param behind what is behind an implementation that only passes on, or that a factory makes
- * @param given what is given to it, as it is written, settings by their names; what a canned stub
- *     answers; blank for nothing
- * @param fills where the received object stands: the slot that is asked for, or the one that stands
- *     in for it; empty where nothing is received
+ * <p>It is made by an {@link AnswerBuilder}, so that an answer may say more one day.
  */
-public record Answer(
-        AnswerKind kind,
-        Optional<String> implementation,
-        List<Around> around,
-        Optional<LifetimeChoice> lifetime,
-        Optional<String> instance,
-        Optional<SourcePosition> origin,
-        List<Hidden> hides,
-        Optional<FillInSource> filledBy,
-        List<String> leftOut,
-        List<Element> elements,
-        Optional<Behind> behind,
-        String given,
-        Optional<Seat> fills) {
-    public Answer {
-        elements = List.copyOf(elements);
-        around = List.copyOf(around);
-        hides = List.copyOf(hides);
-        leftOut = List.copyOf(leftOut);
+public final class Answer {
+
+    private final Content content;
+
+    /** All that an answer says. */
+    record Content(
+            AnswerKind kind,
+            Optional<String> implementation,
+            List<Around> around,
+            Optional<LifetimeChoice> lifetime,
+            Optional<String> instance,
+            Optional<SourcePosition> origin,
+            List<Hidden> hides,
+            Optional<FillInSource> filledBy,
+            List<String> leftOut,
+            List<Element> elements,
+            Optional<Behind> behind,
+            String given,
+            Optional<Seat> fills) {
+
+        Content {
+            around = List.copyOf(around);
+            hides = List.copyOf(hides);
+            leftOut = List.copyOf(leftOut);
+            elements = List.copyOf(elements);
+        }
+    }
+
+    Answer(Content content) {
+        this.content = content;
+    }
+
+    /** Returns what it is: real, a stub, a mock, and so on. */
+    public AnswerKind kind() {
+        return content.kind();
+    }
+
+    /** Returns the binary name of the core; empty for a mock and where nothing is received. */
+    public Optional<String> implementation() {
+        return content.implementation();
+    }
+
+    /** Returns the decorators around it, outermost first. */
+    public List<Around> around() {
+        return content.around();
+    }
+
+    /** Returns how long an instance lives; empty where nothing is received. */
+    public Optional<LifetimeChoice> lifetime() {
+        return content.lifetime();
+    }
+
+    /** Returns a label: equal labels, same instance; empty where nothing is received. */
+    public Optional<String> instance() {
+        return content.instance();
+    }
+
+    /**
+     * Returns where it was said: the binding, or the class that supplies itself; empty if nothing
+     * was said.
+     */
+    public Optional<SourcePosition> origin() {
+        return content.origin();
+    }
+
+    /** Returns what profiles further up say of the same slot, nearest first. */
+    public List<Hidden> hides() {
+        return content.hides();
+    }
+
+    /** Returns what allowed a class of the code to fill the slot, where nothing binds it. */
+    public Optional<FillInSource> filledBy() {
+        return content.filledBy();
+    }
+
+    /**
+     * Returns the classes that would fill it in the same way, but ask for that very slot, by their
+     * binary names.
+     */
+    public List<String> leftOut() {
+        return content.leftOut();
+    }
+
+    /** Returns the members of a collection, in order. */
+    public List<Element> elements() {
+        return content.elements();
+    }
+
+    /** Returns what is behind an implementation that only passes on, or that a factory makes. */
+    public Optional<Behind> behind() {
+        return content.behind();
+    }
+
+    /**
+     * Returns what is given to it, as it is written, settings by their names; what a canned stub
+     * answers; blank for nothing.
+     */
+    public String given() {
+        return content.given();
+    }
+
+    /**
+     * Returns where the received object stands: the slot that is asked for, or the one that stands
+     * in for it; empty where nothing is received.
+     */
+    public Optional<Seat> fills() {
+        return content.fills();
+    }
+
+    /** Returns the decorators around it by their names, outermost first. */
+    public List<String> decorators() {
+        return around().stream().map(Around::name).toList();
+    }
+
+    /** Returns whether the need is met. */
+    public boolean isMet() {
+        return kind() != AnswerKind.UNMET;
+    }
+
+    /** Returns this answer with other members. */
+    public Answer withElements(List<Element> members) {
+        return new AnswerBuilder(this).elements(members).build();
+    }
+
+    /** Returns this answer with a label for the instance. */
+    public Answer labelled(String label) {
+        return new AnswerBuilder(this).instance(Optional.of(label)).build();
+    }
+
+    Content content() {
+        return content;
+    }
+
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof Answer that && content.equals(that.content);
+    }
+
+    @Override
+    public int hashCode() {
+        return content.hashCode();
+    }
+
+    @Override
+    public String toString() {
+        return content.toString().replaceFirst("^Content", "Answer");
     }
 
     /**
@@ -59,11 +170,6 @@ public record Answer(
      * @param at where it was said
      */
     public record Around(String name, String given, SourcePosition at) {}
-
-    /** The decorators around it by their names, outermost first. */
-    public List<String> decorators() {
-        return around.stream().map(Around::name).toList();
-    }
 
     /**
      * What is at the end of the line.
@@ -107,46 +213,5 @@ public record Answer(
             return slot.text(ShortName::of)
                     + within.map(level -> " within " + ShortName.of(level)).orElse("");
         }
-    }
-
-    /** Returns this answer with other members. */
-    public Answer withElements(List<Element> members) {
-        return new Answer(
-                kind,
-                implementation,
-                around,
-                lifetime,
-                instance,
-                origin,
-                hides,
-                filledBy,
-                leftOut,
-                members,
-                behind,
-                given,
-                fills);
-    }
-
-    /** Returns this answer with a label for the instance. */
-    public Answer labelled(String label) {
-        return new Answer(
-                kind,
-                implementation,
-                around,
-                lifetime,
-                Optional.of(label),
-                origin,
-                hides,
-                filledBy,
-                leftOut,
-                elements,
-                behind,
-                given,
-                fills);
-    }
-
-    /** Whether the need is met. */
-    public boolean isMet() {
-        return kind != AnswerKind.UNMET;
     }
 }

@@ -13,6 +13,7 @@ import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.Answer.Behind;
 import dev.patientharbor.plan.Answer.Element;
 import dev.patientharbor.plan.Answer.Seat;
+import dev.patientharbor.plan.AnswerBuilder;
 import dev.patientharbor.plan.AnswerKind;
 import dev.patientharbor.plan.LifetimeChoice;
 import dev.patientharbor.plan.LifetimeChoice.By;
@@ -132,20 +133,21 @@ public final class RosterMaker {
                         ? Optional.of(set.lifetimes().of(outcome, wiring.profile()))
                         : Optional.empty();
         Optional<Integer> filled = wiring.filledAt(asked);
-        return new Answer(
-                outcome.answer(),
-                outcome.blueprint().map(Blueprint::maker).or(() -> handedIn(outcome)),
-                outcome.decorators().stream().map(ResolvedDecorator::around).toList(),
-                lifetime,
-                lifetime.map(choice -> identity(choice, end.orElseThrow(), outcome)),
-                origin(asked, outcome),
-                end.map(this::hidden).orElse(List.of()),
-                filled.map(wiring::outcome).flatMap(SlotOutcome::filledBy),
-                filled.map(set::leftOut).orElse(List.of()),
-                outcome.kind() == Kind.COLLECTION ? elements(outcome) : List.of(),
-                end.filter(seat -> outcome.isMet()).flatMap(this::behindSeat),
-                given(outcome),
-                end.filter(seat -> outcome.isMet()).map(this::seat));
+        return new AnswerBuilder(outcome.answer())
+                .implementation(
+                        outcome.blueprint().map(Blueprint::maker).or(() -> handedIn(outcome)))
+                .around(outcome.decorators().stream().map(ResolvedDecorator::around).toList())
+                .lifetime(lifetime)
+                .instance(lifetime.map(choice -> identity(choice, end.orElseThrow(), outcome)))
+                .origin(origin(asked, outcome))
+                .hides(end.map(this::hidden).orElse(List.of()))
+                .filledBy(filled.map(wiring::outcome).flatMap(SlotOutcome::filledBy))
+                .leftOut(filled.map(set::leftOut).orElse(List.of()))
+                .elements(outcome.kind() == Kind.COLLECTION ? elements(outcome) : List.of())
+                .behind(end.filter(seat -> outcome.isMet()).flatMap(this::behindSeat))
+                .given(given(outcome))
+                .fills(end.filter(seat -> outcome.isMet()).map(this::seat))
+                .build();
     }
 
     private List<Element> elements(SlotOutcome collection) {
