@@ -17,6 +17,7 @@ module dev.patientharbor.core {
             dev.patientharbor.notation,
             dev.patientharbor.rig;
     exports dev.patientharbor.texts to
+            dev.patientharbor.junit,
             dev.patientharbor.notation,
             dev.patientharbor.report,
             dev.patientharbor.rig;

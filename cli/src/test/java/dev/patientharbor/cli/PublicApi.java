@@ -7,6 +7,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import java.util.regex.MatchResult;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
@@ -15,6 +16,19 @@ import java.util.stream.Stream;
 final class PublicApi {
 
     static final String OURS = "dev.patientharbor.";
+
+    /** Doors between our own modules: public, for Java knows no other way, and said to be so. */
+    static final Set<String> BETWEEN_MODULES =
+            Set.of(
+                    "check.Checker#check",
+                    "check.Verdict#assembly",
+                    "plan.SlotRecording#new",
+                    "plan.SlotRecording#answers",
+                    "profiles.Plan#assembly",
+                    "profiles.ProfileSet#code",
+                    "profiles.ProfileSet#declared",
+                    "profiles.ProfileSet#of");
+
     private static final Pattern EXPORT = Pattern.compile("exports (dev\\.patientharbor\\.\\w+);");
 
     private PublicApi() {}
@@ -57,6 +71,11 @@ final class PublicApi {
     static boolean isVisible(Class<?> type) {
         return Modifier.isPublic(type.getModifiers())
                 && (type.getDeclaringClass() == null || isVisible(type.getDeclaringClass()));
+    }
+
+    /** A member as a test names it: {@code plan.Answer#kind}; a constructor is called new. */
+    static String name(Class<?> type, String member) {
+        return type.getName().substring(OURS.length()) + '#' + member;
     }
 
     static List<Path> packageInfos() {

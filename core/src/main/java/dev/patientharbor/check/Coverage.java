@@ -2,6 +2,7 @@ package dev.patientharbor.check;
 
 import dev.patientharbor.plan.AnswerKind;
 import dev.patientharbor.terms.Slot;
+import dev.patientharbor.texts.RequiredArgument;
 import java.util.Collections;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -21,6 +22,10 @@ import java.util.Set;
 public record Coverage(
         List<String> profiles, List<Use> slots, List<NeverReal> neverReal, List<String> unused) {
     public Coverage {
+        RequiredArgument.of(profiles, "profiles");
+        RequiredArgument.of(slots, "slots");
+        RequiredArgument.of(neverReal, "neverReal");
+        RequiredArgument.of(unused, "unused");
         profiles = List.copyOf(profiles);
         slots = List.copyOf(slots);
         neverReal = List.copyOf(neverReal);
@@ -37,6 +42,9 @@ public record Coverage(
      */
     public record Use(Slot slot, List<Set<AnswerKind>> kinds, Optional<String> firstReal) {
         public Use {
+            RequiredArgument.of(slot, "slot");
+            RequiredArgument.of(kinds, "kinds");
+            RequiredArgument.of(firstReal, "firstReal");
             kinds =
                     kinds.stream()
                             .map(kind -> Collections.unmodifiableSet(new LinkedHashSet<>(kind)))
@@ -45,5 +53,11 @@ public record Coverage(
     }
 
     /** A need of a consumer, a binary name or the name of what is no class. */
-    public record NeverReal(String consumer, String need, Slot slot) {}
+    public record NeverReal(String consumer, String need, Slot slot) {
+        public NeverReal {
+            RequiredArgument.of(consumer, "consumer");
+            RequiredArgument.of(need, "need");
+            RequiredArgument.of(slot, "slot");
+        }
+    }
 }

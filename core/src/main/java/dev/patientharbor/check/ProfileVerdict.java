@@ -2,6 +2,7 @@ package dev.patientharbor.check;
 
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.plan.AnswerKind;
+import dev.patientharbor.texts.RequiredArgument;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.EnumMap;
@@ -32,6 +33,13 @@ public record ProfileVerdict(
         List<Finding> findings,
         List<SuppressedFinding> suppressed) {
     public ProfileVerdict {
+        RequiredArgument.of(name, "name");
+        RequiredArgument.of(parents, "parents");
+        RequiredArgument.of(complete, "complete");
+        RequiredArgument.of(answers, "answers");
+        RequiredArgument.of(built, "built");
+        RequiredArgument.of(findings, "findings");
+        RequiredArgument.of(suppressed, "suppressed");
         parents = List.copyOf(parents);
         EnumMap<AnswerKind, Integer> counts = new EnumMap<>(AnswerKind.class);
         counts.putAll(answers);

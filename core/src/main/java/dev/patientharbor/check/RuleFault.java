@@ -1,5 +1,7 @@
 package dev.patientharbor.check;
 
+import dev.patientharbor.texts.RequiredArgument;
+
 /**
  * A fault of ours: a rule that could not come to its end. What it would have told is not known; the
  * other rules have told theirs.
@@ -7,4 +9,9 @@ package dev.patientharbor.check;
  * @param rule the name of the rule's class
  * @param cause what went wrong
  */
-public record RuleFault(String rule, Throwable cause) {}
+public record RuleFault(String rule, Throwable cause) {
+    public RuleFault {
+        RequiredArgument.of(rule, "rule");
+        RequiredArgument.of(cause, "cause");
+    }
+}

@@ -144,6 +144,7 @@ public final class Verdict {
 
     /** Whether any finding is as grave as that, or graver. */
     public boolean hasAtLeast(Severity severity) {
+        RequiredArgument.of(severity, "severity");
         return allFindings().stream().anyMatch(finding -> isAsGrave(finding, severity));
     }
 
@@ -157,7 +158,7 @@ public final class Verdict {
      * @throws IllegalArgumentException if there is no such profile, or it is partial
      */
     public boolean complete(String profile) {
-        return find(profile)
+        return find(RequiredArgument.of(profile, "profile"))
                 .complete()
                 .orElseThrow(
                         () ->
@@ -192,6 +193,7 @@ public final class Verdict {
      * @throws IllegalArgumentException if there is no such profile, or it is partial
      */
     public void requireComplete(String... names) {
+        RequiredArgument.each(names, "names");
         List<String> wanted =
                 names.length > 0
                         ? List.of(names)
@@ -219,6 +221,7 @@ public final class Verdict {
      * @throws IllegalStateException if something was, with all of it
      */
     public void requireNothing(Severity orGraver) {
+        RequiredArgument.of(orGraver, "orGraver");
         List<Finding> grave =
                 once(
                         allFindings().stream()
@@ -299,6 +302,7 @@ public final class Verdict {
      * that they extend where something is wrong with those; what is not among them is not shown.
      */
     public Verdict only(Collection<String> wantedNames) {
+        RequiredArgument.of(wantedNames, "wantedNames");
         wantedNames.forEach(this::find);
         Set<String> names = Set.copyOf(wantedNames);
         BitSet lineages = new BitSet();
@@ -322,6 +326,8 @@ public final class Verdict {
      * @param today the day that {@code until} is compared with
      */
     public Verdict afterBuilding(Map<String, List<Finding>> found, LocalDate today) {
+        RequiredArgument.of(found, "found");
+        RequiredArgument.of(today, "today");
         SuppressionFilter filter = new SuppressionFilter(set.declared().strictness(), today);
         List<ProfileVerdict> all =
                 profiles.stream().map(verdict -> built(verdict, found, filter)).toList();
@@ -347,6 +353,7 @@ public final class Verdict {
 
     /** Whether a class of that binary name is in the code that was read. */
     public boolean knows(String binaryName) {
+        RequiredArgument.of(binaryName, "binaryName");
         return whole.inCode(binaryName);
     }
 
@@ -354,6 +361,7 @@ public final class Verdict {
      * A class name as people read it: short, unless two classes of the code share the short name.
      */
     public String shortName(String binaryName) {
+        RequiredArgument.of(binaryName, "binaryName");
         return names.shortName(binaryName);
     }
 

@@ -1,6 +1,7 @@
 package dev.patientharbor.finding;
 
 import dev.patientharbor.texts.NameList;
+import dev.patientharbor.texts.RequiredArgument;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -38,6 +39,15 @@ public record Finding(
                     .thenComparing(Finding::cause);
 
     public Finding {
+        RequiredArgument.of(kind, "kind");
+        RequiredArgument.of(severity, "severity");
+        RequiredArgument.of(at, "at");
+        RequiredArgument.of(cause, "cause");
+        RequiredArgument.of(subjects, "subjects");
+        RequiredArgument.of(message, "message");
+        RequiredArgument.of(details, "details");
+        RequiredArgument.of(consumers, "consumers");
+        RequiredArgument.of(entries, "entries");
         subjects = List.copyOf(subjects);
         details = List.copyOf(details);
         consumers = List.copyOf(consumers);
@@ -46,12 +56,14 @@ public record Finding(
 
     /** A finding about one thing, that touches no consumer. */
     public static Finding of(FindingKind kind, SourcePosition at, String cause, String message) {
-        return of(kind, at, List.of(cause), message);
+        return of(kind, at, List.of(RequiredArgument.of(cause, "cause")), message);
     }
 
     /** A finding about several things. */
     public static Finding of(
             FindingKind kind, SourcePosition at, List<String> subjects, String message) {
+        RequiredArgument.of(kind, "kind");
+        RequiredArgument.of(subjects, "subjects");
         return new Finding(
                 kind,
                 kind.severity(),
@@ -71,7 +83,7 @@ public record Finding(
 
     /** Returns this finding with one more fact. */
     public Finding with(String label, String text) {
-        return with(label, List.of(text));
+        return with(label, List.of(RequiredArgument.of(text, "text")));
     }
 
     /** Returns this finding with one more fact of several lines. */
@@ -86,6 +98,8 @@ public record Finding(
      * has the first, and how many more there are.
      */
     public Finding withAny(String label, List<String> texts) {
+        RequiredArgument.of(label, "label");
+        RequiredArgument.of(texts, "texts");
         return texts.isEmpty() ? this : with(label, NameList.of(texts));
     }
 
@@ -102,6 +116,8 @@ public record Finding(
 
     /** Returns this finding with the consumers that it touches. */
     public Finding touching(List<String> consumers, List<String> entries) {
+        RequiredArgument.of(consumers, "consumers");
+        RequiredArgument.of(entries, "entries");
         return new Finding(
                 kind, severity, at, cause, subjects, message, details, consumers, entries);
     }
@@ -111,6 +127,7 @@ public record Finding(
      * well.
      */
     public Finding joinedWith(Finding other) {
+        RequiredArgument.of(other, "other");
         return touching(both(consumers, other.consumers), both(entries, other.entries));
     }
 

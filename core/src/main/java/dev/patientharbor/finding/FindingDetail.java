@@ -1,5 +1,6 @@
 package dev.patientharbor.finding;
 
+import dev.patientharbor.texts.RequiredArgument;
 import java.util.List;
 
 /**
@@ -10,6 +11,8 @@ import java.util.List;
  */
 public record FindingDetail(String label, List<String> lines) {
     public FindingDetail {
+        RequiredArgument.of(label, "label");
+        RequiredArgument.of(lines, "lines");
         lines = List.copyOf(lines);
     }
 

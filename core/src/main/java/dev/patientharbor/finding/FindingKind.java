@@ -1,5 +1,7 @@
 package dev.patientharbor.finding;
 
+import dev.patientharbor.texts.RequiredArgument;
+
 /**
  * What one kind of finding is.
  *
@@ -10,6 +12,11 @@ package dev.patientharbor.finding;
  * @param title one line that says what it is about
  */
 public record FindingKind(String id, Severity severity, boolean breaksCompleteness, String title) {
+    public FindingKind {
+        RequiredArgument.of(id, "id");
+        RequiredArgument.of(severity, "severity");
+        RequiredArgument.of(title, "title");
+    }
 
     @Override
     public boolean equals(Object other) {

@@ -1,5 +1,6 @@
 package dev.patientharbor.finding;
 
+import dev.patientharbor.texts.RequiredArgument;
 import dev.patientharbor.texts.VisibleText;
 import java.util.List;
 
@@ -12,6 +13,7 @@ public final class FindingText {
 
     /** Several findings, each with a blank line before it. */
     public static String of(List<Finding> findings) {
+        RequiredArgument.of(findings, "findings");
         StringBuilder text = new StringBuilder();
         findings.forEach(finding -> text.append('\n').append(of(finding)));
         return text.toString();
@@ -19,6 +21,7 @@ public final class FindingText {
 
     /** One finding; every line ends with {@code \n}. */
     public static String of(Finding finding) {
+        RequiredArgument.of(finding, "finding");
         StringBuilder text = new StringBuilder();
         text.append(finding.severity().word())
                 .append(' ')

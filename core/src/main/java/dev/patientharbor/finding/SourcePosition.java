@@ -1,5 +1,6 @@
 package dev.patientharbor.finding;
 
+import dev.patientharbor.texts.RequiredArgument;
 import java.util.Comparator;
 import java.util.function.Function;
 
@@ -37,11 +38,13 @@ public sealed interface SourcePosition extends Comparable<SourcePosition> {
 
     /** The first character of a file; for what concerns the file as a whole. */
     static SourcePosition startOf(String path) {
+        RequiredArgument.of(path, "path");
         return new InFile(path, 1, 1);
     }
 
     /** A class as a whole. */
     static SourcePosition classNamed(String binaryName) {
+        RequiredArgument.of(binaryName, "binaryName");
         return new InClass(binaryName, "");
     }
 
@@ -54,6 +57,7 @@ public sealed interface SourcePosition extends Comparable<SourcePosition> {
      */
     record InFile(String path, int line, int column) implements SourcePosition {
         public InFile {
+            RequiredArgument.of(path, "path");
             if (line < 1 || column < 1) {
                 throw new IllegalArgumentException(
                         "lines and columns start at 1: " + line + ":" + column);
@@ -81,6 +85,11 @@ public sealed interface SourcePosition extends Comparable<SourcePosition> {
      * @param member the member as people read it, empty for the class as a whole
      */
     record InClass(String className, String member) implements SourcePosition {
+        public InClass {
+            RequiredArgument.of(className, "className");
+            RequiredArgument.of(member, "member");
+        }
+
         @Override
         public <T> T match(
                 Function<InFile, T> inFile,
@@ -102,6 +111,10 @@ public sealed interface SourcePosition extends Comparable<SourcePosition> {
      * @param line from 1
      */
     record InSource(String file, int line) implements SourcePosition {
+        public InSource {
+            RequiredArgument.of(file, "file");
+        }
+
         @Override
         public <T> T match(
                 Function<InFile, T> inFile,

@@ -4,7 +4,7 @@ import dev.patientharbor.code.AnnotationFacts;
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.CodeIndex;
 import dev.patientharbor.terms.Key;
-import dev.patientharbor.terms.ShortName;
+import dev.patientharbor.texts.ShortName;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;

@@ -1,9 +1,9 @@
 package dev.patientharbor.needs;
 
-import dev.patientharbor.terms.ShortName;
 import dev.patientharbor.terms.Slot;
 import dev.patientharbor.terms.TypeRef;
 import dev.patientharbor.terms.TypeRef.ClassType;
+import dev.patientharbor.texts.ShortName;
 import dev.patientharbor.types.Carrier;
 import java.util.ArrayList;
 import java.util.Arrays;

@@ -3,8 +3,9 @@ package dev.patientharbor.plan;
 import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.terms.FillInSource;
 import dev.patientharbor.terms.Key;
-import dev.patientharbor.terms.ShortName;
 import dev.patientharbor.terms.Slot;
+import dev.patientharbor.texts.RequiredArgument;
+import dev.patientharbor.texts.ShortName;
 import java.util.List;
 import java.util.Optional;
 
@@ -134,11 +135,13 @@ public final class Answer {
 
     /** Returns this answer with other members. */
     public Answer withElements(List<Element> members) {
+        RequiredArgument.of(members, "members");
         return new AnswerBuilder(this).elements(members).build();
     }
 
     /** Returns this answer with a label for the instance. */
     public Answer labelled(String label) {
+        RequiredArgument.of(label, "label");
         return new AnswerBuilder(this).instance(Optional.of(label)).build();
     }
 
@@ -169,7 +172,13 @@ public final class Answer {
      *     nothing
      * @param at where it was said
      */
-    public record Around(String name, String given, SourcePosition at) {}
+    public record Around(String name, String given, SourcePosition at) {
+        public Around {
+            RequiredArgument.of(name, "name");
+            RequiredArgument.of(given, "given");
+            RequiredArgument.of(at, "at");
+        }
+    }
 
     /**
      * What is at the end of the line.
@@ -177,7 +186,12 @@ public final class Answer {
      * @param kind what it is
      * @param implementation its class; empty for a mock and canned answers
      */
-    public record Behind(AnswerKind kind, Optional<String> implementation) {}
+    public record Behind(AnswerKind kind, Optional<String> implementation) {
+        public Behind {
+            RequiredArgument.of(kind, "kind");
+            RequiredArgument.of(implementation, "implementation");
+        }
+    }
 
     /**
      * A binding that another one hides.
@@ -185,7 +199,12 @@ public final class Answer {
      * @param supply what it would have supplied, in a word
      * @param at where it stands; the class for one that would fill the slot by its mark
      */
-    public record Hidden(String supply, SourcePosition at) {}
+    public record Hidden(String supply, SourcePosition at) {
+        public Hidden {
+            RequiredArgument.of(supply, "supply");
+            RequiredArgument.of(at, "at");
+        }
+    }
 
     /**
      * A member of a collection.
@@ -194,7 +213,13 @@ public final class Answer {
      * @param carrier what it is wrapped in
      * @param answer what it is
      */
-    public record Element(Optional<Key> key, Optional<String> carrier, Answer answer) {}
+    public record Element(Optional<Key> key, Optional<String> carrier, Answer answer) {
+        public Element {
+            RequiredArgument.of(key, "key");
+            RequiredArgument.of(carrier, "carrier");
+            RequiredArgument.of(answer, "answer");
+        }
+    }
 
     /**
      * A slot at a level.
@@ -203,6 +228,10 @@ public final class Answer {
      * @param within the area or consumer; empty for the whole profile
      */
     public record Seat(Slot slot, Optional<String> within) {
+        public Seat {
+            RequiredArgument.of(slot, "slot");
+            RequiredArgument.of(within, "within");
+        }
 
         /**
          * Returns the seat as people read it: {@code TideGauge within lock}; classes by their short

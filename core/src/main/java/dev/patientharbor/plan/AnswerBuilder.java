@@ -7,6 +7,7 @@ import dev.patientharbor.plan.Answer.Element;
 import dev.patientharbor.plan.Answer.Hidden;
 import dev.patientharbor.plan.Answer.Seat;
 import dev.patientharbor.terms.FillInSource;
+import dev.patientharbor.texts.RequiredArgument;
 import java.util.List;
 import java.util.Optional;
 
@@ -36,7 +37,7 @@ public final class AnswerBuilder {
      * @param kind what is received
      */
     public AnswerBuilder(AnswerKind kind) {
-        this.kind = kind;
+        this.kind = RequiredArgument.of(kind, "kind");
     }
 
     /** Begins with what an answer says. */
@@ -58,25 +59,25 @@ public final class AnswerBuilder {
 
     /** Sets the binary name of the core; empty for a mock and where nothing is received. */
     public AnswerBuilder implementation(Optional<String> implementation) {
-        this.implementation = implementation;
+        this.implementation = RequiredArgument.of(implementation, "implementation");
         return this;
     }
 
     /** Sets the decorators around it, outermost first. */
     public AnswerBuilder around(List<Around> around) {
-        this.around = around;
+        this.around = RequiredArgument.of(around, "around");
         return this;
     }
 
     /** Sets how long an instance lives; empty where nothing is received. */
     public AnswerBuilder lifetime(Optional<LifetimeChoice> lifetime) {
-        this.lifetime = lifetime;
+        this.lifetime = RequiredArgument.of(lifetime, "lifetime");
         return this;
     }
 
     /** Sets a label: equal labels, same instance; empty where nothing is received. */
     public AnswerBuilder instance(Optional<String> instance) {
-        this.instance = instance;
+        this.instance = RequiredArgument.of(instance, "instance");
         return this;
     }
 
@@ -85,19 +86,19 @@ public final class AnswerBuilder {
      * said.
      */
     public AnswerBuilder origin(Optional<SourcePosition> origin) {
-        this.origin = origin;
+        this.origin = RequiredArgument.of(origin, "origin");
         return this;
     }
 
     /** Sets what profiles further up say of the same slot, nearest first. */
     public AnswerBuilder hides(List<Hidden> hides) {
-        this.hides = hides;
+        this.hides = RequiredArgument.of(hides, "hides");
         return this;
     }
 
     /** Sets what allowed a class of the code to fill the slot, where nothing binds it. */
     public AnswerBuilder filledBy(Optional<FillInSource> filledBy) {
-        this.filledBy = filledBy;
+        this.filledBy = RequiredArgument.of(filledBy, "filledBy");
         return this;
     }
 
@@ -106,19 +107,19 @@ public final class AnswerBuilder {
      * binary names.
      */
     public AnswerBuilder leftOut(List<String> leftOut) {
-        this.leftOut = leftOut;
+        this.leftOut = RequiredArgument.of(leftOut, "leftOut");
         return this;
     }
 
     /** Sets the members of a collection, in order. */
     public AnswerBuilder elements(List<Element> elements) {
-        this.elements = elements;
+        this.elements = RequiredArgument.of(elements, "elements");
         return this;
     }
 
     /** Sets what is behind an implementation that only passes on, or that a factory makes. */
     public AnswerBuilder behind(Optional<Behind> behind) {
-        this.behind = behind;
+        this.behind = RequiredArgument.of(behind, "behind");
         return this;
     }
 
@@ -127,7 +128,7 @@ public final class AnswerBuilder {
      * answers; blank for nothing.
      */
     public AnswerBuilder given(String given) {
-        this.given = given;
+        this.given = RequiredArgument.of(given, "given");
         return this;
     }
 
@@ -136,7 +137,7 @@ public final class AnswerBuilder {
      * for it; empty where nothing is received.
      */
     public AnswerBuilder fills(Optional<Seat> fills) {
-        this.fills = fills;
+        this.fills = RequiredArgument.of(fills, "fills");
         return this;
     }
 

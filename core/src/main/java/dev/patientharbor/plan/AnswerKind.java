@@ -1,6 +1,7 @@
 package dev.patientharbor.plan;
 
 import dev.patientharbor.terms.ImplementationKind;
+import dev.patientharbor.texts.RequiredArgument;
 
 /** What a need receives, in one word. */
 public enum AnswerKind {
@@ -16,6 +17,7 @@ public enum AnswerKind {
 
     /** The answer for an implementation of that kind. */
     public static AnswerKind of(ImplementationKind kind) {
+        RequiredArgument.of(kind, "kind");
         return switch (kind) {
             case REAL -> REAL;
             case FAKE -> FAKE;

@@ -1,6 +1,7 @@
 package dev.patientharbor.plan;
 
 import dev.patientharbor.terms.Lifetime;
+import dev.patientharbor.texts.RequiredArgument;
 
 /**
  * A lifetime, and what decided it.
@@ -9,6 +10,10 @@ import dev.patientharbor.terms.Lifetime;
  * @param by what said so
  */
 public record LifetimeChoice(Lifetime lifetime, By by) {
+    public LifetimeChoice {
+        RequiredArgument.of(lifetime, "lifetime");
+        RequiredArgument.of(by, "by");
+    }
 
     /** What can decide a lifetime, strongest first. */
     public enum By {

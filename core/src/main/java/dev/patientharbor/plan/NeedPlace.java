@@ -1,6 +1,7 @@
 package dev.patientharbor.plan;
 
-import dev.patientharbor.terms.ShortName;
+import dev.patientharbor.texts.RequiredArgument;
+import dev.patientharbor.texts.ShortName;
 import java.util.Comparator;
 
 /**
@@ -13,6 +14,10 @@ import java.util.Comparator;
  * @param index the parameter, from 0; 0 for a field
  */
 public record NeedPlace(Kind kind, String member, int index) implements Comparable<NeedPlace> {
+    public NeedPlace {
+        RequiredArgument.of(kind, "kind");
+        RequiredArgument.of(member, "member");
+    }
 
     private static final Comparator<NeedPlace> ORDER =
             Comparator.comparing(NeedPlace::kind)
@@ -36,20 +41,24 @@ public record NeedPlace(Kind kind, String member, int index) implements Comparab
 
     /** What is asked for without a place in a class: the object whose method is a factory. */
     public static NeedPlace declared(String name) {
+        RequiredArgument.of(name, "name");
         return new NeedPlace(Kind.DECLARED, name, 0);
     }
 
     public static NeedPlace field(String name) {
+        RequiredArgument.of(name, "name");
         return new NeedPlace(Kind.FIELD, name, 0);
     }
 
     /** A lookup in the body of a method, counted from 0 in each method. */
     public static NeedPlace lookup(String method, int index) {
+        RequiredArgument.of(method, "method");
         return new NeedPlace(Kind.LOOKUP, method, index);
     }
 
     /** A parameter of a method, the method given as {@code setGauge(p.Gauge)}. */
     public static NeedPlace method(String nameAndTypes, int index) {
+        RequiredArgument.of(nameAndTypes, "nameAndTypes");
         return new NeedPlace(Kind.METHOD, nameAndTypes, index);
     }
 
@@ -64,6 +73,7 @@ public record NeedPlace(Kind kind, String member, int index) implements Comparab
      * of that name.
      */
     public NeedPlace of(String className) {
+        RequiredArgument.of(className, "className");
         return new NeedPlace(kind, className + '#' + member, index);
     }
 

@@ -1,6 +1,7 @@
 package dev.patientharbor.plan;
 
 import dev.patientharbor.terms.TypeRef;
+import dev.patientharbor.texts.RequiredArgument;
 
 /**
  * A parameter of a handler that its caller passes, so that nothing supplies it.
@@ -10,4 +11,11 @@ import dev.patientharbor.terms.TypeRef;
  * @param name its name
  * @param type what is passed
  */
-public record PassedParameter(String consumer, NeedPlace place, String name, TypeRef type) {}
+public record PassedParameter(String consumer, NeedPlace place, String name, TypeRef type) {
+    public PassedParameter {
+        RequiredArgument.of(consumer, "consumer");
+        RequiredArgument.of(place, "place");
+        RequiredArgument.of(name, "name");
+        RequiredArgument.of(type, "type");
+    }
+}

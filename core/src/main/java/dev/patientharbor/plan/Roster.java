@@ -1,9 +1,9 @@
 package dev.patientharbor.plan;
 
 import dev.patientharbor.model.BuiltIn;
-import dev.patientharbor.terms.ShortName;
 import dev.patientharbor.texts.NearNames;
 import dev.patientharbor.texts.RequiredArgument;
+import dev.patientharbor.texts.ShortName;
 import java.util.List;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
@@ -35,6 +35,9 @@ public final class Roster {
      */
     public Roster(
             String profile, List<RosterRow> rows, List<PassedParameter> passed, boolean eager) {
+        RequiredArgument.of(profile, "profile");
+        RequiredArgument.of(rows, "rows");
+        RequiredArgument.of(passed, "passed");
         this.profile = profile;
         this.rows = List.copyOf(rows);
         this.passed = List.copyOf(passed);

@@ -1,5 +1,6 @@
 package dev.patientharbor.plan;
 
+import dev.patientharbor.texts.RequiredArgument;
 import java.util.Optional;
 import java.util.stream.Collectors;
 
@@ -9,6 +10,9 @@ import java.util.stream.Collectors;
  * @param answer all that is known of it
  */
 public record RosterNeed(Answer answer) {
+    public RosterNeed {
+        RequiredArgument.of(answer, "answer");
+    }
 
     /** What it is. */
     public AnswerKind kind() {
@@ -37,11 +41,13 @@ public record RosterNeed(Answer answer) {
 
     /** Whether the core, behind any decorators, is an object of just that class. */
     public boolean is(Class<?> type) {
+        RequiredArgument.of(type, "type");
         return answer.implementation().filter(type.getName()::equals).isPresent();
     }
 
     /** Whether it is the very instance that another need receives. */
     public boolean isSameAs(RosterNeed other) {
+        RequiredArgument.of(other, "other");
         Optional<String> instance = answer.instance();
         return instance.isPresent() && instance.equals(other.answer.instance());
     }

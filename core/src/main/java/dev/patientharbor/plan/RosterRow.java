@@ -1,7 +1,8 @@
 package dev.patientharbor.plan;
 
-import dev.patientharbor.terms.ShortName;
 import dev.patientharbor.terms.Slot;
+import dev.patientharbor.texts.RequiredArgument;
+import dev.patientharbor.texts.ShortName;
 import java.util.Comparator;
 import java.util.Optional;
 
@@ -26,6 +27,16 @@ public record RosterRow(
         Slot slot,
         Optional<String> carrier,
         Answer answer) {
+    public RosterRow {
+        RequiredArgument.of(consumer, "consumer");
+        RequiredArgument.of(need, "need");
+        RequiredArgument.of(place, "place");
+        RequiredArgument.of(as, "as");
+        RequiredArgument.of(within, "within");
+        RequiredArgument.of(slot, "slot");
+        RequiredArgument.of(carrier, "carrier");
+        RequiredArgument.of(answer, "answer");
+    }
 
     /**
      * Sorts rows by consumer, place, the slot that the consumer fills (an entry consumer first),
@@ -54,6 +65,7 @@ public record RosterRow(
 
     /** Returns this row with another answer. */
     public RosterRow with(Answer other) {
+        RequiredArgument.of(other, "other");
         return new RosterRow(consumer, need, place, as, within, slot, carrier, other);
     }
 }

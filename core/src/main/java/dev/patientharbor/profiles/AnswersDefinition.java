@@ -4,6 +4,7 @@ import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.model.CannedMethod;
 import dev.patientharbor.model.GivenValue;
 import dev.patientharbor.terms.WrittenName;
+import dev.patientharbor.texts.RequiredArgument;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
@@ -51,11 +52,14 @@ public final class AnswersDefinition {
 
     /** Every call of a method, whatever its arguments. */
     public Call call(String method) {
+        RequiredArgument.of(method, "method");
         return new Call(method, Optional.empty());
     }
 
     /** Calls of a method with these arguments, each as {@link SupplyDefinition#with} takes it. */
     public Call call(String method, Object... arguments) {
+        RequiredArgument.of(method, "method");
+        RequiredArgument.each(arguments, "arguments");
         return new Call(
                 method,
                 Optional.of(
@@ -76,6 +80,8 @@ public final class AnswersDefinition {
 
         /** The answer: one for ever, or several, one after the other, the last one from then on. */
         public void answers(Object first, Object... next) {
+            RequiredArgument.of(first, "first");
+            RequiredArgument.each(next, "next");
             List<GivenValue> all =
                     Stream.concat(Stream.of(first), Arrays.stream(next))
                             .map(value -> GivenValueMaker.of(value, at))

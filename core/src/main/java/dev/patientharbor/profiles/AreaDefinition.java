@@ -3,6 +3,7 @@ package dev.patientharbor.profiles;
 import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.model.Area;
 import dev.patientharbor.terms.WrittenName;
+import dev.patientharbor.texts.RequiredArgument;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -30,12 +31,14 @@ public final class AreaDefinition {
 
     /** These classes belong to it. */
     public AreaDefinition members(Class<?>... consumers) {
+        RequiredArgument.of(consumers, "consumers");
         members.addAll(names.written(consumers, CallerPositions.here()));
         return this;
     }
 
     /** These classes, or patterns such as {@code gullwing.quay.*}, belong to it. */
     public AreaDefinition members(String... consumers) {
+        RequiredArgument.of(consumers, "consumers");
         members.addAll(NameCollector.written(consumers, CallerPositions.here()));
         return this;
     }

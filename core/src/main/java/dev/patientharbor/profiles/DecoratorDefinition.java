@@ -5,6 +5,7 @@ import dev.patientharbor.model.BuiltIn;
 import dev.patientharbor.model.BuiltIn.When;
 import dev.patientharbor.model.Decorator;
 import dev.patientharbor.terms.WrittenName;
+import dev.patientharbor.texts.RequiredArgument;
 import java.time.Duration;
 import java.util.Arrays;
 import java.util.Optional;
@@ -55,11 +56,13 @@ public final class DecoratorDefinition {
 
     /** A class. */
     public static DecoratorDefinition by(Class<?> type) {
+        RequiredArgument.of(type, "type");
         return new DecoratorDefinition((names, at) -> Decorator.ofClass(names.written(type, at)));
     }
 
     /** A class, by short or full name. */
     public static DecoratorDefinition by(String type) {
+        RequiredArgument.of(type, "type");
         return new DecoratorDefinition((names, at) -> Decorator.ofClass(new WrittenName(type, at)));
     }
 
@@ -70,6 +73,7 @@ public final class DecoratorDefinition {
 
     /** Waits before each call. */
     public static DecoratorDefinition delay(Duration time) {
+        RequiredArgument.of(time, "time");
         return builtIn(new BuiltIn.Delay(time));
     }
 
@@ -80,6 +84,8 @@ public final class DecoratorDefinition {
      */
     public static DecoratorDefinition failEvery(
             int nth, Class<? extends Throwable> with, String saying) {
+        RequiredArgument.of(with, "with");
+        RequiredArgument.of(saying, "saying");
         return failing(new When.Every(nth), with, saying);
     }
 
@@ -90,6 +96,8 @@ public final class DecoratorDefinition {
      */
     public static DecoratorDefinition failAtRate(
             double share, long seed, Class<? extends Throwable> with, String saying) {
+        RequiredArgument.of(with, "with");
+        RequiredArgument.of(saying, "saying");
         return failing(new When.Rate(share, seed), with, saying);
     }
 
@@ -109,6 +117,7 @@ public final class DecoratorDefinition {
     }
 
     static DecoratorDefinition[] of(Class<?>... types) {
+        RequiredArgument.each(types, "types");
         return Arrays.stream(types)
                 .map(DecoratorDefinition::by)
                 .toArray(DecoratorDefinition[]::new);
@@ -127,11 +136,13 @@ public final class DecoratorDefinition {
 
     /** Gives the parameters of value types their values, in order. */
     public DecoratorDefinition withValues(Object... inOrder) {
+        RequiredArgument.of(inOrder, "inOrder");
         return new DecoratorDefinition(making, values.inOrder(inOrder));
     }
 
     /** Chooses the constructor with these parameter types. */
     public DecoratorDefinition byConstructor(Class<?>... parameterTypes) {
+        RequiredArgument.each(parameterTypes, "parameterTypes");
         return new DecoratorDefinition(making, values.byConstructor(parameterTypes));
     }
 

@@ -6,6 +6,7 @@ import dev.patientharbor.model.Decorator;
 import dev.patientharbor.model.DecoratorStatement;
 import dev.patientharbor.terms.Slot;
 import dev.patientharbor.terms.WrittenName;
+import dev.patientharbor.texts.RequiredArgument;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -39,6 +40,7 @@ public final class DecoratorsDefinition {
 
     /** Drops decorators of these classes. */
     public DecoratorsDefinition drop(Class<?>... types) {
+        RequiredArgument.of(types, "types");
         drop.addAll(names.written(types, at));
         return this;
     }
@@ -50,6 +52,7 @@ public final class DecoratorsDefinition {
      * @throws IllegalArgumentException for another word
      */
     public DecoratorsDefinition dropBuiltIn(String... words) {
+        RequiredArgument.each(words, "words");
         for (String word : words) {
             if (!BuiltIn.NAMES.contains(word)) {
                 throw new IllegalArgumentException(
@@ -67,6 +70,7 @@ public final class DecoratorsDefinition {
 
     /** Adds decorators next to the core, outermost first. */
     public DecoratorsDefinition innermost(DecoratorDefinition... wrappings) {
+        RequiredArgument.each(wrappings, "wrappings");
         innermost.addAll(decorators(wrappings));
         return this;
     }
@@ -78,6 +82,7 @@ public final class DecoratorsDefinition {
 
     /** Adds decorators around all others, outermost first. */
     public DecoratorsDefinition outermost(DecoratorDefinition... wrappings) {
+        RequiredArgument.each(wrappings, "wrappings");
         outermost.addAll(decorators(wrappings));
         return this;
     }

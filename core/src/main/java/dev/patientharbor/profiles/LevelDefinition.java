@@ -57,6 +57,7 @@ public class LevelDefinition {
 
     /** Puts decorators around whatever fills a slot, outermost first: the whole list. */
     public void decorate(Class<?> contract, Class<?>... outermostFirst) {
+        RequiredArgument.of(outermostFirst, "outermostFirst");
         decorations.add(
                 new DecoratorsDefinition(names, names.slot(contract), CallerPositions.here())
                         .whole(DecoratorDefinition.of(outermostFirst)));
@@ -64,6 +65,7 @@ public class LevelDefinition {
 
     /** Puts decorators around whatever fills a slot, outermost first, built-in ones among them. */
     public void decorate(Class<?> contract, DecoratorDefinition... outermostFirst) {
+        RequiredArgument.each(outermostFirst, "outermostFirst");
         decorations.add(
                 new DecoratorsDefinition(names, names.slot(contract), CallerPositions.here())
                         .whole(outermostFirst));
@@ -71,6 +73,7 @@ public class LevelDefinition {
 
     /** Lists the decorators of a slot that is written as in a file. */
     public void decorate(String slot, DecoratorDefinition... outermostFirst) {
+        RequiredArgument.each(outermostFirst, "outermostFirst");
         decorations.add(
                 new DecoratorsDefinition(names, NameCollector.slot(slot), CallerPositions.here())
                         .whole(outermostFirst));
@@ -78,6 +81,7 @@ public class LevelDefinition {
 
     /** Puts decorators around a slot that is written as in a file, such as {@code Feed@*}. */
     public void decorate(String slot, Class<?>... outermostFirst) {
+        RequiredArgument.of(outermostFirst, "outermostFirst");
         decorations.add(
                 new DecoratorsDefinition(names, NameCollector.slot(slot), CallerPositions.here())
                         .whole(DecoratorDefinition.of(outermostFirst)));
@@ -107,6 +111,7 @@ public class LevelDefinition {
      * @throws IllegalArgumentException for {@code UP_TO}, which wants an area
      */
     public void reach(String need, ReachRange range) {
+        RequiredArgument.of(range, "range");
         if (range == ReachRange.UP_TO) {
             throw new IllegalArgumentException("up to which area? use reachUpTo(need, area)");
         }

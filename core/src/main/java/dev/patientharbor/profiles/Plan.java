@@ -92,12 +92,14 @@ public final class Plan {
      * whole profile, unless an area or a consumer has other decorators around it.
      */
     public Plan swap(Class<?> contract, SupplyDefinition supply) {
+        RequiredArgument.of(supply, "supply");
         NameCollector names = new NameCollector();
         return swap(names.slot(contract), supply, names, CallerPositions.here());
     }
 
     /** Returns this plan with another supply in a keyed slot. */
     public Plan swap(Class<?> contract, String key, SupplyDefinition supply) {
+        RequiredArgument.of(supply, "supply");
         NameCollector names = new NameCollector();
         return swap(names.slot(contract, key), supply, names, CallerPositions.here());
     }
@@ -113,8 +115,8 @@ public final class Plan {
     }
 
     private Plan swap(Slot slot, SupplyDefinition supply, NameCollector names, SourcePosition at) {
-        Swap swap = Swap.of(this, slot);
         RequiredArgument.of(supply, "what is to fill " + slot.text());
+        Swap swap = Swap.of(this, slot);
         return swap.apply(supply.binding(swap.slot(), names, at), names);
     }
 

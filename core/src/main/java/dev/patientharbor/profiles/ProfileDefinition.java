@@ -8,6 +8,7 @@ import dev.patientharbor.model.ProfileTerms;
 import dev.patientharbor.terms.Lifetime;
 import dev.patientharbor.terms.Slot;
 import dev.patientharbor.terms.WrittenName;
+import dev.patientharbor.texts.RequiredArgument;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -83,11 +84,13 @@ public final class ProfileDefinition extends LevelDefinition {
 
     /** Names the profiles that this one extends: it has all that they say, and changes it. */
     public void extend(String... profiles) {
+        RequiredArgument.of(profiles, "profiles");
         parents.addAll(NameCollector.written(profiles, CallerPositions.here()));
     }
 
     /** How long instances live in it where nothing else says it. */
     public void lifetime(Lifetime wanted) {
+        RequiredArgument.of(wanted, "wanted");
         lifetime = Optional.of(wanted);
     }
 
@@ -98,17 +101,20 @@ public final class ProfileDefinition extends LevelDefinition {
 
     /** Compiled code beside the set's, for this profile alone: a side. */
     public void code(Path... places) {
+        RequiredArgument.each(places, "places");
         SourcePosition here = CallerPositions.here();
         Arrays.stream(places).forEach(path -> code.add(new WrittenName(path.toString(), here)));
     }
 
     /** Says what holds for an area, a consumer, or whatever else is named in the set. */
     public void within(String place, Consumer<LevelDefinition> words) {
+        RequiredArgument.of(words, "words");
         within(new WrittenName(place, CallerPositions.here()), words);
     }
 
     /** Says what holds for one consumer. */
     public void within(Class<?> consumer, Consumer<LevelDefinition> words) {
+        RequiredArgument.of(words, "words");
         within(names().written(consumer, CallerPositions.here()), words);
     }
 
@@ -120,16 +126,19 @@ public final class ProfileDefinition extends LevelDefinition {
 
     /** Says what must hold in it and in all that extend it. */
     public void rules(Consumer<RulesDefinition> words) {
+        RequiredArgument.of(words, "words");
         words.accept(rules);
     }
 
     /** A consumer is to receive this class, or these decorators and at the end this class. */
     public void expect(Class<?> consumer, Class<?> contract, Class<?>... received) {
+        RequiredArgument.of(received, "received");
         expect(consumer, names().slot(contract), received, CallerPositions.here());
     }
 
     /** Expects what a consumer receives in a slot that is written as in a file. */
     public void expect(Class<?> consumer, String slot, Class<?>... received) {
+        RequiredArgument.of(received, "received");
         expect(consumer, NameCollector.slot(slot), received, CallerPositions.here());
     }
 

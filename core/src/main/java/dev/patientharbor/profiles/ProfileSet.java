@@ -93,6 +93,8 @@ public final class ProfileSet {
      * @param words says it; the line of each call is the place that findings name
      */
     public static ProfileSet define(String title, Consumer<SetDefinition> words) {
+        RequiredArgument.of(title, "title");
+        RequiredArgument.of(words, "words");
         SetDefinition definition = new SetDefinition(title, CallerPositions.here());
         words.accept(definition);
         return definition.set();
@@ -134,6 +136,7 @@ public final class ProfileSet {
      * @param places folders, jars, or patterns whose last name may hold {@code *} and {@code ?}
      */
     public ProfileSet withCode(Path... places) {
+        RequiredArgument.each(places, "places");
         List<CodeRoot> roots =
                 Arrays.stream(places)
                         .map(
@@ -147,6 +150,7 @@ public final class ProfileSet {
 
     /** Returns this set with other settings. */
     public ProfileSet withSettings(Settings others) {
+        RequiredArgument.of(others, "others");
         return new ProfileSet(declared, code, sides, others, findings, files);
     }
 
@@ -231,6 +235,7 @@ public final class ProfileSet {
 
     /** Whether a file is one of those that it, or its code, was read from, under whatever name. */
     public boolean isReadFrom(Path file) {
+        RequiredArgument.of(file, "file");
         Object identity = FileIdentity.of(file);
         return Stream.concat(files.stream(), code.stream().map(CodeRoot::path))
                         .anyMatch(path -> FileIdentity.of(path).equals(identity))
@@ -299,6 +304,7 @@ public final class ProfileSet {
      * @param today the day that {@code until} is compared with
      */
     public synchronized Verdict check(LocalDate today) {
+        RequiredArgument.of(today, "today");
         if (answered.filter(answered -> answered.day().equals(today)).isEmpty()) {
             CodePlaces places = read().orElseThrow();
             CheckCircumstances circumstances = new CheckCircumstances(settings, today, findings);

@@ -7,6 +7,7 @@ import dev.patientharbor.terms.DemandKind;
 import dev.patientharbor.terms.Lifetime;
 import dev.patientharbor.terms.Slot;
 import dev.patientharbor.terms.WrittenName;
+import dev.patientharbor.texts.RequiredArgument;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -67,18 +68,21 @@ public final class RulesDefinition {
 
     /** These slots are filled by the real thing, whatever the key and the level. */
     public RulesDefinition mustBeReal(Object... slots) {
+        RequiredArgument.each(slots, "slots");
         each(DemandKind.MUST_BE_REAL, slots, CallerPositions.here());
         return this;
     }
 
     /** These slots are never filled by the real thing, used or not. */
     public RulesDefinition neverReal(Object... slots) {
+        RequiredArgument.each(slots, "slots");
         each(DemandKind.NEVER_REAL, slots, CallerPositions.here());
         return this;
     }
 
     /** These keys of a contract are served. */
     public RulesDefinition keys(Object slot, String... keys) {
+        RequiredArgument.of(keys, "keys");
         SourcePosition at = CallerPositions.here();
         add(DemandKind.KEYS, slot(slot), NameCollector.written(keys, at), Optional.empty(), at);
         return this;
@@ -94,6 +98,7 @@ public final class RulesDefinition {
 
     /** What fills a slot lives as long as that. */
     public RulesDefinition lifetime(Object slot, Lifetime lifetime) {
+        RequiredArgument.of(lifetime, "lifetime");
         add(
                 DemandKind.LIFETIME,
                 slot(slot),
@@ -105,12 +110,15 @@ public final class RulesDefinition {
 
     /** Need not keep a rule of a parent about a slot, and says why. */
     public RulesDefinition loosen(DemandKind rule, Object slot, String because) {
+        RequiredArgument.of(rule, "rule");
+        RequiredArgument.of(because, "because");
         loosenings.add(new Loosening(rule, slot(slot), because, CallerPositions.here()));
         return this;
     }
 
     /** Need not keep the rule that forbids stand-ins, and says why. */
     public RulesDefinition loosenStandIns(String because) {
+        RequiredArgument.of(because, "because");
         loosenings.add(
                 new Loosening(
                         DemandKind.NO_STAND_INS,
@@ -127,6 +135,7 @@ public final class RulesDefinition {
     }
 
     private Optional<Slot> slot(Object slot) {
+        RequiredArgument.of(slot, "slot");
         if (slot instanceof Class<?> contract) {
             return Optional.of(names.slot(contract));
         }

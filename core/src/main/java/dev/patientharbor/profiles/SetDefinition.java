@@ -17,6 +17,7 @@ import dev.patientharbor.terms.Slot;
 import dev.patientharbor.terms.Suppression;
 import dev.patientharbor.terms.WrittenName;
 import dev.patientharbor.texts.NearNames;
+import dev.patientharbor.texts.RequiredArgument;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -85,72 +86,87 @@ public final class SetDefinition {
      * places from which the classes were loaded that are named here.
      */
     public void code(Path... places) {
+        RequiredArgument.each(places, "places");
         SourcePosition here = CallerPositions.here();
         Arrays.stream(places).forEach(path -> code.add(new WrittenName(path.toString(), here)));
     }
 
     /** The compiled code from which these classes were loaded, beside other places. */
     public void codeOf(Class<?>... types) {
+        RequiredArgument.each(types, "types");
         names.classes().addAll(List.of(types));
     }
 
     /** Where short class names in texts are looked up, in order. */
     public void packages(String... names) {
+        RequiredArgument.of(names, "names");
         packages.addAll(NameCollector.written(names, CallerPositions.here()));
     }
 
     /** A setting for {@code ${NAME}}; the system properties and the environment come first. */
     public void setting(String name, String value) {
+        RequiredArgument.of(name, "name");
+        RequiredArgument.of(value, "value");
         settings.put(name, value);
     }
 
     /** Entry consumers: what they need is followed from here. */
     public void entry(Class<?>... types) {
+        RequiredArgument.of(types, "types");
         entry.addAll(names.written(types, CallerPositions.here()));
     }
 
     /** Entry consumers by name, or patterns such as {@code gullwing.quay.*}. */
     public void entry(String... patterns) {
+        RequiredArgument.of(patterns, "patterns");
         entry.addAll(NameCollector.written(patterns, CallerPositions.here()));
     }
 
     /** The environments from the desk to the real thing. */
     public void order(String... profiles) {
+        RequiredArgument.of(profiles, "profiles");
         order.addAll(NameCollector.written(profiles, CallerPositions.here()));
     }
 
     /** How long instances live where neither a binding nor a mark nor a profile says it. */
     public void lifetime(Lifetime wanted) {
+        RequiredArgument.of(wanted, "wanted");
         lifetime = wanted;
     }
 
     /** Says from where slots may be filled that nothing binds. */
     public void fillIn(FillInSource... ways) {
+        RequiredArgument.each(ways, "ways");
         fillIn.addAll(List.of(ways));
     }
 
     /** Slots, as text, of which a collection may have no member. */
     public void mayBeEmpty(String... slots) {
+        RequiredArgument.of(slots, "slots");
         mayBeEmpty.addAll(NameCollector.written(slots, CallerPositions.here()));
     }
 
     /** Annotations of the house that mean: inject here. */
     public void marksInject(String... annotations) {
+        RequiredArgument.of(annotations, "annotations");
         inject.addAll(NameCollector.written(annotations, CallerPositions.here()));
     }
 
     /** Annotations of the house that give a key. */
     public void marksKey(String... annotations) {
+        RequiredArgument.of(annotations, "annotations");
         key.addAll(NameCollector.written(annotations, CallerPositions.here()));
     }
 
     /** Annotations of the house that mean: may be absent. */
     public void marksAbsent(String... annotations) {
+        RequiredArgument.of(annotations, "annotations");
         absent.addAll(NameCollector.written(annotations, CallerPositions.here()));
     }
 
     /** Lookup methods, {@code CLASS#METHOD}: their calls with constants are needs. */
     public void marksLookup(String... methods) {
+        RequiredArgument.each(methods, "methods");
         for (String method : methods) {
             if (!method.matches("[^#]+#[^#]+")) {
                 throw new IllegalArgumentException(
@@ -162,6 +178,7 @@ public final class SetDefinition {
 
     /** The lifetime for which a scope mark stands. */
     public void marksScope(Class<?> mark, Lifetime stands) {
+        RequiredArgument.of(stands, "stands");
         scopes.add(new ScopeMark(names.written(mark, CallerPositions.here()), stands));
     }
 
@@ -171,6 +188,8 @@ public final class SetDefinition {
      * @param passed the parameters that its caller passes; all others are needs
      */
     public void handler(Class<?> holder, String method, String... passed) {
+        RequiredArgument.of(method, "method");
+        RequiredArgument.of(passed, "passed");
         SourcePosition here = CallerPositions.here();
         WrittenName type = names.written(holder, here);
         consumers.add(
@@ -186,6 +205,7 @@ public final class SetDefinition {
      * Rig.fillStatics} does: what these ask for is checked, and stands in the roster.
      */
     public void statics(Class<?>... types) {
+        RequiredArgument.of(types, "types");
         for (Class<?> type : types) {
             consumers.add(new StatedConsumer.Statics(names.written(type, CallerPositions.here())));
         }
@@ -197,6 +217,7 @@ public final class SetDefinition {
      * @param needs what it needs: a slot, as text, by the name of the need
      */
     public void thing(String name, Map<String, String> needs) {
+        RequiredArgument.of(needs, "needs");
         Map<String, Slot> slots = new LinkedHashMap<>();
         needs.forEach((need, slot) -> slots.put(need, NameCollector.slot(slot)));
         consumers.add(
@@ -209,6 +230,8 @@ public final class SetDefinition {
      * @throws IllegalArgumentException if there is no such id
      */
     public void severity(String id, Severity wanted) {
+        RequiredArgument.of(id, "id");
+        RequiredArgument.of(wanted, "wanted");
         severities.put(known(id), wanted);
     }
 
@@ -219,6 +242,9 @@ public final class SetDefinition {
      * @throws IllegalArgumentException if there is no such id, or no reason
      */
     public void suppress(String id, String of, Grounds grounds) {
+        RequiredArgument.of(id, "id");
+        RequiredArgument.of(of, "of");
+        RequiredArgument.of(grounds, "grounds");
         suppressions.add(new Suppression(known(id), of, grounds, CallerPositions.here()));
     }
 
@@ -229,6 +255,8 @@ public final class SetDefinition {
      * @param grounds why, who answers for it, until when; there is a reason
      */
     public void suppress(String id, Grounds grounds) {
+        RequiredArgument.of(id, "id");
+        RequiredArgument.of(grounds, "grounds");
         suppress(id, "", grounds);
     }
 
@@ -243,6 +271,7 @@ public final class SetDefinition {
 
     /** Declares an area: the answer is asked what belongs to it. */
     public AreaDefinition area(String name) {
+        RequiredArgument.of(name, "name");
         AreaDefinition area = new AreaDefinition(name, names, CallerPositions.here());
         areas.add(area);
         return area;
@@ -254,6 +283,8 @@ public final class SetDefinition {
      * @throws IllegalArgumentException if there is one of that name
      */
     public void profile(String name, Consumer<ProfileDefinition> words) {
+        RequiredArgument.of(name, "name");
+        RequiredArgument.of(words, "words");
         ProfileDefinition profile = new ProfileDefinition(name, names, CallerPositions.here());
         if (profiles.putIfAbsent(name, profile) != null) {
             throw new IllegalArgumentException("there is a profile " + name + " already");

@@ -6,10 +6,11 @@ import dev.patientharbor.model.LevelStatements;
 import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.AnswerKind;
 import dev.patientharbor.plan.RosterRow;
-import dev.patientharbor.terms.ShortName;
 import dev.patientharbor.terms.Slot;
 import dev.patientharbor.terms.TypeRef.ClassType;
 import dev.patientharbor.terms.WrittenName;
+import dev.patientharbor.texts.RequiredArgument;
+import dev.patientharbor.texts.ShortName;
 import java.util.Arrays;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -42,6 +43,7 @@ public final class Solo {
      * @throws dev.patientharbor.check.IncompleteProfileException if it cannot be whole so
      */
     public Plan keeping(Class<?>... contracts) {
+        RequiredArgument.each(contracts, "contracts");
         Set<String> kept = Arrays.stream(contracts).map(Class::getName).collect(Collectors.toSet());
         NameCollector names = new NameCollector();
         WrittenName only = names.written(consumer, at);

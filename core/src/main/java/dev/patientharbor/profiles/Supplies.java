@@ -96,6 +96,7 @@ public final class Supplies {
 
     /** What a static method returns, or a method of the object in the slot of that class. */
     public static SupplyDefinition factory(Class<?> holder, String method) {
+        RequiredArgument.of(holder, "holder");
         RequiredArgument.of(method, "the name of a method");
         return SupplyDefinition.realUnlessCalled(
                 (names, at, as) -> new Supply.Factory(as, names.written(holder, at), method));
@@ -116,11 +117,14 @@ public final class Supplies {
 
     /** Whatever fills another slot: the same instance. */
     public static SupplyDefinition sameAs(Class<?> contract) {
+        RequiredArgument.of(contract, "contract");
         return SupplyDefinition.of((names, at) -> new Supply.SameAs(names.slot(contract)));
     }
 
     /** Whatever fills a keyed slot: the same instance. */
     public static SupplyDefinition sameAs(Class<?> contract, String key) {
+        RequiredArgument.of(contract, "contract");
+        RequiredArgument.of(key, "key");
         return SupplyDefinition.of((names, at) -> new Supply.SameAs(names.slot(contract, key)));
     }
 
@@ -135,6 +139,7 @@ public final class Supplies {
      * {@code CONTRACT@*}.
      */
     public static SupplyDefinition keyedBy(String method, Class<?>... types) {
+        RequiredArgument.each(types, "types");
         RequiredArgument.of(method, "the name of a method");
         return SupplyDefinition.realUnlessCalled(
                 (names, at, as) -> new Supply.ByStatedKey(as, method, names.written(types, at)));
@@ -142,6 +147,7 @@ public final class Supplies {
 
     /** What is in a collection: slots as text, in order. */
     public static SupplyDefinition members(String... slots) {
+        RequiredArgument.each(slots, "slots");
         return SupplyDefinition.of(
                 (names, at) ->
                         new Supply.Members(Arrays.stream(slots).map(NameCollector::slot).toList()));

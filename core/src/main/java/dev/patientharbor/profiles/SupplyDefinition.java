@@ -7,6 +7,7 @@ import dev.patientharbor.terms.Grounds;
 import dev.patientharbor.terms.ImplementationKind;
 import dev.patientharbor.terms.Lifetime;
 import dev.patientharbor.terms.Slot;
+import dev.patientharbor.texts.RequiredArgument;
 import java.time.LocalDate;
 import java.util.Optional;
 import java.util.function.BiFunction;
@@ -122,6 +123,7 @@ public final class SupplyDefinition {
 
     /** Gives the parameters of value types their values, in order. */
     public SupplyDefinition withValues(Object... inOrder) {
+        RequiredArgument.of(inOrder, "inOrder");
         return given(values.inOrder(inOrder));
     }
 
@@ -131,6 +133,7 @@ public final class SupplyDefinition {
 
     /** How long an instance lives. */
     public SupplyDefinition lifetime(Lifetime wanted) {
+        RequiredArgument.of(wanted, "wanted");
         return new SupplyDefinition(making, as, values, Optional.of(wanted), keepsValues, grounds);
     }
 
@@ -141,21 +144,25 @@ public final class SupplyDefinition {
 
     /** Chooses the constructor with these parameter types. */
     public SupplyDefinition byConstructor(Class<?>... parameterTypes) {
+        RequiredArgument.each(parameterTypes, "parameterTypes");
         return given(values.byConstructor(parameterTypes));
     }
 
     /** Why it is so that is not to stay. */
     public SupplyDefinition because(String reason) {
+        RequiredArgument.of(reason, "reason");
         return on(new Grounds(Optional.of(reason), grounds.owner(), grounds.until()));
     }
 
     /** Who answers for it. */
     public SupplyDefinition owner(String name) {
+        RequiredArgument.of(name, "name");
         return on(new Grounds(grounds.because(), Optional.of(name), grounds.until()));
     }
 
     /** The last day on which it may be so; past it, it is reported as {@code overdue}. */
     public SupplyDefinition until(LocalDate day) {
+        RequiredArgument.of(day, "day");
         return on(new Grounds(grounds.because(), grounds.owner(), Optional.of(day)));
     }
 

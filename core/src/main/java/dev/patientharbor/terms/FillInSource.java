@@ -1,5 +1,6 @@
 package dev.patientharbor.terms;
 
+import dev.patientharbor.texts.RequiredArgument;
 import java.util.Arrays;
 import java.util.Optional;
 
@@ -23,6 +24,7 @@ public enum FillInSource {
 
     /** The one of that word, if it is one. */
     public static Optional<FillInSource> of(String word) {
+        RequiredArgument.of(word, "word");
         return Arrays.stream(values()).filter(source -> source.word().equals(word)).findFirst();
     }
 }

@@ -1,5 +1,6 @@
 package dev.patientharbor.terms;
 
+import dev.patientharbor.texts.RequiredArgument;
 import java.time.LocalDate;
 import java.util.Optional;
 
@@ -11,6 +12,11 @@ import java.util.Optional;
  * @param until the last day on which it may be so
  */
 public record Grounds(Optional<String> because, Optional<String> owner, Optional<LocalDate> until) {
+    public Grounds {
+        RequiredArgument.of(because, "because");
+        RequiredArgument.of(owner, "owner");
+        RequiredArgument.of(until, "until");
+    }
 
     /** Nothing is said. */
     public static final Grounds NONE =
@@ -22,11 +28,13 @@ public record Grounds(Optional<String> because, Optional<String> owner, Optional
 
     /** Whether its last day is over. */
     public boolean isOver(LocalDate today) {
+        RequiredArgument.of(today, "today");
         return until.filter(today::isAfter).isPresent();
     }
 
     /** These, and what they leave open as the other ones say. */
     public Grounds or(Grounds other) {
+        RequiredArgument.of(other, "other");
         return new Grounds(
                 because.or(other::because), owner.or(other::owner), until.or(other::until));
     }

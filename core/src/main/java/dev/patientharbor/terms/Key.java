@@ -1,5 +1,8 @@
 package dev.patientharbor.terms;
 
+import dev.patientharbor.texts.RequiredArgument;
+import dev.patientharbor.texts.ShortName;
+
 /**
  * What tells variants of one contract apart.
  *
@@ -8,11 +11,16 @@ package dev.patientharbor.terms;
  * @param qualifier the binary name of the qualifier annotation; empty for a plain name
  */
 public record Key(String text, String qualifier) {
+    public Key {
+        RequiredArgument.of(text, "text");
+        RequiredArgument.of(qualifier, "qualifier");
+    }
 
     private static final String EITHER = "?";
 
     /** A key by name, as {@code @Named} gives it. */
     public static Key named(String name) {
+        RequiredArgument.of(name, "name");
         return new Key(name, "");
     }
 

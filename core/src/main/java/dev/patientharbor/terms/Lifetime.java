@@ -1,5 +1,6 @@
 package dev.patientharbor.terms;
 
+import dev.patientharbor.texts.RequiredArgument;
 import java.util.Arrays;
 import java.util.Optional;
 
@@ -46,6 +47,7 @@ public enum Lifetime {
 
     /** The lifetime of that word, if it is one. */
     public static Optional<Lifetime> of(String word) {
+        RequiredArgument.of(word, "word");
         return Arrays.stream(values()).filter(lifetime -> lifetime.word().equals(word)).findFirst();
     }
 }

@@ -1,5 +1,6 @@
 package dev.patientharbor.terms;
 
+import dev.patientharbor.texts.RequiredArgument;
 import java.util.Map;
 import java.util.Optional;
 
@@ -20,6 +21,9 @@ public record Settings(
     public static final Settings NONE = new Settings(Map.of(), Map.of(), Map.of());
 
     public Settings {
+        RequiredArgument.of(properties, "properties");
+        RequiredArgument.of(environment, "environment");
+        RequiredArgument.of(files, "files");
         properties = Map.copyOf(properties);
         environment = Map.copyOf(environment);
         files = Map.copyOf(files);
@@ -27,6 +31,7 @@ public record Settings(
 
     /** The value of a setting, blank or not; empty if it is not set anywhere. */
     public Optional<String> find(String name) {
+        RequiredArgument.of(name, "name");
         return Optional.ofNullable(properties.get(name))
                 .or(() -> Optional.ofNullable(environment.get(name)))
                 .or(() -> Optional.ofNullable(files.get(name)));

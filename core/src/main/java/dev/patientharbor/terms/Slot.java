@@ -1,5 +1,6 @@
 package dev.patientharbor.terms;
 
+import dev.patientharbor.texts.RequiredArgument;
 import java.util.Comparator;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
@@ -11,12 +12,17 @@ import java.util.function.UnaryOperator;
  * @param key the key; empty for the plain slot
  */
 public record Slot(TypeRef contract, Optional<Key> key) {
+    public Slot {
+        RequiredArgument.of(contract, "contract");
+        RequiredArgument.of(key, "key");
+    }
 
     /** Sorts slots by contract; plain ones come before keyed ones, and these by key. */
     public static final Comparator<Slot> ORDER = Comparator.comparing(Slot::text);
 
     /** The plain slot of a class or interface. */
     public static Slot of(String contract) {
+        RequiredArgument.of(contract, "contract");
         return new Slot(TypeRef.of(contract), Optional.empty());
     }
 
@@ -27,6 +33,7 @@ public record Slot(TypeRef contract, Optional<Key> key) {
 
     /** Returns the slot as text, each class name written by the given function. */
     public String text(UnaryOperator<String> className) {
+        RequiredArgument.of(className, "className");
         String type = contract.text(className);
         return key.isPresent() ? type + '@' + key.get().written() : type;
     }

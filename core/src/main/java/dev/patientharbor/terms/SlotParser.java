@@ -1,5 +1,7 @@
 package dev.patientharbor.terms;
 
+import dev.patientharbor.texts.RequiredArgument;
+import dev.patientharbor.texts.ShortName;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -23,6 +25,7 @@ public final class SlotParser {
 
     /** The slot, or empty if the text is none. Class names stay as written. */
     public static Optional<Slot> slot(String text) {
+        RequiredArgument.of(text, "text");
         SlotParser parser = new SlotParser(text);
         Optional<TypeRef> type = parser.type();
         if (type.isEmpty()) {
@@ -127,6 +130,7 @@ public final class SlotParser {
 
     /** Whether a text can be the name of a class, short or full. */
     public static boolean isName(String text) {
+        RequiredArgument.of(text, "text");
         boolean start = true;
         for (int i = 0; i < text.length(); i++) {
             char c = text.charAt(i);

@@ -1,6 +1,7 @@
 package dev.patientharbor.terms;
 
 import dev.patientharbor.finding.SourcePosition;
+import dev.patientharbor.texts.RequiredArgument;
 
 /**
  * A kind of finding that is not to be reported, of one place or of any.
@@ -13,6 +14,10 @@ import dev.patientharbor.finding.SourcePosition;
  */
 public record Suppression(String id, String of, Grounds grounds, SourcePosition at) {
     public Suppression {
+        RequiredArgument.of(id, "id");
+        RequiredArgument.of(of, "of");
+        RequiredArgument.of(grounds, "grounds");
+        RequiredArgument.of(at, "at");
         if (grounds.because().isEmpty()) {
             throw new IllegalArgumentException("a suppression of " + id + " without a reason");
         }

@@ -1,5 +1,6 @@
 package dev.patientharbor.terms;
 
+import dev.patientharbor.texts.RequiredArgument;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -40,6 +41,7 @@ public sealed interface TypeRef {
 
     /** A class or interface without arguments. */
     static ClassType of(String name) {
+        RequiredArgument.of(name, "name");
         return new ClassType(name, List.of());
     }
 
@@ -56,6 +58,8 @@ public sealed interface TypeRef {
      */
     record ClassType(String name, List<TypeRef> arguments) implements TypeRef {
         public ClassType {
+            RequiredArgument.of(name, "name");
+            RequiredArgument.of(arguments, "arguments");
             arguments = List.copyOf(arguments);
         }
 
@@ -66,6 +70,7 @@ public sealed interface TypeRef {
 
         @Override
         public String text(UnaryOperator<String> className) {
+            RequiredArgument.of(className, "className");
             if (arguments.isEmpty()) {
                 return className.apply(name);
             }
@@ -78,6 +83,7 @@ public sealed interface TypeRef {
 
         @Override
         public TypeRef bind(Map<String, TypeRef> variables) {
+            RequiredArgument.of(variables, "variables");
             return arguments.isEmpty() || variables.isEmpty()
                     ? this
                     : new ClassType(name, bindAll(arguments, variables));
@@ -110,13 +116,19 @@ public sealed interface TypeRef {
 
     /** An array of some type. */
     record ArrayType(TypeRef element) implements TypeRef {
+        public ArrayType {
+            RequiredArgument.of(element, "element");
+        }
+
         @Override
         public String text(UnaryOperator<String> className) {
+            RequiredArgument.of(className, "className");
             return element.text(className) + "[]";
         }
 
         @Override
         public TypeRef bind(Map<String, TypeRef> variables) {
+            RequiredArgument.of(variables, "variables");
             // There is no array of a wildcard: where a variable stands for any, it is its bound's.
             return new ArrayType(element.bind(variables).atLeast());
         }
@@ -139,13 +151,19 @@ public sealed interface TypeRef {
 
     /** A type variable, such as the {@code T} of {@code Reader<T>}. */
     record Variable(String name) implements TypeRef {
+        public Variable {
+            RequiredArgument.of(name, "name");
+        }
+
         @Override
         public String text(UnaryOperator<String> className) {
+            RequiredArgument.of(className, "className");
             return name;
         }
 
         @Override
         public TypeRef bind(Map<String, TypeRef> variables) {
+            RequiredArgument.of(variables, "variables");
             return Objects.requireNonNullElse(variables.get(name), this);
         }
 
@@ -172,8 +190,14 @@ public sealed interface TypeRef {
      * @param bound the bound; empty for a plain {@code ?}
      */
     record Wildcard(String word, Optional<TypeRef> bound) implements TypeRef {
+        public Wildcard {
+            RequiredArgument.of(word, "word");
+            RequiredArgument.of(bound, "bound");
+        }
+
         @Override
         public String text(UnaryOperator<String> className) {
+            RequiredArgument.of(className, "className");
             return bound.map(type -> "? " + word + ' ' + type.text(className)).orElse("?");
         }
 
@@ -184,6 +208,7 @@ public sealed interface TypeRef {
 
         @Override
         public TypeRef bind(Map<String, TypeRef> variables) {
+            RequiredArgument.of(variables, "variables");
             return new Wildcard(
                     word, bound.map(type -> type.bind(variables)).flatMap(Wildcard::one));
         }
@@ -213,21 +238,28 @@ public sealed interface TypeRef {
 
     /** A primitive type, such as {@code int}. */
     record Primitive(String name) implements TypeRef {
+        public Primitive {
+            RequiredArgument.of(name, "name");
+        }
+
         private static final Set<String> NAMES =
                 Set.of("boolean", "byte", "char", "short", "int", "long", "float", "double");
 
         /** Whether it is the name of a primitive type. */
         public static boolean isName(String text) {
+            RequiredArgument.of(text, "text");
             return NAMES.contains(text);
         }
 
         @Override
         public String text(UnaryOperator<String> className) {
+            RequiredArgument.of(className, "className");
             return name;
         }
 
         @Override
         public TypeRef bind(Map<String, TypeRef> variables) {
+            RequiredArgument.of(variables, "variables");
             return this;
         }
 

@@ -11,6 +11,7 @@ import dev.patientharbor.texts.RequiredArgument;
  */
 public record WrittenName(String text, SourcePosition at) {
     public WrittenName {
+        RequiredArgument.of(at, "at");
         RequiredArgument.of(text, "a name");
     }
 

@@ -17,4 +17,19 @@ public final class RequiredArgument {
         }
         return value;
     }
+
+    /**
+     * Refuses an array that is null or holds null.
+     *
+     * @param what what its elements are, as the message names them
+     * @throws IllegalArgumentException if it is null, or one of them
+     */
+    public static void each(Object[] values, String what) {
+        of(values, what);
+        for (Object value : values) {
+            if (value == null) {
+                throw new IllegalArgumentException("one of " + what + " is null");
+            }
+        }
+    }
 }

@@ -1,7 +1,7 @@
 package dev.patientharbor.junit;
 
 import dev.patientharbor.check.Verdict;
-import dev.patientharbor.terms.JavaName;
+import dev.patientharbor.texts.JavaName;
 import java.lang.reflect.Constructor;
 import java.lang.reflect.Executable;
 import java.util.Optional;

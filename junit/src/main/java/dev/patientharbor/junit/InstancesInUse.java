@@ -1,6 +1,6 @@
 package dev.patientharbor.junit;
 
-import dev.patientharbor.terms.JavaName;
+import dev.patientharbor.texts.JavaName;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;

@@ -1,7 +1,7 @@
 package dev.patientharbor.junit;
 
 import dev.patientharbor.rig.Rig;
-import dev.patientharbor.terms.JavaName;
+import dev.patientharbor.texts.JavaName;
 import java.lang.annotation.Annotation;
 import java.lang.reflect.Field;
 import java.lang.reflect.Modifier;

@@ -3,7 +3,7 @@ package dev.patientharbor.junit;
 import dev.patientharbor.profiles.Plan;
 import dev.patientharbor.profiles.Supplies;
 import dev.patientharbor.rig.Rig;
-import dev.patientharbor.terms.JavaName;
+import dev.patientharbor.texts.JavaName;
 import java.lang.reflect.Field;
 import java.util.List;
 import java.util.Optional;

@@ -9,6 +9,7 @@ import dev.patientharbor.model.Profile;
 import dev.patientharbor.model.SetDeclaration;
 import dev.patientharbor.profiles.ProfileSet;
 import dev.patientharbor.terms.WrittenName;
+import dev.patientharbor.texts.RequiredArgument;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Path;
@@ -39,7 +40,7 @@ public final class ProfileFiles {
      *     MiB, or cannot be read
      */
     public static ProfileSet read(Path path) {
-        return read(path, AllowedFiles.everywhere());
+        return read(RequiredArgument.of(path, "path"), AllowedFiles.everywhere());
     }
 
     /**
@@ -50,6 +51,7 @@ public final class ProfileFiles {
      * @throws UncheckedIOException as {@link #read}
      */
     public static ProfileSet readInside(Path path) {
+        RequiredArgument.of(path, "path");
         return read(path, AllowedFiles.inside(folder(path)));
     }
 
@@ -72,11 +74,13 @@ public final class ProfileFiles {
      * @param folder from where its paths start
      */
     public static ProfileSet parseInside(byte[] bytes, String name, Path folder) {
+        RequiredArgument.of(folder, "folder");
         return parse(bytes, name, folder, AllowedFiles.inside(folder), List.of());
     }
 
     /** Whether a set names the class path of the Java that read it as code. */
     public static boolean namesClassPath(ProfileSet set) {
+        RequiredArgument.of(set, "set");
         return set.code().stream()
                 .anyMatch(root -> root.written().text().equals(RunClassPath.WORD));
     }
@@ -97,6 +101,9 @@ public final class ProfileFiles {
 
     private static ProfileSet parse(
             byte[] bytes, String name, Path folder, AllowedFiles allowed, List<Path> itself) {
+        RequiredArgument.of(bytes, "bytes");
+        RequiredArgument.of(name, "name");
+        RequiredArgument.of(folder, "folder");
         IncludeReader includes = new IncludeReader(allowed);
         includes.read(bytes, name, folder);
         List<Finding> findings = new ArrayList<>(includes.findings());

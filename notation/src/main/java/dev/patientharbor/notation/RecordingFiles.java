@@ -6,6 +6,7 @@ import dev.patientharbor.model.CannedMethod.Case;
 import dev.patientharbor.model.CannedMethod.Response;
 import dev.patientharbor.model.GivenValue;
 import dev.patientharbor.plan.SlotRecording;
+import dev.patientharbor.texts.RequiredArgument;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.math.BigDecimal;
@@ -33,6 +34,10 @@ public final class RecordingFiles {
      */
     public static void write(
             Path file, String profile, List<String> parents, SlotRecording... recordings) {
+        RequiredArgument.of(file, "file");
+        RequiredArgument.of(profile, "profile");
+        RequiredArgument.of(parents, "parents");
+        RequiredArgument.each(recordings, "recordings");
         try {
             FileReplacement.write(file, text(profile, parents, recordings));
         } catch (IOException fault) {
@@ -42,6 +47,9 @@ public final class RecordingFiles {
 
     /** The text of such a file. */
     public static String text(String profile, List<String> parents, SlotRecording... recordings) {
+        RequiredArgument.of(profile, "profile");
+        RequiredArgument.of(parents, "parents");
+        RequiredArgument.each(recordings, "recordings");
         Map<String, Object> bindings = new LinkedHashMap<>();
         for (SlotRecording recording : recordings) {
             Map<String, Object> stub = new LinkedHashMap<>();

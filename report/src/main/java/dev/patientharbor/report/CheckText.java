@@ -8,6 +8,7 @@ import dev.patientharbor.finding.FindingDetail;
 import dev.patientharbor.finding.Severity;
 import dev.patientharbor.plan.AnswerKind;
 import dev.patientharbor.terms.Grounds;
+import dev.patientharbor.texts.RequiredArgument;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
@@ -37,6 +38,8 @@ public final class CheckText {
 
     /** The whole text; every line ends with {@code \n}. */
     public static String render(Verdict verdict, TextLayout layout) {
+        RequiredArgument.of(verdict, "verdict");
+        RequiredArgument.of(layout, "layout");
         return new CheckText(verdict, layout).render();
     }
 

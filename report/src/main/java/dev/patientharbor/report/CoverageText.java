@@ -5,6 +5,7 @@ import dev.patientharbor.check.Coverage.NeverReal;
 import dev.patientharbor.check.Coverage.Use;
 import dev.patientharbor.check.Verdict;
 import dev.patientharbor.plan.AnswerKind;
+import dev.patientharbor.texts.RequiredArgument;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -34,6 +35,8 @@ public final class CoverageText {
 
     /** The whole text; every line ends with {@code \n}. */
     public static String render(Verdict verdict, TextLayout layout) {
+        RequiredArgument.of(verdict, "verdict");
+        RequiredArgument.of(layout, "layout");
         return new CoverageText(verdict, layout).render();
     }
 

@@ -18,6 +18,7 @@ import dev.patientharbor.terms.FillInSource;
 import dev.patientharbor.terms.Grounds;
 import dev.patientharbor.terms.Key;
 import dev.patientharbor.terms.Slot;
+import dev.patientharbor.texts.RequiredArgument;
 import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
@@ -49,6 +50,7 @@ public final class RosterJson {
 
     /** The whole text; it ends with {@code \n}. */
     public static String render(Verdict verdict) {
+        RequiredArgument.of(verdict, "verdict");
         StringWriter text = new StringWriter();
         DefaultIndenter lines = new DefaultIndenter("  ", "\n");
         JsonFactory factory = new JsonFactory().setCharacterEscapes(new UnseenEscaped());

@@ -7,6 +7,7 @@ import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.PassedParameter;
 import dev.patientharbor.plan.Roster;
 import dev.patientharbor.plan.RosterRow;
+import dev.patientharbor.texts.RequiredArgument;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -51,11 +52,15 @@ public final class RosterText {
      * others counted, and members that several consumers receive are shown once.
      */
     public static String render(Verdict verdict, TextLayout layout) {
+        RequiredArgument.of(verdict, "verdict");
+        RequiredArgument.of(layout, "layout");
         return new RosterText(verdict, layout, false).render();
     }
 
     /** The whole text: whoever shares an instance is named, and members are shown each time. */
     public static String renderWide(Verdict verdict, TextLayout layout) {
+        RequiredArgument.of(verdict, "verdict");
+        RequiredArgument.of(layout, "layout");
         return new RosterText(verdict, layout, true).render();
     }
 

@@ -6,6 +6,7 @@ import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.Answer.Seat;
 import dev.patientharbor.plan.RosterRow;
 import dev.patientharbor.terms.Slot;
+import dev.patientharbor.texts.RequiredArgument;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
@@ -32,6 +33,8 @@ public final class RosterTree {
 
     /** The whole text; every line ends with {@code \n}. */
     public static String render(Verdict verdict, TextLayout layout) {
+        RequiredArgument.of(verdict, "verdict");
+        RequiredArgument.of(layout, "layout");
         return new RosterTree(verdict, layout).render();
     }
 

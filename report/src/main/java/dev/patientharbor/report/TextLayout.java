@@ -1,5 +1,7 @@
 package dev.patientharbor.report;
 
+import dev.patientharbor.texts.RequiredArgument;
+
 /**
  * How text is laid out for people.
  *
@@ -11,6 +13,7 @@ public record TextLayout(int width, TextPainter ink) {
     private static final int NARROWEST = 40;
 
     public TextLayout {
+        RequiredArgument.of(ink, "ink");
         width = Math.max(width, NARROWEST);
     }
 

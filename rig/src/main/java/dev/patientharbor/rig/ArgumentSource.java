@@ -2,7 +2,7 @@ package dev.patientharbor.rig;
 
 import dev.patientharbor.assembly.AssemblyArgument;
 import dev.patientharbor.model.GivenValue;
-import dev.patientharbor.terms.ShortName;
+import dev.patientharbor.texts.ShortName;
 import java.lang.reflect.Type;
 import java.util.Optional;
 import java.util.function.Supplier;

@@ -2,7 +2,7 @@ package dev.patientharbor.rig;
 
 import dev.patientharbor.behaviours.CallRecord;
 import dev.patientharbor.standins.Call;
-import dev.patientharbor.terms.ShortName;
+import dev.patientharbor.texts.ShortName;
 import java.util.List;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;

@@ -1,7 +1,7 @@
 package dev.patientharbor.rig;
 
 import dev.patientharbor.assembly.ObjectMaking;
-import dev.patientharbor.terms.JavaName;
+import dev.patientharbor.texts.JavaName;
 import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.Method;
 import java.util.ArrayList;

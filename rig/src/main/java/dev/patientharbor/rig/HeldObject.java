@@ -1,5 +1,6 @@
 package dev.patientharbor.rig;
 
+import dev.patientharbor.texts.RequiredArgument;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -12,6 +13,7 @@ import java.util.List;
  */
 public record HeldObject(List<Object> layers) {
     public HeldObject {
+        RequiredArgument.of(layers, "layers");
         layers = Collections.unmodifiableList(new ArrayList<>(layers));
     }
 

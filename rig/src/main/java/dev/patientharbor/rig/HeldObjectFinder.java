@@ -1,6 +1,6 @@
 package dev.patientharbor.rig;
 
-import dev.patientharbor.terms.JavaName;
+import dev.patientharbor.texts.JavaName;
 import dev.patientharbor.texts.NearNames;
 import java.util.ArrayList;
 import java.util.List;

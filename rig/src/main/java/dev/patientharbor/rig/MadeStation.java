@@ -1,8 +1,8 @@
 package dev.patientharbor.rig;
 
 import dev.patientharbor.assembly.AssemblyPart;
-import dev.patientharbor.terms.JavaName;
 import dev.patientharbor.terms.Lifetime;
+import dev.patientharbor.texts.JavaName;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;

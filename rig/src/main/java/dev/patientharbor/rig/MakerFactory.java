@@ -6,7 +6,7 @@ import dev.patientharbor.assembly.DecoratorLayer;
 import dev.patientharbor.assembly.ObjectMaking;
 import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.live.UserClasses;
-import dev.patientharbor.terms.ShortName;
+import dev.patientharbor.texts.ShortName;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;

@@ -1,6 +1,6 @@
 package dev.patientharbor.rig;
 
-import dev.patientharbor.terms.JavaName;
+import dev.patientharbor.texts.JavaName;
 import java.lang.reflect.AccessibleObject;
 import java.lang.reflect.InaccessibleObjectException;
 import java.lang.reflect.Member;

@@ -1,6 +1,6 @@
 package dev.patientharbor.rig;
 
-import dev.patientharbor.terms.JavaName;
+import dev.patientharbor.texts.JavaName;
 
 /**
  * An object was not made, and not because what makes it threw: its class cannot be used, or what it

@@ -8,6 +8,7 @@ import dev.patientharbor.terms.SlotParser;
 import dev.patientharbor.terms.TypeRef;
 import dev.patientharbor.terms.TypeRef.ClassType;
 import dev.patientharbor.texts.NearNames;
+import dev.patientharbor.texts.RequiredArgument;
 import java.lang.reflect.Array;
 import java.lang.reflect.ParameterizedType;
 import java.lang.reflect.Type;
@@ -36,6 +37,16 @@ public abstract sealed class ObjectSource permits Rig, Scope {
         this.state = state;
     }
 
+    /** A key that a caller names. */
+    static Optional<String> key(String key) {
+        return Optional.of(RequiredArgument.of(key, "key"));
+    }
+
+    /** The type of a contract that a caller names. */
+    static Type type(Contract<?> contract) {
+        return RequiredArgument.of(contract, "contract").type();
+    }
+
     /** Where objects are asked for now. */
     abstract InstanceStore store();
 
@@ -61,6 +72,7 @@ public abstract sealed class ObjectSource permits Rig, Scope {
      * @throws IllegalStateException if it was closed
      */
     public <T> T get(Class<T> contract) {
+        RequiredArgument.of(contract, "contract");
         Object again = handedOutAgain(contract);
         if (again != null) {
             return contract.cast(again);
@@ -80,19 +92,20 @@ public abstract sealed class ObjectSource permits Rig, Scope {
 
     /** The object in a keyed slot; an unknown key fails with the keys that there are. */
     public <T> T get(Class<T> contract, String key) {
-        return contract.cast(get(slot(contract, Optional.of(key))));
+        RequiredArgument.of(contract, "contract");
+        return contract.cast(get(slot(contract, key(key))));
     }
 
     /** The object in the slot of a contract with type arguments. */
     @SuppressWarnings("unchecked")
     public <T> T get(Contract<T> contract) {
-        return (T) get(contract.type(), Optional.empty());
+        return (T) get(type(contract), Optional.empty());
     }
 
     /** The object in a keyed slot of a contract with type arguments. */
     @SuppressWarnings("unchecked")
     public <T> T get(Contract<T> contract, String key) {
-        return (T) get(contract.type(), Optional.of(key));
+        return (T) get(type(contract), key(key));
     }
 
     /**
@@ -102,6 +115,8 @@ public abstract sealed class ObjectSource permits Rig, Scope {
      * @param key the key of the slot, if it has one
      */
     public Object get(Type type, Optional<String> key) {
+        RequiredArgument.of(type, "type");
+        RequiredArgument.of(key, "key");
         Optional<ObjectStation> exact = find(slot(type, key));
         if (exact.isEmpty() && type instanceof ParameterizedType carrier) {
             Type inside = carrier.getActualTypeArguments()[0];
@@ -137,6 +152,8 @@ public abstract sealed class ObjectSource permits Rig, Scope {
 
     /** Whether there is something for a type, or for what it carries. */
     public boolean knows(Type type, Optional<String> key) {
+        RequiredArgument.of(type, "type");
+        RequiredArgument.of(key, "key");
         Optional<ObjectStation> exact = find(slot(type, key));
         if (exact.isEmpty()
                 && type instanceof ParameterizedType carrier
@@ -149,6 +166,8 @@ public abstract sealed class ObjectSource permits Rig, Scope {
 
     /** The object in the slot of a type, and what is in it. */
     public HeldObject held(Type type, Optional<String> key) {
+        RequiredArgument.of(type, "type");
+        RequiredArgument.of(key, "key");
         return held(station(slot(type, key)));
     }
 
@@ -159,6 +178,7 @@ public abstract sealed class ObjectSource permits Rig, Scope {
      * @throws IllegalArgumentException if the text is no slot, or there is no such one
      */
     public HeldObject held(String slot) {
+        RequiredArgument.of(slot, "slot");
         Slot written =
                 SlotParser.slot(slot)
                         .orElseThrow(() -> new IllegalArgumentException(slot + " is not a slot"));
@@ -172,6 +192,7 @@ public abstract sealed class ObjectSource permits Rig, Scope {
      * @throws IllegalArgumentException if the plan has no such place
      */
     public HeldObject held(Answer.Seat seat) {
+        RequiredArgument.of(seat, "seat");
         return held(
                 state.stations().all().stream()
                         .filter(station -> station.part().seat().equals(seat))
@@ -196,12 +217,14 @@ public abstract sealed class ObjectSource permits Rig, Scope {
     /** Every variant of a contract, in the order of the file. */
     @SuppressWarnings("unchecked")
     public <T> List<T> all(Class<T> contract) {
+        RequiredArgument.of(contract, "contract");
         return (List<T>) get(carried("java.util.List", TypeRef.of(contract.getName())));
     }
 
     /** Every keyed variant of a contract, by its key, in the order of the file. */
     @SuppressWarnings("unchecked")
     public <T> Map<String, T> byKey(Class<T> contract) {
+        RequiredArgument.of(contract, "contract");
         return (Map<String, T>)
                 get(
                         carried(
@@ -212,12 +235,14 @@ public abstract sealed class ObjectSource permits Rig, Scope {
 
     /** The object in the plain slot of a contract; empty if there is no such slot. */
     public <T> Optional<T> maybe(Class<T> contract) {
+        RequiredArgument.of(contract, "contract");
         return maybe(contract, slot(contract, Optional.empty()));
     }
 
     /** The object in a keyed slot; empty if there is no such slot. */
     public <T> Optional<T> maybe(Class<T> contract, String key) {
-        return maybe(contract, slot(contract, Optional.of(key)));
+        RequiredArgument.of(contract, "contract");
+        return maybe(contract, slot(contract, key(key)));
     }
 
     private <T> Optional<T> maybe(Class<T> contract, Slot slot) {
@@ -228,6 +253,7 @@ public abstract sealed class ObjectSource permits Rig, Scope {
 
     /** What hands out the object in the plain slot of a contract when it is asked. */
     public <T> Supplier<T> later(Class<T> contract) {
+        RequiredArgument.of(contract, "contract");
         ObjectStation station = station(slot(contract, Optional.empty()));
         InstanceStore here = open();
         return () -> {
@@ -261,6 +287,8 @@ public abstract sealed class ObjectSource permits Rig, Scope {
      * @throws RigException if an object does not fit, or it cannot be made
      */
     public <T> T fresh(Class<T> contract, Map<String, Object> passed) {
+        RequiredArgument.of(contract, "contract");
+        RequiredArgument.of(passed, "passed");
         return contract.cast(station(slot(contract, Optional.empty())).fresh(open(), passed));
     }
 

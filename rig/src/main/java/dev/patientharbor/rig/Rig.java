@@ -12,6 +12,7 @@ import dev.patientharbor.standins.Call;
 import dev.patientharbor.standins.StandInMaker;
 import dev.patientharbor.terms.Key;
 import dev.patientharbor.terms.Slot;
+import dev.patientharbor.texts.RequiredArgument;
 import java.lang.reflect.Type;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -96,6 +97,8 @@ public final class Rig extends ObjectSource implements AutoCloseable {
      *     places, or it has no such need
      */
     public HeldObject received(Class<?> consumer, String need) {
+        RequiredArgument.of(consumer, "consumer");
+        RequiredArgument.of(need, "need");
         return new HeldObjectFinder(live()).of(consumer, need, store());
     }
 
@@ -106,6 +109,7 @@ public final class Rig extends ObjectSource implements AutoCloseable {
      * @throws IllegalArgumentException if the plan has nothing for one of them, which is named
      */
     public void fillStatics(Class<?>... types) {
+        RequiredArgument.each(types, "types");
         for (Class<?> type : types) {
             new StaticMembers(this, live().extras().filledStatics()).fill(type);
         }
@@ -116,6 +120,7 @@ public final class Rig extends ObjectSource implements AutoCloseable {
      * house's own locator can be filled with it.
      */
     public void eachLookup(LookupFiller filler) {
+        RequiredArgument.of(filler, "filler");
         Set<Slot> seen = new HashSet<>();
         for (RosterRow row : roster().rows()) {
             boolean isLookup = row.place().kind() == NeedPlace.Kind.LOOKUP;
@@ -143,20 +148,21 @@ public final class Rig extends ObjectSource implements AutoCloseable {
 
     /** The calls of a keyed slot. */
     public List<Call> calls(Class<?> contract, String key) {
-        return calls(contract, Optional.of(key));
+        return calls(contract, key(key));
     }
 
     /** The calls of the slot of a contract with type arguments. */
     public List<Call> calls(Contract<?> contract) {
-        return calls(contract.type(), Optional.empty());
+        return calls(type(contract), Optional.empty());
     }
 
     /** The calls of a keyed slot of a contract with type arguments. */
     public List<Call> calls(Contract<?> contract, String key) {
-        return calls(contract.type(), Optional.of(key));
+        return calls(type(contract), key(key));
     }
 
     private List<Call> calls(Type contract, Optional<String> key) {
+        RequiredArgument.of(contract, "contract");
         Slot slot = aliasedSlot(known(contract, key));
         CallObservers observers = watches(slot);
         if (observers.isEmpty()) {
@@ -191,8 +197,8 @@ public final class Rig extends ObjectSource implements AutoCloseable {
 
     /**
      * What a spy saw of the plain slot of a contract, as the canned answers of a stub that does the
-     * same: to be written to a file by {@code Recordings} of the notation. Of several spies in each
-     * other it is the innermost, for a stub stands where the core does.
+     * same: to be written to a file by {@code RecordingFiles}. Of several spies in each other it is
+     * the innermost, for a stub stands where the core does.
      *
      * @throws IllegalArgumentException if there is no such slot, nothing was seen, or an argument
      *     or an answer cannot be written as a value
@@ -203,22 +209,23 @@ public final class Rig extends ObjectSource implements AutoCloseable {
 
     /** Returns what a spy saw of a keyed slot, as canned answers. */
     public SlotRecording recording(Class<?> contract, String key) {
-        return recording(contract, Optional.of(key));
+        return recording(contract, key(key));
     }
 
     /** Returns what a spy saw of a contract with type arguments, as canned answers. */
     public SlotRecording recording(Contract<?> contract) {
-        return recording(contract.type(), Optional.empty());
+        return recording(type(contract), Optional.empty());
     }
 
     /**
      * Returns what a spy saw of a keyed slot of a contract with type arguments, as canned answers.
      */
     public SlotRecording recording(Contract<?> contract, String key) {
-        return recording(contract.type(), Optional.of(key));
+        return recording(type(contract), key(key));
     }
 
     private SlotRecording recording(Type contract, Optional<String> key) {
+        RequiredArgument.of(contract, "contract");
         Slot slot = aliasedSlot(known(contract, key));
         List<Call> seen = calls(slot, watches(slot)::isInnermost);
         if (seen.isEmpty()) {

@@ -1,7 +1,8 @@
 package dev.patientharbor.rig;
 
 import dev.patientharbor.plan.Answer;
-import dev.patientharbor.terms.ShortName;
+import dev.patientharbor.texts.RequiredArgument;
+import dev.patientharbor.texts.ShortName;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -38,6 +39,10 @@ public final class RigUsage {
             Optional<Integer> calls,
             List<String> strangers) {
         public Line {
+            RequiredArgument.of(seat, "seat");
+            RequiredArgument.of(planned, "planned");
+            RequiredArgument.of(calls, "calls");
+            RequiredArgument.of(strangers, "strangers");
             strangers = List.copyOf(strangers);
         }
 

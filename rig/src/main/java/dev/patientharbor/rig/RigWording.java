@@ -1,7 +1,7 @@
 package dev.patientharbor.rig;
 
-import dev.patientharbor.terms.ShortName;
 import dev.patientharbor.terms.Slot;
+import dev.patientharbor.texts.ShortName;
 
 /** Names as people read them. */
 final class RigWording {

@@ -47,6 +47,8 @@ public final class Rigs {
      * @param key the key of the slot; empty for the plain one
      */
     public static boolean knows(Plan plan, Type type, Optional<String> key) {
+        RequiredArgument.of(type, "type");
+        RequiredArgument.of(key, "key");
         ClassLoader loader = Thread.currentThread().getContextClassLoader();
         ClassLoader own = loader == null ? Rigs.class.getClassLoader() : loader;
         Assembly assembly = RequiredArgument.of(plan, "a plan").assembly();

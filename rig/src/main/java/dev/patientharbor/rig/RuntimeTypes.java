@@ -2,13 +2,13 @@ package dev.patientharbor.rig;
 
 import dev.patientharbor.assembly.AssemblyArgument;
 import dev.patientharbor.live.UserClasses;
-import dev.patientharbor.terms.ShortName;
 import dev.patientharbor.terms.TypeRef;
 import dev.patientharbor.terms.TypeRef.ArrayType;
 import dev.patientharbor.terms.TypeRef.ClassType;
 import dev.patientharbor.terms.TypeRef.Primitive;
 import dev.patientharbor.terms.TypeRef.Variable;
 import dev.patientharbor.terms.TypeRef.Wildcard;
+import dev.patientharbor.texts.ShortName;
 import java.lang.reflect.GenericArrayType;
 import java.lang.reflect.ParameterizedType;
 import java.lang.reflect.Type;

@@ -1,5 +1,6 @@
 package dev.patientharbor.rig;
 
+import dev.patientharbor.texts.RequiredArgument;
 import java.util.concurrent.Callable;
 
 /**
@@ -43,6 +44,7 @@ public final class Scope extends ObjectSource implements AutoCloseable {
      * @throws Exception what the code throws
      */
     public <T> T call(Callable<T> code) throws Exception {
+        RequiredArgument.of(code, "code");
         store.requireOpen();
         Scope before = live().scopes().current();
         live().scopes().current(this);
@@ -55,6 +57,7 @@ public final class Scope extends ObjectSource implements AutoCloseable {
 
     /** Runs code that returns nothing in this scope. */
     public void run(Runnable code) {
+        RequiredArgument.of(code, "code");
         store.requireOpen();
         Scope before = live().scopes().current();
         live().scopes().current(this);

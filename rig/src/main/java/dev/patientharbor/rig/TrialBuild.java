@@ -7,6 +7,7 @@ import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.profiles.Plan;
 import dev.patientharbor.standins.NoMockMakerException;
+import dev.patientharbor.texts.RequiredArgument;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -39,6 +40,12 @@ public final class TrialBuild {
      * @param doing whose code runs for it, such as {@code p.Sonar}
      */
     public record Attempt(String cause, SourcePosition at, String message, String doing) {
+        public Attempt {
+            RequiredArgument.of(cause, "cause");
+            RequiredArgument.of(at, "at");
+            RequiredArgument.of(message, "message");
+            RequiredArgument.of(doing, "doing");
+        }
 
         /**
          * The finding that it failed.
@@ -47,6 +54,8 @@ public final class TrialBuild {
          * @param stack what was running then, or was thrown; empty if that is not known
          */
         public Finding failed(String what, StackTraceElement[] stack) {
+            RequiredArgument.of(what, "what");
+            RequiredArgument.of(stack, "stack");
             Finding finding =
                     Finding.of(FindingKinds.BUILD_FAILED, at, cause, message + ": " + what + ".");
             Optional<StackTraceElement> place = ThrownText.place(stack);
@@ -75,6 +84,9 @@ public final class TrialBuild {
      * @param before hears of each thing before it is done: it may hang, or end the process
      */
     public static List<Finding> of(Plan plan, ClassLoader loader, Consumer<Attempt> before) {
+        RequiredArgument.of(plan, "plan");
+        RequiredArgument.of(loader, "loader");
+        RequiredArgument.of(before, "before");
         return new TrialBuild(plan.assembly(), before).run(loader);
     }
 

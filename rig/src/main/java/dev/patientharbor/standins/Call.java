@@ -1,6 +1,7 @@
 package dev.patientharbor.standins;
 
 import dev.patientharbor.live.VisibleValues;
+import dev.patientharbor.texts.RequiredArgument;
 import java.lang.reflect.Method;
 import java.util.Arrays;
 import java.util.Collections;
@@ -28,6 +29,13 @@ public record Call(
         Optional<Throwable> failure,
         Optional<String> caller) {
     public Call {
+        RequiredArgument.of(slot, "slot");
+        RequiredArgument.of(target, "target");
+        RequiredArgument.of(method, "method");
+        RequiredArgument.of(arguments, "arguments");
+        RequiredArgument.of(answer, "answer");
+        RequiredArgument.of(failure, "failure");
+        RequiredArgument.of(caller, "caller");
         arguments = Collections.unmodifiableList(Arrays.asList(arguments.toArray()));
     }
 

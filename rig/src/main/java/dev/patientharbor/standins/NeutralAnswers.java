@@ -1,5 +1,6 @@
 package dev.patientharbor.standins;
 
+import dev.patientharbor.texts.RequiredArgument;
 import java.lang.reflect.Array;
 import java.math.BigDecimal;
 import java.math.BigInteger;
@@ -92,6 +93,7 @@ public final class NeutralAnswers {
 
     /** The answer of a method that returns that type. */
     public static Object of(Class<?> returned) {
+        RequiredArgument.of(returned, "returned");
         if (returned == void.class) {
             return null;
         }

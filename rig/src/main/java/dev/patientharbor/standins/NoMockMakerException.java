@@ -1,6 +1,7 @@
 package dev.patientharbor.standins;
 
-import dev.patientharbor.terms.JavaName;
+import dev.patientharbor.texts.JavaName;
+import dev.patientharbor.texts.RequiredArgument;
 
 /** Thrown where a mock of a class is wanted, and nobody is there who makes one. */
 public final class NoMockMakerException extends IllegalArgumentException {
@@ -11,7 +12,7 @@ public final class NoMockMakerException extends IllegalArgumentException {
     public NoMockMakerException(Class<?> contract) {
         super(
                 "a mock can be made of an interface, and "
-                        + JavaName.of(contract)
+                        + JavaName.of(RequiredArgument.of(contract, "contract"))
                         + " is a class: with patient-harbor-mockito on the class path it can be"
                         + " made");
     }

@@ -3,6 +3,7 @@ package dev.patientharbor.rig;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 
+import dev.patientharbor.profiles.Supplies;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -130,7 +131,7 @@ class RefusedTest {
                                         .plan("port")
                                         .swap(
                                                 BuildingTest.PORT.type("Gauge").getName() + "@c",
-                                                null));
+                                                Supplies.mock()));
         expected.forEach(
                 (message, call) ->
                         assertEquals(

@@ -1,4 +1,4 @@
-package dev.patientharbor.terms;
+package dev.patientharbor.texts;
 
 /** The names of classes as people read them. */
 public final class ShortName {

@@ -1,4 +1,4 @@
-package dev.patientharbor.terms;
+package dev.patientharbor.texts;
 
 import java.util.regex.Pattern;
 
