@@ -56,6 +56,30 @@ class FillInTest {
     }
 
     @Test
+    void a_class_that_only_itself_can_make_fills_nothing_in_unless_a_mark_opens_it() {
+        Situation it =
+                Situation.of(
+                        """
+                        import jakarta.inject.*;
+                        interface Feed {} interface Clock {} interface Gauge {}
+                        class Closed implements Feed { private Closed() {} }
+                        class Opened implements Clock { @Inject private Opened() {} }
+                        class Shut implements Gauge { private Shut() {} }
+                        class Sonar implements Gauge {}
+                        class Desk { Desk(Feed feed, Clock clock, Gauge gauge) {} }
+                        """,
+                        """
+                        fill-in: [sole]
+                        entry: [Desk]
+                        profiles:
+                          test: {}
+                        """);
+        assertEquals("unmet", it.received("test", "Desk.feed"));
+        assertEquals("real Opened", it.received("test", "Desk.clock"));
+        assertEquals("real Sonar", it.received("test", "Desk.gauge"));
+    }
+
+    @Test
     void decision_25_marked_classes_fill_by_their_name_and_an_empty_name_is_no_key() {
         Situation it =
                 Situation.of(

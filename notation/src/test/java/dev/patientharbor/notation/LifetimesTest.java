@@ -171,6 +171,36 @@ class LifetimesTest {
     }
 
     @Test
+    void a_mark_on_the_class_that_holds_a_factory_says_nothing_of_what_the_factory_makes() {
+        Situation it =
+                Situation.of(
+                                """
+                                import jakarta.inject.*;
+                                interface Feed {}
+                                @Singleton class Makers implements Feed {
+                                    @Singleton static class Calm implements Feed {}
+                                    static Feed ofClass() { return null; }
+                                    Feed ofObject() { return null; }
+                                }
+                                class Desk { Desk(@Named("a") Feed a, @Named("b") Feed b, Makers c) {} }
+                                """,
+                                """
+                                default-lifetime: fresh
+                                entry: [Desk]
+                                profiles:
+                                  test:
+                                    bindings:
+                                      Feed@a: { factory: "Makers#ofClass" }
+                                      Feed@b: { factory: "Makers#ofObject" }
+                                      Makers: Makers
+                                """)
+                        .tellsWhatIsMarked();
+        assertEquals("fresh by default", it.lifetime("test", "Desk.a"));
+        assertEquals("fresh by default", it.lifetime("test", "Desk.b"));
+        assertEquals("shared by its mark", it.lifetime("test", "Desk.c"));
+    }
+
+    @Test
     void entry_consumers_live_as_long_as_is_said_and_one_instance_in_layers_is_not_two() {
         Situation it =
                 Situation.of(

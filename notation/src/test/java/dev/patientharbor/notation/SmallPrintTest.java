@@ -5,11 +5,14 @@ import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertNotEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import dev.patientharbor.check.ProfileVerdict;
+import dev.patientharbor.check.Verdict;
 import dev.patientharbor.finding.FindingKind;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.Severity;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.TreeSet;
 import org.junit.jupiter.api.Test;
 
@@ -243,6 +246,40 @@ class SmallPrintTest {
         assertFalse(it.verdict().complete("child"), "broken by what it inherits");
         assertEquals(List.of(), it.verdict().profiles().get(1).findings());
         assertTrue(it.verdict().complete("mended"));
+    }
+
+    @Test
+    void of_some_profiles_alone_those_parents_are_shown_in_which_something_is_wrong() {
+        Verdict verdict =
+                Situation.of(
+                                PORT,
+                                """
+                                entry: [Desk]
+                                profiles:
+                                  sound: { partial: true, bindings: { Clock: Wall } }
+                                  wrong: { partial: true, extends: sound, bindings: { Rota: Book } }
+                                  other: { partial: true, extends: sound, bindings: { Rota: Wall } }
+                                  child: { extends: wrong }
+                                  grandchild: { extends: child }
+                                  stranger: { extends: other }
+                                  whole: { extends: sound, bindings: { Rota: Season } }
+                                """)
+                        .verdict();
+        Map<List<String>, List<String>> shown =
+                Map.of(
+                        List.of("child"), List.of("wrong", "child"),
+                        List.of("grandchild"), List.of("wrong", "grandchild"),
+                        List.of("whole"), List.of("whole"),
+                        List.of("stranger", "child"),
+                                List.of("wrong", "other", "child", "stranger"),
+                        List.of("sound"), List.of("sound"));
+        shown.forEach(
+                (wanted, names) ->
+                        assertEquals(
+                                names,
+                                verdict.only(wanted).profiles().stream()
+                                        .map(ProfileVerdict::name)
+                                        .toList()));
     }
 
     @Test

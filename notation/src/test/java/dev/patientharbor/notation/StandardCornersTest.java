@@ -3,6 +3,7 @@ package dev.patientharbor.notation;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import dev.patientharbor.testing.JavaCode;
 import java.util.List;
 import java.util.TreeSet;
 import org.junit.jupiter.api.Test;
@@ -106,6 +107,47 @@ class StandardCornersTest {
         assertEquals("static field", it.row("test", "Mast.feed").place().words());
         assertEquals("static setter set", it.row("test", "Mast.x").place().words());
         assertTrue(it.finding("unmet-need").message().startsWith("Mast asks for Feed@x (static"));
+    }
+
+    /** Jakarta Dependency Injection: a method is not handed what a method that overrides it is. */
+    @Test
+    void a_method_of_its_package_alone_is_overridden_only_inside_of_it() {
+        Situation it =
+                Situation.of(
+                                JavaCode.compileAnew(
+                                        """
+                                        package p;
+                                        public class Base {
+                                            @jakarta.inject.Inject void near(Runnable a) {}
+                                            @jakarta.inject.Inject void far(Runnable b) {}
+                                            @jakarta.inject.Inject protected void open(Runnable c) {}
+                                        }
+                                        package q;
+                                        public class Other extends p.Base {
+                                            void far(Runnable x) {}
+                                            void near(Runnable x) {}
+                                            protected void open(Runnable x) {}
+                                        }
+                                        package p;
+                                        public class Same extends q.Other {
+                                            void near(Runnable y) {}
+                                        }
+                                        """),
+                                """
+                                entry: [Same, q.Other]
+                                profiles: { test: { bindings: { Runnable: mock } } }
+                                """)
+                        .tellsWhatIsMarked();
+        assertEquals(
+                List.of("p.Same far", "q.Other far", "q.Other near"),
+                it.verdict().roster("test").rows().stream()
+                        .map(
+                                row ->
+                                        row.consumer()
+                                                + " "
+                                                + row.place().member().replaceAll("\\(.*", ""))
+                        .sorted()
+                        .toList());
     }
 
     @Test

@@ -381,4 +381,25 @@ class WhatFillsTest {
         }
         assertEquals("absent", it.received("test", "Look.gauge"));
     }
+
+    @Test
+    void outside_leaves_the_whole_profile_to_a_consumer_that_is_in_no_area() {
+        Situation it =
+                Situation.of(
+                                """
+                                interface Gauge {}
+                                class Sonar implements Gauge {}
+                                class Watch { Watch(Gauge gauge) {} }
+                                """,
+                                """
+                                entry: [Watch]
+                                profiles:
+                                  test:
+                                    bindings: { Gauge: Sonar }
+                                    within:
+                                      Watch: { bindings: { Gauge: mock }, reach: { gauge: outside } }  # <- unused-binding
+                                """)
+                        .tellsWhatIsMarked();
+        assertEquals("real Sonar", it.received("test", "Watch.gauge"));
+    }
 }
