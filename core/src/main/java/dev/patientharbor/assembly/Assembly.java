@@ -94,7 +94,7 @@ public final class Assembly {
         return settings;
     }
 
-    /** What a builder worked out of it for all its rigs; null if there is none yet. */
+    /** Returns what a builder worked out of it for all its rigs; null if there is none yet. */
     public Object prepared() {
         return prepared;
     }

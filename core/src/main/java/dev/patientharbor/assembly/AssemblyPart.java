@@ -35,7 +35,7 @@ public sealed interface AssemblyPart {
     Answer.Seat seat();
 
     /**
-     * An object.
+     * An object that is made.
      *
      * @param making how its core is made
      * @param layers what is around it, outermost first
@@ -98,7 +98,7 @@ public sealed interface AssemblyPart {
     }
 
     /**
-     * Several.
+     * A collection of other parts.
      *
      * @param type the collection, array or map
      * @param members what is in it, in order
@@ -118,7 +118,7 @@ public sealed interface AssemblyPart {
     record Member(Optional<Key> key, int part) {}
 
     /**
-     * What cannot be made: a slot that is bound and not reached, in a profile that is complete.
+     * A slot that is bound and not reached, in a complete profile, and whose object cannot be made.
      *
      * @param onPurpose whether it was bound to nothing
      */

@@ -50,7 +50,7 @@ public sealed interface ObjectMaking {
     }
 
     /**
-     * By a constructor; then its marked fields and methods are filled.
+     * An object that a constructor makes; then its marked fields and methods are filled.
      *
      * @param className the class, by its binary name
      * @param descriptor the erased types of the parameters of the constructor, as in JVMS 4.3.3
@@ -75,7 +75,7 @@ public sealed interface ObjectMaking {
     }
 
     /**
-     * By a method.
+     * An object that a method makes.
      *
      * @param className the class that declares it, by its binary name
      * @param method its name

@@ -10,10 +10,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 
-/** Which sides tell what: an absence is reported only if all sides agree that can tell it. */
+/** Decides which absences are reported: those on which all sides agree that could notice one. */
 final class AbsenceAgreement {
 
-    /** What says that something is not there: true of the set only if no side has it. */
+    /** The kinds that say that something is missing: true of the set only if no side has it. */
     private static final Set<FindingKind> ABSENCES =
             Set.of(
                     FindingKinds.UNKNOWN_CLASS,
@@ -31,8 +31,8 @@ final class AbsenceAgreement {
     }
 
     /**
-     * Whether it is no absence, or all tell it that can, but for those that leave it out for a
-     * reason.
+     * Returns whether a finding is reported: it is no absence, or every side reports it that could,
+     * but for those that leave it out for a reason.
      *
      * @param able who can tell it
      */

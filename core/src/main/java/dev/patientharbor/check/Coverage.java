@@ -33,7 +33,7 @@ public record Coverage(
     }
 
     /**
-     * One slot.
+     * How one slot is filled, profile by profile.
      *
      * @param slot the slot
      * @param kinds what it receives in each profile, in the order of kinds; nothing where nobody
@@ -52,7 +52,10 @@ public record Coverage(
         }
     }
 
-    /** A need of a consumer, a binary name or the name of what is no class. */
+    /**
+     * A need that no profile meets with the real thing; its consumer is a binary name, or the name
+     * of what is no class.
+     */
     public record NeverReal(String consumer, String need, Slot slot) {
         public NeverReal {
             RequiredArgument.of(consumer, "consumer");

@@ -32,7 +32,7 @@ final class CoverageMaker {
     private final Map<String, Set<AnswerKind>> met = new TreeMap<>();
     private final Set<String> used = new HashSet<>();
 
-    /** The contracts of which a factory makes something, of a class that it does not say. */
+    /** The contracts of which a factory makes something without saying its class. */
     private final Set<String> madeByFactories = new HashSet<>();
 
     private final List<String> profiles;
@@ -123,7 +123,10 @@ final class CoverageMaker {
 
     private static final Set<AnswerKind> REAL_ALONE = EnumSet.of(AnswerKind.REAL);
 
-    /** Whether somebody could swap what fills the slot: a class that supplies itself is none. */
+    /**
+     * Returns whether somebody could swap what fills the slot; a class that supplies itself is no
+     * contract.
+     */
     private static boolean isContract(CodeIndex code, Slot slot) {
         return code.find(SlotTable.className(slot.contract()))
                 .filter(facts -> facts.isInterface() || facts.isAbstract())

@@ -4,7 +4,7 @@ import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingText;
 import java.util.List;
 
-/** A profile is not complete, and something was asked of it that a complete one can do alone. */
+/** Thrown where something is asked of a profile that only a complete one can answer. */
 public final class IncompleteProfileException extends IllegalStateException {
 
     private static final long serialVersionUID = 1L;
@@ -16,7 +16,9 @@ public final class IncompleteProfileException extends IllegalStateException {
         this.findings = List.copyOf(findings);
     }
 
-    /** What makes it incomplete, those of the set and of its parents included. */
+    /**
+     * Returns the findings that make it incomplete, those of the set and of its parents included.
+     */
     public List<Finding> findings() {
         return findings;
     }

@@ -20,7 +20,7 @@ import java.util.Set;
 import java.util.TreeSet;
 
 /**
- * What the rules reported, joined over the sides: each finding where it belongs, sorted, each once
+ * Joins what the rules reported on all sides: each finding stands where it belongs, sorted, once,
  * with all whom it touches.
  *
  * <p>What is missing on one side and there on another is no fault of the set or of a partial
@@ -35,7 +35,7 @@ final class JoinedFindings {
     private final List<FindingReporter> sides;
     private final List<List<FindingReporter>> concerned = new ArrayList<>();
 
-    /** By profile: who says what is missing of what it names. */
+    /** Who decides, for each profile, what is missing of what it names. */
     private final List<List<FindingReporter>> judges = new ArrayList<>();
 
     private final List<Finding> ofSet;
@@ -125,7 +125,7 @@ final class JoinedFindings {
     }
 
     /**
-     * What all sides tell is the partial profile's fault; the rest is reported where it matters.
+     * Leaves with a partial profile what all sides report, and reports the rest where it matters.
      */
     private void joinPartial(int profileNumber, List<FindingReporter> concerned) {
         Map<String, List<PartialProfileFinding>> byIdentity = new LinkedHashMap<>();
@@ -176,7 +176,7 @@ final class JoinedFindings {
     }
 
     /**
-     * What concerns no profile alone.
+     * Returns the findings that concern no profile alone.
      *
      * @param names the names of classes, whichever side sees them
      */
@@ -185,12 +185,12 @@ final class JoinedFindings {
         return sorted(CannotSwapRule.together(once, names::shortName));
     }
 
-    /** What concerns a profile, by its number. */
+    /** Returns the findings that concern one profile, given by its number. */
     List<Finding> of(int profile) {
         return sorted(ofProfile.get(profile));
     }
 
-    /** Whether a profile is not whole because of what a partial profile says that it inherits. */
+    /** Returns whether a profile is incomplete because of what a partial parent says. */
     boolean isBrokenByParent(int profile) {
         return brokenByParent.get(profile);
     }

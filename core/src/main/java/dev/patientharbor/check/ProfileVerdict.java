@@ -59,12 +59,12 @@ public record ProfileVerdict(
         return new ProfileVerdict(name, parents, complete, needs, answers, whole, all, allSilent);
     }
 
-    /** Whether it is only there to be extended. */
+    /** Returns whether this profile is partial: only there to be extended. */
     public boolean isPartial() {
         return complete.isEmpty();
     }
 
-    /** How many needs are met. */
+    /** Returns how many needs are met. */
     public int met() {
         return needs - answers.getOrDefault(AnswerKind.UNMET, 0);
     }

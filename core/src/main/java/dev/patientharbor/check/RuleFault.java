@@ -3,8 +3,8 @@ package dev.patientharbor.check;
 import dev.patientharbor.texts.RequiredArgument;
 
 /**
- * A fault of ours: a rule that could not come to its end. What it would have told is not known; the
- * other rules have told theirs.
+ * A fault of the tool itself: a rule that could not come to its end. What it would have told is not
+ * known; the other rules have told theirs.
  *
  * @param rule the name of the rule's class
  * @param cause what went wrong

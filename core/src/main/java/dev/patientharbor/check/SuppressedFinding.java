@@ -5,7 +5,7 @@ import dev.patientharbor.terms.Suppression;
 import dev.patientharbor.texts.RequiredArgument;
 
 /**
- * A finding that is not reported, and the word that says so.
+ * A finding that is not reported, and the suppression that holds it back.
  *
  * @param finding what was found; it counts against completeness all the same
  * @param by what suppresses it, with the reason

@@ -18,8 +18,8 @@ import java.util.TreeSet;
 import java.util.function.Predicate;
 
 /**
- * Tells findings as grave as the user wants them, and holds back what is suppressed. It knows in
- * the end which suppressions held nothing back.
+ * Gives each finding the severity that the user chose, and holds back what is suppressed. It knows
+ * in the end which suppressions held nothing back.
  */
 final class SuppressionFilter {
 
@@ -28,10 +28,13 @@ final class SuppressionFilter {
     private final LocalDate today;
     private final Set<Suppression> used = new HashSet<>();
 
-    /** What findings name that could have been suppressed, by their ids. */
+    /** What those findings name that could have been suppressed, by their ids. */
     private final Map<String, Set<String>> named = new HashMap<>();
 
-    /** What is reported and what is not, of the set or of one profile. */
+    /**
+     * The findings of the set, or of one profile: those that are reported, and those that are held
+     * back.
+     */
     record FilteredFindings(List<Finding> reported, List<SuppressedFinding> suppressed) {}
 
     SuppressionFilter(Strictness strictness, LocalDate today) {
@@ -81,7 +84,7 @@ final class SuppressionFilter {
     }
 
     /**
-     * What is wrong with the suppressions themselves; that cannot be suppressed.
+     * Returns what is wrong with the suppressions themselves; that cannot be suppressed.
      *
      * @param ids the suppressions of which kinds
      */

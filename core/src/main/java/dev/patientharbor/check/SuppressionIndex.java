@@ -18,7 +18,10 @@ final class SuppressionIndex {
 
     private static final Pattern PACKAGE = Pattern.compile("[\\w$]+\\.(?=[\\w$])");
 
-    /** Each with its place among all, by the text that it names; blank for whatever there is. */
+    /**
+     * Each suppression with its place among all, by the text that it names; blank for one that
+     * names nothing.
+     */
     private final Map<String, Map<Integer, Suppression>> byText = new HashMap<>();
 
     /** The suppressions that name a line of a file, by the line. */
@@ -54,7 +57,9 @@ final class SuppressionIndex {
         return new ArrayList<>(all.values());
     }
 
-    /** A slot or class, its class names written short or in full. */
+    /**
+     * Adds a suppression that names a slot or a class, its class names written short or in full.
+     */
     private void addNamed(String name, Map<Integer, Suppression> all) {
         all.putAll(byText.getOrDefault(name, Map.of()));
         String shortName = shortened(name);
@@ -99,12 +104,12 @@ final class SuppressionIndex {
         }
     }
 
-    /** The slots, classes and consumers that a finding names. */
+    /** Returns the slots, classes and consumers that a finding names. */
     static Stream<String> names(Finding finding) {
         return Stream.concat(finding.subjects().stream(), finding.consumers().stream());
     }
 
-    /** Class names without their packages. */
+    /** Returns a text with its class names without their packages. */
     static String shortened(String name) {
         return PACKAGE.matcher(name).replaceAll("").replace('$', '.');
     }

@@ -80,17 +80,20 @@ public final class Verdict {
         }
     }
 
-    /** What people call the set. */
+    /** Returns the title of the set. */
     public String title() {
         return set.declared().title();
     }
 
-    /** The profile file, as it was given; empty for a set that was declared in code. */
+    /**
+     * Returns the path of the profile file, as it was given; blank for a set that was declared in
+     * Java.
+     */
     public String file() {
         return set.declared().at().match(SourcePosition.InFile::path, in -> "", in -> "");
     }
 
-    /** The number of distinct entry consumers. */
+    /** Returns the number of distinct entry consumers. */
     public int entryConsumers() {
         return (int)
                         sides.stream()
@@ -103,37 +106,37 @@ public final class Verdict {
                 + set.declared().consumers().size();
     }
 
-    /** The number of classes that were read. */
+    /** Returns the number of classes that were read. */
     public int classesRead() {
         return names.known();
     }
 
-    /** What concerns no profile alone, in order of place. */
+    /** Returns the findings that concern no profile alone, in order of place. */
     public List<Finding> findings() {
         return findings;
     }
 
-    /** What concerns no profile alone and is not reported, in order of place. */
+    /** Returns the findings that concern no profile alone and are suppressed, in order of place. */
     public List<SuppressedFinding> suppressed() {
         return suppressed;
     }
 
     /**
-     * Faults of ours: rules that did not come to their end. With any, no profile counts as
-     * complete.
+     * Returns faults of the tool itself: rules that did not come to their end. With any, no profile
+     * counts as complete.
      */
     public List<RuleFault> faults() {
         return faults;
     }
 
-    /** The profiles, in the order of the file. */
+    /** Returns a verdict for each profile, in the order of the file. */
     public List<ProfileVerdict> profiles() {
         return shown;
     }
 
     /**
-     * All findings of the set and of the profiles; one that several profiles share stands here once
-     * for each.
+     * Returns all findings of the set and of the profiles; one that several profiles share is there
+     * once for each.
      */
     public List<Finding> allFindings() {
         return Stream.concat(
@@ -142,7 +145,7 @@ public final class Verdict {
                 .toList();
     }
 
-    /** Whether any finding is as grave as that, or graver. */
+    /** Returns whether any finding is of that severity, or graver. */
     public boolean hasAtLeast(Severity severity) {
         RequiredArgument.of(severity, "severity");
         return allFindings().stream().anyMatch(finding -> isAsGrave(finding, severity));
@@ -153,7 +156,7 @@ public final class Verdict {
     }
 
     /**
-     * Whether a profile is complete.
+     * Returns whether a profile is complete.
      *
      * @throws IllegalArgumentException if there is no such profile, or it is partial
      */
@@ -166,7 +169,10 @@ public final class Verdict {
                                         "the profile " + profile + " is partial"));
     }
 
-    /** Each profile with whether it is complete, then all findings, each once. */
+    /**
+     * Returns a line that says of each profile whether it is complete, then all findings, each
+     * once.
+     */
     @Override
     public String toString() {
         String told =
@@ -185,7 +191,7 @@ public final class Verdict {
     }
 
     /**
-     * Does nothing if profiles are complete; for tests.
+     * Throws if a profile is not complete; for tests.
      *
      * @param names those profiles; all that are not partial without a name
      * @throws IncompleteProfileException if one is not, with all that is wrong, as {@code check}
@@ -216,7 +222,7 @@ public final class Verdict {
     }
 
     /**
-     * Does nothing if nothing as grave as that was found; for tests.
+     * Throws if anything of that severity, or graver, was found; for tests.
      *
      * @throws IllegalStateException if something was, with all of it
      */
@@ -237,7 +243,7 @@ public final class Verdict {
     }
 
     /**
-     * What is reported of profiles, of their parents and of the set that leaves them incomplete.
+     * Returns the findings that leave profiles incomplete: theirs, their parents' and the set's.
      */
     private List<Finding> whatBreaks(List<String> incomplete) {
         Verdict some = only(incomplete);
@@ -260,7 +266,7 @@ public final class Verdict {
     }
 
     /**
-     * Who receives what in a profile, whole or not.
+     * Returns who receives what in a profile, complete or not.
      *
      * @throws IllegalArgumentException if there is no such profile, or it is partial
      */
@@ -279,7 +285,10 @@ public final class Verdict {
         return resolved(profile, AssemblyMaker::assembly);
     }
 
-    /** Asks the side on which a profile is checked; one thread at a time, for it may read on. */
+    /**
+     * Asks the side on which a profile is checked; one thread at a time, for it may read more
+     * classes.
+     */
     private <T> T resolved(String profile, BiFunction<ResolvedSet, Wiring, T> question) {
         find(RequiredArgument.of(profile, "the name of a profile"));
         int number = numbers.get(profile);
@@ -292,14 +301,14 @@ public final class Verdict {
         }
     }
 
-    /** How real each of the profiles shown is, from the desk to the real thing. */
+    /** Returns how real each of the profiles is, from the desk to the real thing. */
     public Coverage coverage() {
         return CoverageMaker.of(this, set.declared(), whole);
     }
 
     /**
-     * The verdict with some profiles alone, in the order of the file, and with the partial profiles
-     * that they extend where something is wrong with those; what is not among them is not shown.
+     * Returns this verdict with some profiles alone, in the order of the file, and with those of
+     * their partial parents in which something is wrong.
      */
     public Verdict only(Collection<String> wantedNames) {
         RequiredArgument.of(wantedNames, "wantedNames");
@@ -320,7 +329,8 @@ public final class Verdict {
     }
 
     /**
-     * The verdict after profiles were really built, with what was found, sifted as the set says.
+     * Returns this verdict after profiles were really built, with what was found then; severities
+     * and suppressions of the set hold for it.
      *
      * @param found by the names of the profiles that were built
      * @param today the day that {@code until} is compared with
@@ -351,14 +361,15 @@ public final class Verdict {
         return profile.built(more.reported(), more.suppressed());
     }
 
-    /** Whether a class of that binary name is in the code that was read. */
+    /** Returns whether a class of that binary name is in the code that was read. */
     public boolean knows(String binaryName) {
         RequiredArgument.of(binaryName, "binaryName");
         return whole.inCode(binaryName);
     }
 
     /**
-     * A class name as people read it: short, unless two classes of the code share the short name.
+     * Returns a class name as people read it: short, unless two classes of the code share the short
+     * name.
      */
     public String shortName(String binaryName) {
         RequiredArgument.of(binaryName, "binaryName");

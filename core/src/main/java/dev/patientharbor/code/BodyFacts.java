@@ -18,7 +18,7 @@ public record BodyFacts(
         List<MethodFacts> calls,
         Set<String> throwing) {
 
-    /** Nothing was wanted, or nothing was found. */
+    /** The facts of a body of which nothing was wanted, or in which nothing was found. */
     public static final BodyFacts NONE = new BodyFacts(List.of(), Map.of(), List.of(), Set.of());
 
     public BodyFacts {

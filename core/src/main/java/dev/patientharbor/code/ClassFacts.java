@@ -48,15 +48,15 @@ public record ClassFacts(
         MethodSet closedMethods,
         BodyFacts bodies) {
 
-    /** Of a class in a method, or without a name. */
+    /** The flag of a class that stands in a method, or has no name. */
     static final int IN_METHOD = 0x10000;
 
-    /** Of a class that names its subclasses. */
+    /** The flag of a class that names its subclasses. */
     static final int SEALED = 0x20000;
 
     private static final int ENUM = 0x4000;
 
-    /** What is known of a thing that is no class: its name. */
+    /** Returns the facts of a thing that is no class: its name alone. */
     public static ClassFacts named(String name) {
         return new ClassFacts(
                 name,
@@ -119,7 +119,7 @@ public record ClassFacts(
         return Modifier.isPrivate(access);
     }
 
-    /** Whether there is an object of it only within one of the class around it. */
+    /** Returns whether an object of it exists only within an object of the class around it. */
     public boolean isInner() {
         int end = name.lastIndexOf('$');
         if (end < 0 || Modifier.isStatic(access) || isInterface() || constructors.isEmpty()) {
@@ -135,7 +135,7 @@ public record ClassFacts(
         return (access & ENUM) != 0;
     }
 
-    /** Whether it stands in a method, or has no name: nobody else can say it. */
+    /** Returns whether it stands in a method, or has no name, so that no file can name it. */
     public boolean isInMethod() {
         return (access & IN_METHOD) != 0;
     }

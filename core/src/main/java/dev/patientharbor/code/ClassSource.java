@@ -14,7 +14,7 @@ final class ClassSource {
     private static final String CLASS = ".class";
     private static final String SERVICES = "META-INF/services/";
 
-    /** Of one place; more is no class path, but a whole disk. */
+    /** The most files of one place: more is no class path, but a whole disk. */
     private static final int MOST_FILES = 500_000;
 
     private final Path path;

@@ -78,7 +78,7 @@ public final class CodePlaces {
         byRoot.add(sources.stream().map(bySource::get).toList());
     }
 
-    /** No more will be added. */
+    /** Ends the reading: no more will be added. */
     void close() {
         findings.sort(Finding.ORDER);
     }

@@ -20,10 +20,12 @@ import java.util.concurrent.atomic.AtomicInteger;
 /** Reads all class files of some places. */
 public final class CodeReader {
 
-    /** So few files are read sooner than a second thread starts. */
+    /** The number of files that are read sooner than a second thread starts. */
     private static final int FEW = 200;
 
-    /** How many files a thread takes at a time: few enough that all threads end together. */
+    /**
+     * The number of files that a thread takes at a time: few enough that all threads end together.
+     */
     private static final int HANDFUL = 64;
 
     private CodeReader() {}

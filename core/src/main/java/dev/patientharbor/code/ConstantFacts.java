@@ -14,7 +14,7 @@ public record ConstantFacts(String text, Optional<String> holder) {
         return new ConstantFacts(String.valueOf(value), Optional.empty());
     }
 
-    /** A static field of the type that holds it. */
+    /** Makes the constant that is a static field of the type that holds it. */
     static ConstantFacts field(String internalOwner, String name) {
         return new ConstantFacts(name, Optional.of(FactsCollector.className(internalOwner)));
     }

@@ -55,7 +55,7 @@ public record ExecutableFacts(
                 .toList();
     }
 
-    /** The name of a parameter, or {@code argN} with N from 0. */
+    /** Returns the name of a parameter, or {@code argN} with N from 0. */
     public String parameterName(int index) {
         return index < parameterNames.size() && !parameterNames.get(index).isEmpty()
                 ? parameterNames.get(index)

@@ -42,7 +42,9 @@ final class FactsCollector extends ClassVisitor {
     private final MethodSet.Builder closedMethods = new MethodSet.Builder();
     private boolean mayHaveConstants;
 
-    /** Those whose parameter names are wanted, by name and descriptor; null until asked for. */
+    /**
+     * The methods whose parameter names are wanted, by name and descriptor; null until asked for.
+     */
     private Map<String, ExecutableCollector> lackingNames;
 
     private final FactsRequest request;

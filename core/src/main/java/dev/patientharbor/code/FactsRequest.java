@@ -58,7 +58,7 @@ public final class FactsRequest {
         this.standIns = standIns;
     }
 
-    /** The methods of contracts, or the calls of some lookup methods, and nothing more. */
+    /** Asks for the methods of contracts, or the calls of some lookup methods, and nothing more. */
     static FactsRequest of(boolean contracts, Set<String> lookups) {
         return new FactsRequest(Set.of(), lookups, Set.of(), contracts, Set.of(), Set.of());
     }
@@ -74,7 +74,7 @@ public final class FactsRequest {
                 && (contracts || !other.contracts);
     }
 
-    /** What of this concerns classes that are no user's. */
+    /** Returns the part of this request that concerns the JDK's own classes. */
     FactsRequest ofJdk() {
         NameSet none = new NameSet(Set.of());
         return new FactsRequest(methodsOf, none, Set.of(), contracts, none, none);

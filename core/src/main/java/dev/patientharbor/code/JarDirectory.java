@@ -14,7 +14,7 @@ import java.nio.file.StandardOpenOption;
  */
 final class JarDirectory {
 
-    /** In bytes: some half a million entries. */
+    /** The largest directory that is read, in bytes: some half a million entries. */
     private static final long LARGEST = 64L << 20;
 
     private static final int END = 0x06054b50;
@@ -26,8 +26,8 @@ final class JarDirectory {
     private JarDirectory() {}
 
     /**
-     * Does nothing if the directory is of a size that can be read, or is not found; whoever opens
-     * the jar tells that.
+     * Refuses a directory that is too large to be read; of one that is not found whoever opens the
+     * jar says so.
      *
      * @throws UnfitFileException if it is too large
      */

@@ -27,7 +27,7 @@ final class JarSource {
 
     private static final String VERSIONS = "META-INF/versions/";
 
-    /** In bytes, of all files of one jar that are read, unpacked. */
+    /** The most bytes of all files of one jar that are read, unpacked. */
     private static final long MOST = 1L << 30;
 
     private JarSource() {}

@@ -18,7 +18,7 @@ public record MethodFacts(String owner, String name, String descriptor) {
         return descriptor.endsWith(")V");
     }
 
-    /** Name and erased types in one. */
+    /** Returns name and erased types in one text. */
     public String key() {
         return name + descriptor;
     }

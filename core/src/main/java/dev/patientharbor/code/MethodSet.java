@@ -6,10 +6,10 @@ import java.util.stream.Collectors;
 /** Methods by name and erased types, as one text: a text for each would take much room. */
 public final class MethodSet {
 
-    /** No method. */
+    /** The set without a method. */
     public static final MethodSet NONE = new MethodSet("\n");
 
-    /** Each method between two ends of lines. */
+    /** The methods as one text, each between two ends of lines. */
     private final String lines;
 
     private MethodSet(String lines) {

@@ -37,7 +37,7 @@ final class NameSet {
         return false;
     }
 
-    /** Whether all names of another one are in this one too, as they are written. */
+    /** Returns whether all names of another set are in this one too, as they are written. */
     boolean covers(NameSet other) {
         return other.byLastPart.entrySet().stream()
                 .allMatch(

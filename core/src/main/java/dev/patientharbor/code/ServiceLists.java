@@ -19,7 +19,7 @@ final class ServiceLists {
 
     private final Map<String, Set<String>> byContract = new HashMap<>();
 
-    /** Reads those of a source. */
+    /** Reads the lists of a source. */
     void read(ClassSource source, List<Finding> findings) {
         for (ClassFile file : source.serviceFiles()) {
             Set<String> listed = of(ClassSource.contract(file));
@@ -37,7 +37,7 @@ final class ServiceLists {
         }
     }
 
-    /** Adds those of others behind these. */
+    /** Adds the lists of others behind these. */
     void add(ServiceLists others) {
         others.byContract.forEach((contract, names) -> of(contract).addAll(names));
     }

@@ -6,7 +6,7 @@ package dev.patientharbor.code;
  */
 final class ShapeLimit {
 
-    /** Of an array (JVMS 4.3.2). */
+    /** The most dimensions of an array (JVMS 4.3.2). */
     private static final int MOST_DIMENSIONS = 255;
 
     private static final int DEEPEST = 100;
@@ -14,7 +14,7 @@ final class ShapeLimit {
     private ShapeLimit() {}
 
     /**
-     * Does nothing if a descriptor or signature keeps to the limits.
+     * Refuses a descriptor or signature that goes beyond the limits.
      *
      * @param text may be null for none
      */
@@ -39,7 +39,7 @@ final class ShapeLimit {
         }
     }
 
-    /** Does nothing if values of annotations are not nested deeper than the limit. */
+    /** Refuses values of annotations that are nested deeper than the limit. */
     static void check(int depth) {
         if (depth > DEEPEST) {
             throw new ClassFileReader.NotAClassFile(

@@ -24,12 +24,12 @@ final class SourceOpener {
     private final Map<Object, ClassSource> opened = new LinkedHashMap<>();
     private final List<Finding> findings = new ArrayList<>();
 
-    /** All that were opened, in that order. */
+    /** Returns all sources that were opened, in that order. */
     List<ClassSource> opened() {
         return List.copyOf(opened.values());
     }
 
-    /** What could not be opened. */
+    /** Returns findings about what could not be opened. */
     List<Finding> findings() {
         return findings;
     }

@@ -22,7 +22,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
-/** Which areas there are, one inside the other, and which class is a member of which. */
+/** Knows which areas there are, one inside the other, and which class is a member of which. */
 public final class AreaTable {
 
     private final List<Area> declared;
@@ -82,7 +82,7 @@ public final class AreaTable {
         return Optional.ofNullable(levels.get(name));
     }
 
-    /** Tells a name that should be an area's. */
+    /** Notes a name that should be an area's. */
     void addUnknown(WrittenName written, Optional<Integer> profile) {
         unknown.add(new UnknownArea(written, search.near(written.text()), false, profile));
     }

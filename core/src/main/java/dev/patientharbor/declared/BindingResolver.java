@@ -124,7 +124,7 @@ public final class BindingResolver {
                 .toList();
     }
 
-    /** Members must fit what the collection holds; a contract that is none holds nothing. */
+    /** Holds members against what the collection holds; a contract that is none holds nothing. */
     private Optional<FitResult> fitOfMembers(List<Slot> members, Slot slot) {
         if (!Carrier.holdsMany(slot.contract())) {
             return Optional.of(new FitResult(Optional.empty(), false, Set.of()));
@@ -143,7 +143,10 @@ public final class BindingResolver {
                         .findFirst();
     }
 
-    /** An object is what its class says, and no class file is needed to know it. */
+    /**
+     * Holds a handed-in object against the contract; its class says it, and no class file is
+     * needed.
+     */
     private static Optional<FitResult> fitOfObject(Supply.HandedIn handed, Slot slot) {
         if (!(slot.contract() instanceof ClassType contract)) {
             return Optional.empty();
@@ -165,7 +168,7 @@ public final class BindingResolver {
         return names;
     }
 
-    /** A class is held against the contract, and a factory by what it returns. */
+    /** Holds a class against the contract, and a factory by what it returns. */
     private Optional<FitResult> fit(
             Supply supply, Optional<ClassFacts> facts, List<Slot> members, Slot slot) {
         return switch (supply.form()) {
@@ -264,7 +267,7 @@ public final class BindingResolver {
                 .orElse(written);
     }
 
-    /** A name that is a qualifier's, of which no member need be said. */
+    /** Returns the key of a bare name that is a qualifier's, of which no member need be said. */
     private Optional<Key> bareQualifier(Key written, SourcePosition at) {
         return names.lookup(new WrittenName(written.text(), at))
                 .facts()

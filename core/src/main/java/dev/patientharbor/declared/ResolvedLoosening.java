@@ -18,7 +18,7 @@ public record ResolvedLoosening(
         names = List.copyOf(names);
     }
 
-    /** The rules that it loosens are those of the same subject. */
+    /** Returns the subject: it loosens the rules of the same one. */
     public RuleSubject subject() {
         return new RuleSubject(declared.kind(), slot);
     }

@@ -39,7 +39,7 @@ public final class BoundedFile {
     }
 
     /**
-     * Does nothing if a path leads to a file that has an end.
+     * Refuses a path that leads to no file with an end.
      *
      * @throws UnfitFileException if it leads to something else
      * @throws IOException if it leads nowhere

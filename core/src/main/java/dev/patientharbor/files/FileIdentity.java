@@ -11,7 +11,8 @@ public final class FileIdentity {
     private FileIdentity() {}
 
     /**
-     * Equal for two names of one file, by links of whatever kind; by its name if it is not there.
+     * Returns a key that is equal for two names of one file, by links of whatever kind; of what is
+     * not there its name.
      */
     public static Object of(Path path) {
         try {

@@ -9,7 +9,7 @@ public final class FilePaths {
     private FilePaths() {}
 
     /**
-     * A path of text.
+     * Resolves a path that is written as text.
      *
      * @param folder from where it starts, unless it is absolute
      * @throws UnfitFileException if this system has no file of such a name: it holds a character

@@ -11,7 +11,7 @@ public final class IoReason {
 
     private IoReason() {}
 
-    /** A part of a sentence, such as {@code there is no such file}; never the path. */
+    /** Returns a part of a sentence, such as {@code there is no such file}; never the path. */
     public static String of(IOException fault) {
         if (fault instanceof NoSuchFileException) {
             return "there is no such file";

@@ -2,7 +2,10 @@ package dev.patientharbor.files;
 
 import java.nio.file.FileSystemException;
 
-/** A file is not read, for what it is; the reason is part of a sentence: {@code it is …}. */
+/**
+ * Thrown where a file is not read, for what it is; the reason is part of a sentence: {@code it is
+ * …}.
+ */
 public final class UnfitFileException extends FileSystemException {
 
     private static final long serialVersionUID = 1;

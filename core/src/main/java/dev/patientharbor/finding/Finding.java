@@ -54,12 +54,12 @@ public record Finding(
         entries = List.copyOf(entries);
     }
 
-    /** A finding about one thing, that touches no consumer. */
+    /** Makes a finding about one thing, that touches no consumer. */
     public static Finding of(FindingKind kind, SourcePosition at, String cause, String message) {
         return of(kind, at, List.of(RequiredArgument.of(cause, "cause")), message);
     }
 
-    /** A finding about several things. */
+    /** Makes a finding about several things. */
     public static Finding of(
             FindingKind kind, SourcePosition at, List<String> subjects, String message) {
         RequiredArgument.of(kind, "kind");
@@ -135,7 +135,10 @@ public record Finding(
         return Stream.concat(one.stream(), other.stream()).distinct().sorted().toList();
     }
 
-    /** What is reported once, however many profiles meet it. */
+    /**
+     * Returns a text that is equal for findings that are reported as one, whichever profiles meet
+     * them.
+     */
     public String identity() {
         return kind.id() + ' ' + at.text() + ' ' + cause;
     }

@@ -16,7 +16,7 @@ public record FindingDetail(String label, List<String> lines) {
         lines = List.copyOf(lines);
     }
 
-    /** The fact as one text, its lines separated by {@code \n}. */
+    /** Returns the fact as one text, its lines separated by {@code \n}. */
     public String text() {
         return String.join("\n", lines);
     }

@@ -32,7 +32,7 @@ public record FindingKind(String id, Severity severity, boolean breaksCompletene
         return new FindingKind(id, Severity.ERROR, true, title);
     }
 
-    /** Grave, and all is built and met nevertheless. */
+    /** Returns a kind that is an error, though every need is met and everything can be built. */
     static FindingKind inSpiteOfAll(String id, String title) {
         return new FindingKind(id, Severity.ERROR, false, title);
     }

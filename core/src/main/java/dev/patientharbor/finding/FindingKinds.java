@@ -161,7 +161,7 @@ public final class FindingKinds {
 
     private FindingKinds() {}
 
-    /** Every kind, in the order of the reference page. */
+    /** Returns every kind, in the order of the reference page. */
     public static List<FindingKind> all() {
         return List.of(
                 MALFORMED_FILE,

@@ -11,7 +11,7 @@ public final class FindingText {
 
     private FindingText() {}
 
-    /** Several findings, each with a blank line before it. */
+    /** Returns the text of several findings, each with a blank line before it. */
     public static String of(List<Finding> findings) {
         RequiredArgument.of(findings, "findings");
         StringBuilder text = new StringBuilder();
@@ -19,7 +19,7 @@ public final class FindingText {
         return text.toString();
     }
 
-    /** One finding; every line ends with {@code \n}. */
+    /** Returns the text of one finding; every line ends with {@code \n}. */
     public static String of(Finding finding) {
         RequiredArgument.of(finding, "finding");
         StringBuilder text = new StringBuilder();

@@ -19,7 +19,7 @@ public sealed interface SourcePosition extends Comparable<SourcePosition> {
                     .thenComparing(where -> where.match(InFile::column, in -> 0, in -> 0))
                     .thenComparing(where -> where.match(in -> "", InClass::member, in -> ""));
 
-    /** Decides by kind of place. */
+    /** Calls the function for this kind of place, and returns its result. */
     <T> T match(
             Function<InFile, T> inFile,
             Function<InClass, T> inClass,
@@ -36,13 +36,13 @@ public sealed interface SourcePosition extends Comparable<SourcePosition> {
         return ORDER.compare(this, other);
     }
 
-    /** The first character of a file; for what concerns the file as a whole. */
+    /** Returns the first character of a file; for what concerns the file as a whole. */
     static SourcePosition startOf(String path) {
         RequiredArgument.of(path, "path");
         return new InFile(path, 1, 1);
     }
 
-    /** A class as a whole. */
+    /** Returns the place that is a class as a whole. */
     static SourcePosition classNamed(String binaryName) {
         RequiredArgument.of(binaryName, "binaryName");
         return new InClass(binaryName, "");

@@ -35,7 +35,9 @@ public final class EntryFinder {
     private final BindingsOfAllSides bound;
     private Set<String> asked;
 
-    /** An exception is made where it is thrown, and receives nothing. */
+    /**
+     * Knows which classes are exceptions: they are made where they are thrown, and receive nothing.
+     */
     private final InheritedTrait thrown;
 
     public EntryFinder(
@@ -55,7 +57,9 @@ public final class EntryFinder {
         this.bound = bound;
     }
 
-    /** What each entry names, but for what others exclude; these have what they exclude. */
+    /**
+     * Finds what each entry names, without what others exclude; an exclusion has what it excludes.
+     */
     public List<ResolvedEntry> find(List<WrittenName> entries) {
         List<ResolvedEntry> found = new ArrayList<>();
         Set<String> byPattern = new HashSet<>();
@@ -118,8 +122,9 @@ public final class EntryFinder {
     }
 
     /**
-     * A concrete class that is not private, stands in no method and in no other class's objects, is
-     * no test, and is not itself supplied or a decorator.
+     * Returns whether a class can be a consumer: a concrete class that is not private, stands in no
+     * method and in no other class's objects, is no test, and is not itself supplied or a
+     * decorator.
      */
     private boolean canBeConsumer(ClassFacts facts) {
         return !facts.isInterface()
@@ -193,7 +198,10 @@ public final class EntryFinder {
         return asked;
     }
 
-    /** Values alone are no need: a line of data with a text and a number is no consumer. */
+    /**
+     * Returns whether a class has a need; values alone are none: a record of a text and a number is
+     * no consumer.
+     */
     private boolean asks(ExecutableFacts constructor) {
         return constructor.parameterTypes().stream().anyMatch(type -> !values.isValue(type));
     }

@@ -115,12 +115,12 @@ final class InheritedBindings {
         return boundTwice;
     }
 
-    /** Own words that remove or change what is not there. */
+    /** Returns own statements that remove or change what is not there. */
     List<ResolvedBinding> needlessChanges() {
         return needlessChanges;
     }
 
-    /** Own words that say what is inherited anyway. */
+    /** Returns own statements that repeat what is inherited anyway. */
     List<ResolvedProfile.RepeatedStatement> repeatedStatements() {
         return repeatedStatements;
     }
@@ -189,7 +189,10 @@ final class InheritedBindings {
                 });
     }
 
-    /** An own word upon an inherited one: a part of it settles only a dispute about that part. */
+    /**
+     * Lays an own binding over an inherited one; a part of a binding settles only a dispute about
+     * that part.
+     */
     private InheritedStatement<ResolvedBinding> overInherited(
             InheritedStatement<ResolvedBinding> inherited, ResolvedBinding own) {
         InheritedStatement<ResolvedBinding> statement =
@@ -209,7 +212,8 @@ final class InheritedBindings {
     }
 
     /**
-     * Whether an own word is the inherited one again, with the same grounds, and settles nothing.
+     * Returns whether an own binding is the inherited one again, with the same grounds, and settles
+     * nothing.
      */
     private static boolean repeatedStatements(
             InheritedStatement<ResolvedBinding> inherited, ResolvedBinding own) {

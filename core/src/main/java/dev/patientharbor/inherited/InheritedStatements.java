@@ -25,7 +25,7 @@ final class InheritedStatements<T> {
         isOwn = new boolean[pieces.length];
     }
 
-    /** What one profile inherits, as it is; nothing of no parent. */
+    /** Returns what a profile inherits from its parents, as it is; nothing without a parent. */
     static <T> InheritedStatements<T> of(
             List<InheritedStatements<T>> parents,
             Function<List<InheritedStatement<T>>, InheritedStatement<T>> join) {

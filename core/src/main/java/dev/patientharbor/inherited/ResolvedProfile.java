@@ -54,7 +54,7 @@ public final class ResolvedProfile {
     /** Parents that say different things of a slot, and no word since. */
     public record Clash(int slot, int meet, List<SourcePosition> words) {
 
-        /** What clashes in what is said of a slot, if anything does. */
+        /** Returns the clash in what is said of a slot, if there is one. */
         static <T> Optional<Clash> in(
                 InheritedStatement<T> statement,
                 int slot,
@@ -157,7 +157,7 @@ public final class ResolvedProfile {
         demands.removeIf(demand -> out.contains(demand.subject()));
     }
 
-    /** What it says of itself, or else what its parents say. */
+    /** Returns what it says of itself, or else what its parents say. */
     private <T> Optional<InheritedStatement<T>> term(
             Optional<T> own,
             List<ResolvedProfile> parents,
@@ -315,7 +315,7 @@ public final class ResolvedProfile {
         return clashes;
     }
 
-    /** Whether two profiles have the very same word of a slot, or none. */
+    /** Returns whether two profiles say the very same of a slot, or nothing. */
     public boolean saysTheSameAs(ResolvedProfile other, int slot) {
         return bindings.saysTheSameAs(other.bindings, slot);
     }

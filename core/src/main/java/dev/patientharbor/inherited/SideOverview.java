@@ -17,7 +17,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeSet;
 
-/** What the sides of a set have in common: who extends whom, who sees what, which are checked. */
+/**
+ * Knows what the sides of a set have in common: who extends whom, who sees what, which are checked.
+ */
 final class SideOverview {
 
     private final List<String> profileNames;
@@ -33,7 +35,7 @@ final class SideOverview {
     private NameSearch search;
 
     /**
-     * Of no side yet.
+     * Begins without a side.
      *
      * @param places what was read, place by place; empty where there is but one side
      */

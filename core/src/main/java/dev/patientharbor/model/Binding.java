@@ -33,7 +33,8 @@ public record Binding(
     }
 
     /**
-     * This change put upon an inherited binding, or this replacement with the values that it keeps.
+     * Returns this change put upon an inherited binding, or this replacement with the values that
+     * it keeps.
      */
     public Binding laidOver(Binding inherited) {
         boolean part = supply.effect() == SupplyEffect.KEEPS;
@@ -49,7 +50,7 @@ public record Binding(
                 at);
     }
 
-    /** Whether it says only something upon an inherited binding. */
+    /** Returns whether it only changes a part of an inherited binding. */
     public boolean needsInherited() {
         return keepsValues || supply.effect() == SupplyEffect.KEEPS;
     }

@@ -9,10 +9,10 @@ import java.util.function.Function;
 /** A decorator that is built in, for any interface. */
 public sealed interface BuiltIn {
 
-    /** The answer of the one function that is for its kind. */
+    /** Calls the function for its kind, and returns the result. */
     <T> T match(Function<Delay, T> delay, Function<Fail, T> fail, Function<Spy, T> spy);
 
-    /** Their words; no class is meant by one of these alone. */
+    /** The words of the built-in decorators; alone, each means no class. */
     Set<String> NAMES = Set.of("delay", "fail", "spy");
 
     /** Whether a text is one of these in words, rather than the name of a class. */
@@ -20,12 +20,12 @@ public sealed interface BuiltIn {
         return NAMES.contains(text.substring(0, (text + ' ').indexOf(' ')));
     }
 
-    /** Such words without what a call fails with. */
+    /** Returns such words without what a call fails with. */
     static String shortWords(String words) {
         return words.substring(0, (words + " with ").indexOf(" with "));
     }
 
-    /** What makes calls fail, if it does. */
+    /** Returns what makes calls fail, if it does. */
     default Optional<Fail> failure() {
         return match(delay -> Optional.empty(), Optional::of, spy -> Optional.empty());
     }
@@ -72,7 +72,7 @@ public sealed interface BuiltIn {
      */
     record Fail(When when, WrittenName with, Optional<String> saying) implements BuiltIn {
 
-        /** What fails with where nothing else is said. */
+        /** The exception that a call fails with where nothing else is said. */
         public static final String USUAL = "java.lang.IllegalStateException";
 
         @Override
@@ -98,7 +98,7 @@ public sealed interface BuiltIn {
     /** Which calls fail. */
     sealed interface When {
 
-        /** The answer of the one function that is for its kind. */
+        /** Calls the function for its kind, and returns the result. */
         <T> T match(Function<Every, T> every, Function<Rate, T> rate);
 
         /** Describes the decorator in words. */

@@ -19,7 +19,7 @@ public record CannedMethod(WrittenName method, List<Case> cases) {
     }
 
     /**
-     * One case.
+     * The response to some arguments.
      *
      * @param given the arguments for which it holds; empty if for all
      * @param answer what is answered
@@ -40,15 +40,15 @@ public record CannedMethod(WrittenName method, List<Case> cases) {
     /** What a call gets. */
     public sealed interface Response {
 
-        /** The answer of the one function that is for its kind. */
+        /** Calls the function for its kind, and returns the result. */
         <T> T match(Function<Answers, T> answers, Function<Fails, T> fails);
 
-        /** What it answers, one after the other; nothing if it fails. */
+        /** Returns what it answers, one after the other; nothing if it fails. */
         default List<GivenValue> answers() {
             return match(Answers::inOrder, fails -> List.of());
         }
 
-        /** The failure, if it is one. */
+        /** Returns the failure, if it is one. */
         default Optional<Fails> failure() {
             return match(answers -> Optional.empty(), Optional::of);
         }

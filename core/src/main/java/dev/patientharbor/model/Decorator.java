@@ -21,7 +21,7 @@ public record Decorator(
         constructor = constructor.map(List::copyOf);
     }
 
-    /** A class. */
+    /** Makes a decorator of a class. */
     public static Decorator ofClass(WrittenName name) {
         return new Decorator(name, Optional.empty(), GivenArguments.NOTHING, Optional.empty());
     }

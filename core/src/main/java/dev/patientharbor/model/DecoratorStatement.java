@@ -32,14 +32,14 @@ public record DecoratorStatement(
         outermost = List.copyOf(outermost);
     }
 
-    /** Every decorator that it adds. */
+    /** Returns every decorator that it adds. */
     public List<Decorator> added() {
         return Stream.of(whole.orElse(List.of()), innermost, outermost)
                 .flatMap(List::stream)
                 .toList();
     }
 
-    /** A whole list. */
+    /** Makes a statement of a whole list. */
     public static DecoratorStatement of(Slot slot, List<Decorator> whole, SourcePosition at) {
         return new DecoratorStatement(
                 slot, Optional.of(whole), List.of(), List.of(), List.of(), at);

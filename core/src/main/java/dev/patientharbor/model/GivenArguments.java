@@ -17,7 +17,7 @@ import java.util.stream.Stream;
  */
 public record GivenArguments(Map<String, GivenValue> named, List<GivenValue> positional) {
 
-    /** No values. */
+    /** The arguments without a value. */
     public static final GivenArguments NOTHING = new GivenArguments(Map.of(), List.of());
 
     public GivenArguments {
@@ -25,7 +25,9 @@ public record GivenArguments(Map<String, GivenValue> named, List<GivenValue> pos
         positional = List.copyOf(positional);
     }
 
-    /** These values with others put upon them: each by its name, a list in place of a list. */
+    /**
+     * Returns these values with others put upon them: each by its name, a list in place of a list.
+     */
     public GivenArguments changedBy(GivenArguments other) {
         Map<String, GivenValue> all = new LinkedHashMap<>(named);
         all.putAll(other.named);

@@ -12,7 +12,7 @@ import java.util.stream.Collectors;
 /** A value as the user wrote it, not converted yet. */
 public sealed interface GivenValue {
 
-    /** The answer of the one function that is for its kind. */
+    /** Calls the function for its kind, and returns the result. */
     <T> T match(Function<Text, T> text, Function<Items, T> items, Function<Fields, T> fields);
 
     SourcePosition at();

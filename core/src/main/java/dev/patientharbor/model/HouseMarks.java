@@ -21,7 +21,7 @@ public record HouseMarks(
         List<WrittenName> lookup,
         List<ScopeMark> scopes) {
 
-    /** Only the open standard's. */
+    /** The marks of no house: only the open standard's count. */
     public static final HouseMarks NONE =
             new HouseMarks(List.of(), List.of(), List.of(), List.of(), List.of());
 

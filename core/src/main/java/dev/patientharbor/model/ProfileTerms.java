@@ -23,7 +23,7 @@ public record ProfileTerms(
         List<Loosening> loosenings,
         List<Expectation> expectations) {
 
-    /** Nothing of its own. */
+    /** The terms of a profile that says nothing of itself. */
     public static final ProfileTerms NONE =
             new ProfileTerms(
                     Optional.empty(),

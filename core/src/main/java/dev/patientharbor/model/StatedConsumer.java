@@ -11,7 +11,7 @@ import java.util.function.Function;
 /** A consumer that the set itself states, since no class file says that it is one. */
 public sealed interface StatedConsumer {
 
-    /** The answer of the one function that is for its kind. */
+    /** Calls the function for its kind, and returns the result. */
     <T> T match(
             Function<Thing, T> thing, Function<Handler, T> handler, Function<Statics, T> statics);
 

@@ -22,7 +22,7 @@ public sealed interface Supply {
      */
     String words();
 
-    /** What it is for its contract; empty where it supplies nothing of its own. */
+    /** Returns what it is for its contract; empty where it supplies nothing of its own. */
     Optional<ImplementationKind> kind();
 
     /** The class that it names: the one that is made, or that has the method of a factory. */

@@ -27,7 +27,7 @@ public final class ClassNames {
 
     private static final Pattern BEFORE_NAME = Pattern.compile("\\$(?!\\d)");
 
-    /** So many classes may be nested in each other: more than anybody writes. */
+    /** The deepest nesting of classes that is looked up: more than anybody writes. */
     private static final int DEEPEST = 50;
 
     private final CodeIndex code;

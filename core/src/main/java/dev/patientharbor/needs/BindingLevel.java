@@ -76,12 +76,12 @@ public final class BindingLevel {
         this.search = List.copyOf(search);
     }
 
-    /** The whole profile, of which all other levels are made; a new one each time. */
+    /** Makes a whole profile, from which all other levels are made; a new one each time. */
     public static BindingLevel newWhole() {
         return new BindingLevel();
     }
 
-    /** An area in this one, or in the whole profile. */
+    /** Returns the level of an area in this one, or in the whole profile. */
     public BindingLevel area(String areaName) {
         String key = Kind.AREA.name() + ' ' + areaName + ' ' + number;
         BindingLevel found = known.get(key);
@@ -91,8 +91,8 @@ public final class BindingLevel {
     }
 
     /**
-     * A consumer that starts in this area. What profiles say for a consumer, they say for it in the
-     * whole profile.
+     * Returns the level of a consumer that starts in this area. What profiles say for a consumer,
+     * they say for it in the whole profile.
      */
     public BindingLevel consumer(String className) {
         String key = Kind.CONSUMER.name() + ' ' + className + ' ' + number;
@@ -105,7 +105,7 @@ public final class BindingLevel {
         return add(key, new BindingLevel(Kind.CONSUMER, className, this, stated));
     }
 
-    /** A way from this level that looks at some levels only, nearest first. */
+    /** Returns a level that starts here and looks at some levels only, nearest first. */
     public BindingLevel limited(List<BindingLevel> way) {
         return made(Kind.LIMITED, Optional.empty(), way);
     }
@@ -118,13 +118,14 @@ public final class BindingLevel {
         return made(Kind.WITHOUT, Optional.of(leftOut), search);
     }
 
-    /** Where what is bound at this level stands without its decorators. */
+    /** Returns the level at which what is bound here stands without its decorators. */
     public BindingLevel core() {
         return made(Kind.CORE, Optional.empty(), search);
     }
 
     /**
-     * Where one of several classes stands that fill a slot which nothing binds.
+     * Returns the level at which one of several classes stands that fill a slot which nothing
+     * binds.
      *
      * @param own the slot in which it stands by itself
      */
@@ -132,7 +133,10 @@ public final class BindingLevel {
         return made(Kind.VARIANT, Optional.of(own), search);
     }
 
-    /** Where one looks further outward who found something at a level that is looked at. */
+    /**
+     * Returns the level from which a need looks further outward that found something at a given
+     * level.
+     */
     public BindingLevel outside(BindingLevel found) {
         return kind == Kind.LIMITED
                 ? parent.limited(search.subList(search.indexOf(found) + 1, search.size()))

@@ -32,7 +32,7 @@ public record BuildFault(Reason reason, List<ExecutableFacts> constructors) {
         SEVERAL_UNMARKED,
         SEVERAL_MARKED;
 
-        /** Whether a word on which constructor is meant would mend it. */
+        /** Returns whether it would help to say which constructor is meant. */
         public boolean isOfConstructors() {
             return switch (this) {
                 case SEVERAL_UNMARKED, SEVERAL_MARKED, ONLY_PRIVATE, NO_SUCH_CONSTRUCTOR -> true;

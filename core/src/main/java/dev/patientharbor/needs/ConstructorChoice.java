@@ -72,7 +72,7 @@ public record ConstructorChoice(Optional<ExecutableFacts> constructor, Optional<
         return true;
     }
 
-    /** Whether there is a constructor to use, be it that several are and none is chosen. */
+    /** Returns whether there is a constructor to use, even if several are and none is chosen. */
     public boolean isThereAny() {
         return fault.isEmpty() || fault.get().isOfChoice();
     }

@@ -3,7 +3,7 @@ package dev.patientharbor.needs;
 import dev.patientharbor.finding.SourcePosition;
 
 /**
- * A mark of the open standard that cannot be meant so, or says nothing.
+ * A mark of the open standard that the standard does not allow there, or that says nothing.
  *
  * @param reason what is wrong
  * @param at the member, or the class

@@ -141,7 +141,7 @@ public final class NeedReader {
         return marked;
     }
 
-    /** A raw type asks for whatever its type parameters allow. */
+    /** Returns what a raw type asks for: whatever its type parameters allow. */
     private static ClassType open(ClassFacts facts, ClassType type) {
         if (!type.arguments().isEmpty() || facts.signature().isEmpty()) {
             return type;
@@ -211,7 +211,9 @@ public final class NeedReader {
     private record Member(
             ClassFacts facts, Map<String, TypeRef> variables, Set<String> overriding) {
 
-        /** Whether it has a method that overrides those of such a name and types above it. */
+        /**
+         * Returns whether it has a method that overrides those of such a name and types above it.
+         */
         boolean declares(String overrideKey) {
             if (overriding.isEmpty()) {
                 facts.methods().stream()

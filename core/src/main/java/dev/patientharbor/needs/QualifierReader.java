@@ -131,7 +131,7 @@ public final class QualifierReader {
         return key(members, qualifier);
     }
 
-    /** Whether it may stand without any members. */
+    /** Returns whether a qualifier may stand without any members. */
     public static boolean hasDefaultsAlone(ClassFacts qualifier) {
         return qualifier.openMethods().stream()
                 .allMatch(
@@ -147,7 +147,7 @@ public final class QualifierReader {
                 .anyMatch(openMethod -> openMethod.startsWith(name + '('));
     }
 
-    /** What stands between the brackets, at commas that are in no brackets themselves. */
+    /** Splits what stands between brackets at the commas that are in no brackets themselves. */
     private static List<String> split(String inBrackets) {
         List<String> parts = new ArrayList<>();
         int depth = 0;

@@ -108,7 +108,9 @@ public final class SlotTable {
         return !wrapping.get(wholeSlot[number]) && ofSameClass.get(number).size() == 1;
     }
 
-    /** Whether who asks for one slot asks for another one, in whatever it is wrapped. */
+    /**
+     * Returns whether whoever asks for one slot asks for another one, in whatever it is wrapped.
+     */
     public boolean isFor(int asked, int other) {
         if (wholeSlot[asked] == wholeSlot[other]) {
             return true;

@@ -11,7 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
-/** What type parameters stand for where nobody says it: for whatever their bounds allow. */
+/** Finds what type parameters stand for where nobody says it: whatever their bounds allow. */
 final class TypeParameterBounds {
 
     private static final TypeRef OBJECT = TypeRef.of("java.lang.Object");

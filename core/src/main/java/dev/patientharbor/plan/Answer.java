@@ -181,7 +181,7 @@ public final class Answer {
     }
 
     /**
-     * What is at the end of the line.
+     * What really answers behind an implementation that only passes on, or behind a factory.
      *
      * @param kind what it is
      * @param implementation its class; empty for a mock and canned answers

@@ -15,7 +15,7 @@ public enum AnswerKind {
     ABSENT,
     UNMET;
 
-    /** The answer for an implementation of that kind. */
+    /** Returns the answer for an implementation of that kind. */
     public static AnswerKind of(ImplementationKind kind) {
         RequiredArgument.of(kind, "kind");
         return switch (kind) {
@@ -26,7 +26,7 @@ public enum AnswerKind {
         };
     }
 
-    /** Whether it stands in for the real thing. */
+    /** Returns whether it stands in for the real thing. */
     public boolean isStandIn() {
         return switch (this) {
             case FAKE, STUB, MOCK -> true;
@@ -34,7 +34,7 @@ public enum AnswerKind {
         };
     }
 
-    /** Whether it is the real thing. */
+    /** Returns whether it is the real thing. */
     public boolean isReal() {
         return switch (this) {
             case REAL, VALUE, FACTORY -> true;

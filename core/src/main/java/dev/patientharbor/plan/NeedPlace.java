@@ -39,7 +39,10 @@ public record NeedPlace(Kind kind, String member, int index) implements Comparab
         return new NeedPlace(Kind.CONSTRUCTOR, "", index);
     }
 
-    /** What is asked for without a place in a class: the object whose method is a factory. */
+    /**
+     * Returns the place of what is asked for outside of any class: the object whose method is a
+     * factory.
+     */
     public static NeedPlace declared(String name) {
         RequiredArgument.of(name, "name");
         return new NeedPlace(Kind.DECLARED, name, 0);
@@ -50,13 +53,13 @@ public record NeedPlace(Kind kind, String member, int index) implements Comparab
         return new NeedPlace(Kind.FIELD, name, 0);
     }
 
-    /** A lookup in the body of a method, counted from 0 in each method. */
+    /** Returns the place of a lookup in the body of a method, counted from 0 in each method. */
     public static NeedPlace lookup(String method, int index) {
         RequiredArgument.of(method, "method");
         return new NeedPlace(Kind.LOOKUP, method, index);
     }
 
-    /** A parameter of a method, the method given as {@code setGauge(p.Gauge)}. */
+    /** Returns the place that is a parameter of a method, given as {@code setGauge(p.Gauge)}. */
     public static NeedPlace method(String nameAndTypes, int index) {
         RequiredArgument.of(nameAndTypes, "nameAndTypes");
         return new NeedPlace(Kind.METHOD, nameAndTypes, index);

@@ -44,7 +44,7 @@ public final class Roster {
         this.eager = eager;
     }
 
-    /** The name of the profile. */
+    /** Returns the name of the profile. */
     public String profile() {
         return profile;
     }
@@ -54,22 +54,25 @@ public final class Roster {
         return rows;
     }
 
-    /** The parameters of handlers that their callers pass. */
+    /** Returns the parameters of handlers that their callers pass. */
     public List<PassedParameter> passed() {
         return passed;
     }
 
-    /** Whether everything is made at the start, rather than when it is first needed. */
+    /** Returns whether everything is made at the start, rather than when it is first needed. */
     public boolean eager() {
         return eager;
     }
 
-    /** A short text that is equal for equal decisions, wherever they were made. */
+    /** Returns a short text that is equal for equal decisions, wherever they were made. */
     public String fingerprint() {
         return Fingerprint.of(rows, eager);
     }
 
-    /** The consumers that need something, sorted: binary names, and names of what is no class. */
+    /**
+     * Returns the consumers that need something, sorted: binary names, and names of what is no
+     * class.
+     */
     public List<String> consumers() {
         return List.copyOf(new TreeSet<>(rows.stream().map(row -> row.consumer()).toList()));
     }

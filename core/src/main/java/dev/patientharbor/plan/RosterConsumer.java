@@ -17,12 +17,12 @@ public final class RosterConsumer {
         this.rows = List.copyOf(rows);
     }
 
-    /** Its binary name, or the name of what is no class. */
+    /** Returns its binary name, or the name of what is no class. */
     public String name() {
         return consumer;
     }
 
-    /** All its needs with their answers, in order of place. */
+    /** Returns all its needs with their answers, in order of place. */
     public List<RosterRow> rows() {
         return rows;
     }
@@ -34,7 +34,7 @@ public final class RosterConsumer {
     }
 
     /**
-     * What it receives by one need.
+     * Returns one of its needs, with what it receives.
      *
      * @param need the name of the parameter or field
      * @throws IllegalArgumentException if there is no such need, or it is answered in several ways:

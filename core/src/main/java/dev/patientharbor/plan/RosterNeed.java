@@ -14,7 +14,7 @@ public record RosterNeed(Answer answer) {
         RequiredArgument.of(answer, "answer");
     }
 
-    /** What it is. */
+    /** Returns the kind of thing that is received. */
     public AnswerKind kind() {
         return answer.kind();
     }
@@ -39,13 +39,13 @@ public record RosterNeed(Answer answer) {
         return received();
     }
 
-    /** Whether the core, behind any decorators, is an object of just that class. */
+    /** Returns whether the core, behind any decorators, is an object of just that class. */
     public boolean is(Class<?> type) {
         RequiredArgument.of(type, "type");
         return answer.implementation().filter(type.getName()::equals).isPresent();
     }
 
-    /** Whether it is the very instance that another need receives. */
+    /** Returns whether it is the very instance that another need receives. */
     public boolean isSameAs(RosterNeed other) {
         RequiredArgument.of(other, "other");
         Optional<String> instance = answer.instance();

@@ -5,7 +5,7 @@ import dev.patientharbor.terms.Slot;
 import java.util.List;
 
 /**
- * What was seen of a slot, as canned answers; to be written by a recording file.
+ * What a spy saw of a slot, as canned answers: {@code RecordingFiles} writes them to a file.
  *
  * <p>For our own modules: its constructor, and the answers one by one.
  *

@@ -50,13 +50,16 @@ public final class AnswersDefinition {
         this.at = at;
     }
 
-    /** Every call of a method, whatever its arguments. */
+    /** Begins the answers to every call of a method, whatever its arguments. */
     public Call call(String method) {
         RequiredArgument.of(method, "method");
         return new Call(method, Optional.empty());
     }
 
-    /** Calls of a method with these arguments, each as {@link SupplyDefinition#with} takes it. */
+    /**
+     * Begins the answers to the calls of a method with these arguments, each as {@link
+     * SupplyDefinition#with} takes it.
+     */
     public Call call(String method, Object... arguments) {
         RequiredArgument.of(method, "method");
         RequiredArgument.each(arguments, "arguments");
@@ -68,7 +71,7 @@ public final class AnswersDefinition {
                                 .toList()));
     }
 
-    /** Calls that are to be answered. */
+    /** Says how some calls are answered. */
     public final class Call {
         private final String method;
         private final Optional<List<GivenValue>> given;
@@ -78,7 +81,10 @@ public final class AnswersDefinition {
             this.given = given;
         }
 
-        /** The answer: one for ever, or several, one after the other, the last one from then on. */
+        /**
+         * Answers with one value for ever, or with several, one after the other, the last one from
+         * then on.
+         */
         public void answers(Object first, Object... next) {
             RequiredArgument.of(first, "first");
             RequiredArgument.each(next, "next");

@@ -29,14 +29,14 @@ public final class AreaDefinition {
         return this;
     }
 
-    /** These classes belong to it. */
+    /** Adds classes to the area. */
     public AreaDefinition members(Class<?>... consumers) {
         RequiredArgument.of(consumers, "consumers");
         members.addAll(names.written(consumers, CallerPositions.here()));
         return this;
     }
 
-    /** These classes, or patterns such as {@code gullwing.quay.*}, belong to it. */
+    /** Adds classes, or patterns such as {@code gullwing.quay.*}, to the area. */
     public AreaDefinition members(String... consumers) {
         RequiredArgument.of(consumers, "consumers");
         members.addAll(NameCollector.written(consumers, CallerPositions.here()));

@@ -9,7 +9,10 @@ final class CallerPositions {
 
     private CallerPositions() {}
 
-    /** The nearest line that is not of this package; the class where the compiler kept no lines. */
+    /**
+     * Returns the nearest line on the stack that is not of this package; the class where the
+     * compiler kept no lines.
+     */
     static SourcePosition here() {
         return StackWalker.getInstance()
                 .walk(

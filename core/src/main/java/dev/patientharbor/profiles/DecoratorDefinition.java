@@ -54,13 +54,13 @@ public final class DecoratorDefinition {
         this.values = values;
     }
 
-    /** A class. */
+    /** Makes a decorator of a class. */
     public static DecoratorDefinition by(Class<?> type) {
         RequiredArgument.of(type, "type");
         return new DecoratorDefinition((names, at) -> Decorator.ofClass(names.written(type, at)));
     }
 
-    /** A class, by short or full name. */
+    /** Makes a decorator of a class, by short or full name. */
     public static DecoratorDefinition by(String type) {
         RequiredArgument.of(type, "type");
         return new DecoratorDefinition((names, at) -> Decorator.ofClass(new WrittenName(type, at)));

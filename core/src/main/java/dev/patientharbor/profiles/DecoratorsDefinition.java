@@ -46,7 +46,7 @@ public final class DecoratorsDefinition {
     }
 
     /**
-     * Drops built-in decorators, whatever they were told.
+     * Drops built-in decorators by their names, whatever values they were given.
      *
      * @param words of {@code delay}, {@code fail}, {@code spy}
      * @throws IllegalArgumentException for another word

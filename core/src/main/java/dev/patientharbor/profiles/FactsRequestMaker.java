@@ -12,7 +12,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 
-/** What must be read of the code for a declaration beyond marked declarations. */
+/** Works out what must be read of the code for a declaration, beyond marked members. */
 final class FactsRequestMaker {
 
     private final Set<String> methodsOf = new HashSet<>();

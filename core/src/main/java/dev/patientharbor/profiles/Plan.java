@@ -35,12 +35,12 @@ public final class Plan {
         this.profile = profile;
     }
 
-    /** The name of the profile, with what was swapped in it. */
+    /** Returns the name of the profile, with what was swapped in it. */
     public String profile() {
         return profile;
     }
 
-    /** Who receives what, to be asked consumer by consumer. */
+    /** Returns who receives what, to be asked consumer by consumer. */
     public synchronized Roster roster() {
         if (roster == null) {
             roster = assembly == null ? verdict.roster(profile) : assembly.roster();
@@ -61,7 +61,7 @@ public final class Plan {
         return assembly().parts().stream().map(AssemblyPart::slot).distinct().toList();
     }
 
-    /** A short text that is equal for equal decisions, wherever they were made. */
+    /** Returns a short text that is equal for equal decisions, wherever they were made. */
     public String fingerprint() {
         return roster().fingerprint();
     }
@@ -72,8 +72,8 @@ public final class Plan {
     }
 
     /**
-     * Another plan, in which an object fills a slot for whoever asks for it: in the whole profile
-     * and in every area. It counts as a stub; the decorators of the slot stay around it.
+     * Returns another plan, in which an object fills a slot for whoever asks for it: in the whole
+     * profile and in every area. It counts as a stub; the decorators of the slot stay around it.
      *
      * @throws IllegalArgumentException if nothing asks for the slot
      * @throws IncompleteProfileException if the profile is not complete with it

@@ -88,18 +88,18 @@ public final class ProfileDefinition extends LevelDefinition {
         parents.addAll(NameCollector.written(profiles, CallerPositions.here()));
     }
 
-    /** How long instances live in it where nothing else says it. */
+    /** Says how long instances live in this profile where nothing else says it. */
     public void lifetime(Lifetime wanted) {
         RequiredArgument.of(wanted, "wanted");
         lifetime = Optional.of(wanted);
     }
 
-    /** Whether all is made at the start, not when it is first needed. */
+    /** Has everything made at the start, not when it is first needed. */
     public void eager(boolean wanted) {
         eager = Optional.of(wanted);
     }
 
-    /** Compiled code beside the set's, for this profile alone: a side. */
+    /** Adds compiled code for this profile alone, beside the set's: a side. */
     public void code(Path... places) {
         RequiredArgument.each(places, "places");
         SourcePosition here = CallerPositions.here();
@@ -130,7 +130,7 @@ public final class ProfileDefinition extends LevelDefinition {
         words.accept(rules);
     }
 
-    /** A consumer is to receive this class, or these decorators and at the end this class. */
+    /** Expects a consumer to receive this class, or these decorators and at the end this class. */
     public void expect(Class<?> consumer, Class<?> contract, Class<?>... received) {
         RequiredArgument.of(received, "received");
         expect(consumer, names().slot(contract), received, CallerPositions.here());

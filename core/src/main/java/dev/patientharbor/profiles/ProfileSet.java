@@ -177,7 +177,8 @@ public final class ProfileSet {
     }
 
     /**
-     * Who receives what in a profile that is complete; the same plan each time, for a day.
+     * Returns the plan of a complete profile: who receives what; the same plan each time, for a
+     * day.
      *
      * @throws IncompleteProfileException if it is not, with all that is wrong
      * @throws IllegalArgumentException if there is no such profile, or it is partial
@@ -192,7 +193,7 @@ public final class ProfileSet {
     }
 
     /**
-     * Who receives what in a profile, complete or not.
+     * Returns who receives what in a profile, complete or not.
      *
      * @throws IllegalArgumentException if there is no such profile, or it is partial
      */
@@ -200,7 +201,7 @@ public final class ProfileSet {
         return check().roster(profile);
     }
 
-    /** What people call it, and the names of its profiles. */
+    /** Returns the title, and the names of the profiles. */
     @Override
     public String toString() {
         return declared.title()
@@ -228,12 +229,12 @@ public final class ProfileSet {
         return code;
     }
 
-    /** The files that it names: profile files and settings; none if it was said in Java. */
+    /** Returns the files that it names: profile files and settings; none if it was said in Java. */
     public List<Path> files() {
         return files;
     }
 
-    /** Whether a file is one of those that it, or its code, was read from, under whatever name. */
+    /** Returns whether it, or its code, was read from a file, under whatever name. */
     public boolean isReadFrom(Path file) {
         RequiredArgument.of(file, "file");
         Object identity = FileIdentity.of(file);
@@ -243,7 +244,7 @@ public final class ProfileSet {
     }
 
     /**
-     * The folders and jars whose classes a profile sees, absolute: a class path for it.
+     * Returns the folders and jars whose classes a profile sees, absolute: a class path for it.
      *
      * @throws IllegalArgumentException if there is no such profile
      */
@@ -269,12 +270,12 @@ public final class ProfileSet {
         return placesByProfile;
     }
 
-    /** What its settings are; what they say is printed by none of this. */
+    /** Returns its settings; no report prints their values. */
     public Settings settings() {
         return settings;
     }
 
-    /** What is wrong with the declaration itself; part of every verdict. */
+    /** Returns what is wrong with the declaration itself; part of every verdict. */
     public List<Finding> findings() {
         return findings;
     }

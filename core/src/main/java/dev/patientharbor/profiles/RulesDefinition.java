@@ -55,7 +55,7 @@ public final class RulesDefinition {
         this.names = names;
     }
 
-    /** No fake, stub or mock anywhere. */
+    /** Forbids every fake, stub and mock. */
     public RulesDefinition standInsForbidden() {
         add(
                 DemandKind.NO_STAND_INS,
@@ -66,21 +66,21 @@ public final class RulesDefinition {
         return this;
     }
 
-    /** These slots are filled by the real thing, whatever the key and the level. */
+    /** Demands the real thing in these slots, whatever the key and the level. */
     public RulesDefinition mustBeReal(Object... slots) {
         RequiredArgument.each(slots, "slots");
         each(DemandKind.MUST_BE_REAL, slots, CallerPositions.here());
         return this;
     }
 
-    /** These slots are never filled by the real thing, used or not. */
+    /** Forbids the real thing in these slots, used or not. */
     public RulesDefinition neverReal(Object... slots) {
         RequiredArgument.each(slots, "slots");
         each(DemandKind.NEVER_REAL, slots, CallerPositions.here());
         return this;
     }
 
-    /** These keys of a contract are served. */
+    /** Demands that these keys of a contract are served. */
     public RulesDefinition keys(Object slot, String... keys) {
         RequiredArgument.of(keys, "keys");
         SourcePosition at = CallerPositions.here();
@@ -96,7 +96,7 @@ public final class RulesDefinition {
         return this;
     }
 
-    /** What fills a slot lives as long as that. */
+    /** Demands a lifetime of what fills a slot. */
     public RulesDefinition lifetime(Object slot, Lifetime lifetime) {
         RequiredArgument.of(lifetime, "lifetime");
         add(
@@ -108,7 +108,7 @@ public final class RulesDefinition {
         return this;
     }
 
-    /** Need not keep a rule of a parent about a slot, and says why. */
+    /** Frees this profile from a rule of a parent about a slot, and says why. */
     public RulesDefinition loosen(DemandKind rule, Object slot, String because) {
         RequiredArgument.of(rule, "rule");
         RequiredArgument.of(because, "because");
@@ -116,7 +116,7 @@ public final class RulesDefinition {
         return this;
     }
 
-    /** Need not keep the rule that forbids stand-ins, and says why. */
+    /** Frees this profile from a parent's rule that forbids stand-ins, and says why. */
     public RulesDefinition loosenStandIns(String because) {
         RequiredArgument.of(because, "because");
         loosenings.add(

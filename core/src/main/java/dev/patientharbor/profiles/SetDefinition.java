@@ -82,7 +82,7 @@ public final class SetDefinition {
     }
 
     /**
-     * The compiled code to read: folders, jars, or patterns for jars. Without a word it is the
+     * Adds compiled code to read: folders, jars, or patterns for jars. Without a word it is the
      * places from which the classes were loaded that are named here.
      */
     public void code(Path... places) {
@@ -91,44 +91,44 @@ public final class SetDefinition {
         Arrays.stream(places).forEach(path -> code.add(new WrittenName(path.toString(), here)));
     }
 
-    /** The compiled code from which these classes were loaded, beside other places. */
+    /** Adds the compiled code from which these classes were loaded. */
     public void codeOf(Class<?>... types) {
         RequiredArgument.each(types, "types");
         names.classes().addAll(List.of(types));
     }
 
-    /** Where short class names in texts are looked up, in order. */
+    /** Says in which packages short class names in texts are looked up, in order. */
     public void packages(String... names) {
         RequiredArgument.of(names, "names");
         packages.addAll(NameCollector.written(names, CallerPositions.here()));
     }
 
-    /** A setting for {@code ${NAME}}; the system properties and the environment come first. */
+    /** Adds a setting for {@code ${NAME}}; the system properties and the environment come first. */
     public void setting(String name, String value) {
         RequiredArgument.of(name, "name");
         RequiredArgument.of(value, "value");
         settings.put(name, value);
     }
 
-    /** Entry consumers: what they need is followed from here. */
+    /** Adds entry consumers: what they need is followed from here. */
     public void entry(Class<?>... types) {
         RequiredArgument.of(types, "types");
         entry.addAll(names.written(types, CallerPositions.here()));
     }
 
-    /** Entry consumers by name, or patterns such as {@code gullwing.quay.*}. */
+    /** Adds entry consumers by name, or by patterns such as {@code gullwing.quay.*}. */
     public void entry(String... patterns) {
         RequiredArgument.of(patterns, "patterns");
         entry.addAll(NameCollector.written(patterns, CallerPositions.here()));
     }
 
-    /** The environments from the desk to the real thing. */
+    /** Says the order of the environments, from the desk to the real thing. */
     public void order(String... profiles) {
         RequiredArgument.of(profiles, "profiles");
         order.addAll(NameCollector.written(profiles, CallerPositions.here()));
     }
 
-    /** How long instances live where neither a binding nor a mark nor a profile says it. */
+    /** Says how long instances live where neither a binding nor a mark nor a profile says it. */
     public void lifetime(Lifetime wanted) {
         RequiredArgument.of(wanted, "wanted");
         lifetime = wanted;
@@ -140,31 +140,31 @@ public final class SetDefinition {
         fillIn.addAll(List.of(ways));
     }
 
-    /** Slots, as text, of which a collection may have no member. */
+    /** Names slots, as text, of which a collection may have no member. */
     public void mayBeEmpty(String... slots) {
         RequiredArgument.of(slots, "slots");
         mayBeEmpty.addAll(NameCollector.written(slots, CallerPositions.here()));
     }
 
-    /** Annotations of the house that mean: inject here. */
+    /** Names annotations of the house that mean: inject here. */
     public void marksInject(String... annotations) {
         RequiredArgument.of(annotations, "annotations");
         inject.addAll(NameCollector.written(annotations, CallerPositions.here()));
     }
 
-    /** Annotations of the house that give a key. */
+    /** Names annotations of the house that give a key. */
     public void marksKey(String... annotations) {
         RequiredArgument.of(annotations, "annotations");
         key.addAll(NameCollector.written(annotations, CallerPositions.here()));
     }
 
-    /** Annotations of the house that mean: may be absent. */
+    /** Names annotations of the house that mean: may be absent. */
     public void marksAbsent(String... annotations) {
         RequiredArgument.of(annotations, "annotations");
         absent.addAll(NameCollector.written(annotations, CallerPositions.here()));
     }
 
-    /** Lookup methods, {@code CLASS#METHOD}: their calls with constants are needs. */
+    /** Names lookup methods, {@code CLASS#METHOD}: their calls with constants are needs. */
     public void marksLookup(String... methods) {
         RequiredArgument.each(methods, "methods");
         for (String method : methods) {
@@ -176,14 +176,14 @@ public final class SetDefinition {
         lookup.addAll(NameCollector.written(methods, CallerPositions.here()));
     }
 
-    /** The lifetime for which a scope mark stands. */
+    /** Says the lifetime for which a scope mark stands. */
     public void marksScope(Class<?> mark, Lifetime stands) {
         RequiredArgument.of(stands, "stands");
         scopes.add(new ScopeMark(names.written(mark, CallerPositions.here()), stands));
     }
 
     /**
-     * A method that is an entry consumer.
+     * Adds a method that is an entry consumer.
      *
      * @param passed the parameters that its caller passes; all others are needs
      */
@@ -212,7 +212,7 @@ public final class SetDefinition {
     }
 
     /**
-     * An entry consumer that is no class, such as a page template.
+     * Adds an entry consumer that is no class, such as a page template.
      *
      * @param needs what it needs: a slot, as text, by the name of the need
      */
@@ -225,7 +225,7 @@ public final class SetDefinition {
     }
 
     /**
-     * Tells findings of a kind as that grave.
+     * Gives findings of a kind another severity.
      *
      * @throws IllegalArgumentException if there is no such id
      */
@@ -236,7 +236,7 @@ public final class SetDefinition {
     }
 
     /**
-     * Does not tell findings of a kind at one place.
+     * Suppresses findings of a kind at one place.
      *
      * @param of a slot, a class or a consumer that the finding names, or {@code FILE:LINE}
      * @throws IllegalArgumentException if there is no such id, or no reason
@@ -249,7 +249,7 @@ public final class SetDefinition {
     }
 
     /**
-     * Does not tell any finding of a kind.
+     * Suppresses all findings of a kind.
      *
      * @param id the id of the kind
      * @param grounds why, who answers for it, until when; there is a reason

@@ -17,7 +17,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
 
-/** One consumer alone, with mocks around it: says what is kept, and is a plan then. */
+/** One consumer alone, with mocks around it: say what is kept, and it becomes a plan. */
 public final class Solo {
 
     private final Plan plan;
@@ -30,14 +30,14 @@ public final class Solo {
         this.at = at;
     }
 
-    /** The plan in which everything that the consumer needs is a mock. */
+    /** Returns the plan in which everything that the consumer needs is a mock. */
     public Plan keepingNothing() {
         return keeping();
     }
 
     /**
-     * The plan in which some contracts are filled as the profile says, whatever their key, and all
-     * else that the consumer needs is a mock.
+     * Returns the plan in which some contracts are filled as the profile says, whatever their key,
+     * and all else that the consumer needs is a mock.
      *
      * @throws IllegalArgumentException if the consumer needs no such contract
      * @throws dev.patientharbor.check.IncompleteProfileException if it cannot be whole so

@@ -47,22 +47,22 @@ public final class Supplies {
         return ofClass(ImplementationKind.REAL, type);
     }
 
-    /** A working light-weight one. */
+    /** A fake: a working, light-weight implementation. */
     public static SupplyDefinition fake(Class<?> type) {
         return ofClass(ImplementationKind.FAKE, type);
     }
 
-    /** A working light-weight one, by short or full name. */
+    /** A fake: a working, light-weight implementation, by short or full name. */
     public static SupplyDefinition fake(String type) {
         return ofClass(ImplementationKind.FAKE, type);
     }
 
-    /** A class with canned answers in it. */
+    /** A stub: a class with canned answers in it. */
     public static SupplyDefinition stub(Class<?> type) {
         return ofClass(ImplementationKind.STUB, type);
     }
 
-    /** A class with canned answers in it, by short or full name. */
+    /** A stub: a class with canned answers in it, by short or full name. */
     public static SupplyDefinition stub(String type) {
         return ofClass(ImplementationKind.STUB, type);
     }
@@ -82,7 +82,7 @@ public final class Supplies {
                 });
     }
 
-    /** One that is made from the contract, records its calls and is asserted on. */
+    /** A mock: made from the contract, it records its calls, and tests assert on it. */
     public static SupplyDefinition mock() {
         return SupplyDefinition.of((names, at) -> new Supply.Mock());
     }

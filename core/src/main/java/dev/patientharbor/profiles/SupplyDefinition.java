@@ -67,7 +67,7 @@ public final class SupplyDefinition {
         this.grounds = grounds;
     }
 
-    /** A supply that is called what it is. */
+    /** Makes a supply that is called what it is. */
     static SupplyDefinition of(BiFunction<NameCollector, SourcePosition, Supply> making) {
         return of((names, at, as) -> making.apply(names, at), Optional.empty());
     }
@@ -131,7 +131,7 @@ public final class SupplyDefinition {
         return new SupplyDefinition(making, as, others, lifetime, keepsValues, grounds);
     }
 
-    /** How long an instance lives. */
+    /** Says how long an instance lives. */
     public SupplyDefinition lifetime(Lifetime wanted) {
         RequiredArgument.of(wanted, "wanted");
         return new SupplyDefinition(making, as, values, Optional.of(wanted), keepsValues, grounds);
@@ -148,19 +148,19 @@ public final class SupplyDefinition {
         return given(values.byConstructor(parameterTypes));
     }
 
-    /** Why it is so that is not to stay. */
+    /** Says why something is so that is not meant to stay. */
     public SupplyDefinition because(String reason) {
         RequiredArgument.of(reason, "reason");
         return on(new Grounds(Optional.of(reason), grounds.owner(), grounds.until()));
     }
 
-    /** Who answers for it. */
+    /** Says who answers for what is not meant to stay. */
     public SupplyDefinition owner(String name) {
         RequiredArgument.of(name, "name");
         return on(new Grounds(grounds.because(), Optional.of(name), grounds.until()));
     }
 
-    /** The last day on which it may be so; past it, it is reported as {@code overdue}. */
+    /** Says the last day on which it may be so; after it, it is reported as {@code overdue}. */
     public SupplyDefinition until(LocalDate day) {
         RequiredArgument.of(day, "day");
         return on(new Grounds(grounds.because(), grounds.owner(), Optional.of(day)));

@@ -11,7 +11,7 @@ import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Set;
 
-/** Which bindings the wiring of one profile makes use of, at whatever level they are asked for. */
+/** Knows which bindings the wiring of one profile uses, at whatever level they are asked for. */
 final class BindingUses {
 
     private final ResolvedSet set;
@@ -46,8 +46,8 @@ final class BindingUses {
     }
 
     /**
-     * What is a member by another slot already, or absent on purpose, is asked for by way of a
-     * wrapping.
+     * Returns whether a binding is looked at though it hands out nothing: what is a member by
+     * another slot already, or absent on purpose.
      */
     private boolean isConsidered(int slot) {
         for (int i = 0; i < wiring.reachedSize(); i++) {

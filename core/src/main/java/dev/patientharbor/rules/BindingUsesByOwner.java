@@ -9,9 +9,7 @@ import dev.patientharbor.wiring.Wiring;
 import java.util.HashMap;
 import java.util.Map;
 
-/**
- * Which bindings are made use of: asked of the profiles alone that inherit what their owner says.
- */
+/** Knows which bindings are used; asks only the profiles that inherit what their owner says. */
 final class BindingUsesByOwner {
 
     private final ResolvedSet set;

@@ -25,7 +25,7 @@ import java.util.stream.Collectors;
 /** Reports classes of which no object can be made, bound ones whether they are used or not. */
 final class BuildRule implements CheckRule {
 
-    /** So many constructors are shown. */
+    /** The most constructors that are shown. */
     private static final int MOST = 10;
 
     @Override

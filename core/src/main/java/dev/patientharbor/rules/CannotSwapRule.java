@@ -55,7 +55,7 @@ public final class CannotSwapRule implements CheckRule {
         askedBy.forEach((name, by) -> reporter.report(finding(set, name, List.copyOf(by))));
     }
 
-    /** What a factory asks for is also the object whose method it is. */
+    /** Returns whether a need is that of a factory for the object whose method it is. */
     private static boolean isOwn(Blueprint consumer, Need need) {
         return need.place().kind() == Kind.DECLARED && consumer.method().isPresent();
     }

@@ -16,8 +16,8 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * Reports words that remove or change what is not there, and slots that are left to be filled by a
- * child and never are.
+ * Reports statements that remove or change what is not there, and slots that are left to be filled
+ * by a child and never are.
  */
 final class ChangeRule implements CheckRule {
 

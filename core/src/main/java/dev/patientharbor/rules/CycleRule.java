@@ -31,8 +31,8 @@ import java.util.TreeSet;
 final class CycleRule implements CheckRule {
 
     /**
-     * In a small knot every slot is tried as the start of a shortest path; in a large one the first
-     * by name.
+     * The largest knot in which every slot is tried as the start of a shortest path; in a larger
+     * one it is the first by name.
      */
     private static final int SMALL = 64;
 
@@ -107,7 +107,10 @@ final class CycleRule implements CheckRule {
                         .touching(List.copyOf(consumers), touched.entries()));
     }
 
-    /** A class that wraps its own contract is a decorator, bound as if it were what is wrapped. */
+    /**
+     * Returns what to do: a class that wraps its own contract is a decorator, bound as if it were
+     * what is wrapped.
+     */
     private static String remedy(ResolvedSet set, Wiring wiring, List<Step> path) {
         Step only = path.get(0);
         SlotOutcome outcome = wiring.outcome(only.from());

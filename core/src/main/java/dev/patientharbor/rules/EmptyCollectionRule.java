@@ -95,7 +95,10 @@ final class EmptyCollectionRule implements CheckRule {
         }
     }
 
-    /** A collection with a key of its own is bound by its members; another one has all variants. */
+    /**
+     * Returns the line that would fill it: a collection with a key of its own is bound by its
+     * members; another one has all variants.
+     */
     private static Optional<String> line(
             RuleContext context, int slot, TypeRef content, ResolvedProfile profile) {
         ResolvedSet set = context.set();
@@ -113,7 +116,7 @@ final class EmptyCollectionRule implements CheckRule {
         return supply.map(other -> wording.toWrite(member) + ": " + other);
     }
 
-    /** A key that the map has a place for: a constant, else after the class. */
+    /** Returns a key that the map has a place for: a constant, else one after the class. */
     private static Key key(ResolvedSet set, int map, String supply) {
         String name = ShortName.of(supply);
         return set.mapKeys(map)

@@ -48,8 +48,8 @@ final class FitRule implements CheckRule {
     }
 
     /**
-     * What stands in for a slot must fit it as it is handed out: the outermost decorator, or the
-     * core.
+     * Checks what stands in for a slot: it must fit as it is handed out, by its outermost decorator
+     * or its core.
      */
     private static void checkAlias(RuleContext context, Wiring wiring, int seat) {
         ResolvedSet set = context.set();

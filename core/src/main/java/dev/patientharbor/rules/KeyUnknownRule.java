@@ -18,7 +18,7 @@ import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
-/** Tells {@code same-as} of a slot that nothing fills. */
+/** Reports {@code same-as} of a slot that nothing fills. */
 final class KeyUnknownRule implements CheckRule {
 
     @Override
@@ -115,8 +115,8 @@ final class KeyUnknownRule implements CheckRule {
     }
 
     /**
-     * The seats of which this rule tells that nothing fills them in a wiring, so that no other rule
-     * needs to.
+     * Returns the seats that this rule reports as filled by nothing, so that no other rule needs
+     * to.
      */
     static Set<Integer> reportedSeats(Wiring wiring) {
         return wiring.aliases().stream()

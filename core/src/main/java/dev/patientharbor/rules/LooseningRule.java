@@ -13,7 +13,7 @@ import dev.patientharbor.ruling.FindingReporter;
 import dev.patientharbor.ruling.RuleContext;
 import java.util.List;
 
-/** Notes rules that a profile loosens, with the reason; tells those that it does not inherit. */
+/** Notes rules that a profile loosens, with the reason; reports those that it does not inherit. */
 final class LooseningRule implements CheckRule {
 
     @Override

@@ -49,7 +49,7 @@ final class NamesRule implements CheckRule {
                 });
     }
 
-    /** What a word of the notation may be meant for that stands where a class should. */
+    /** Returns what may be meant by a word of the notation that stands where a class should. */
     private static List<String> meant(String text) {
         String word = text.toLowerCase(Locale.ROOT);
         if (List.of("stub", "fake", "class").contains(word)) {

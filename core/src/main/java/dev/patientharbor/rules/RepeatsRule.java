@@ -9,7 +9,7 @@ import dev.patientharbor.ruling.FindingReporter;
 import dev.patientharbor.ruling.RuleContext;
 import java.util.List;
 
-/** Reports words of a child that say what it inherits anyway. */
+/** Reports statements of a child that repeat what it inherits anyway. */
 final class RepeatsRule implements CheckRule {
 
     @Override

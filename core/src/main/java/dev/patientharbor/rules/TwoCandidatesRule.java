@@ -54,7 +54,7 @@ final class TwoCandidatesRule implements CheckRule {
         }
     }
 
-    /** Slots of several contracts may be members of one map, and two of them have one key. */
+    /** Reports a map two of whose members have one key, being slots of several contracts. */
     private static void reportMap(RuleContext context, Wiring wiring, int map) {
         ResolvedSet set = context.set();
         FindingReporter reporter = context.reporter();

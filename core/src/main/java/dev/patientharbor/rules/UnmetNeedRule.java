@@ -75,7 +75,10 @@ public final class UnmetNeedRule implements CheckRule {
                 set.slots().wholeSlot(seat), everywhere ? List.of() : set.lookedAt(level), boundTo);
     }
 
-    /** Nothing supplies it; an entry consumer that is but a value type is nothing either. */
+    /**
+     * Returns whether nothing supplies it; an entry consumer that is but a value type is nothing
+     * either.
+     */
     private static boolean isNothing(Wiring wiring, int seat) {
         SlotOutcome.Kind kind = wiring.outcome(seat).kind();
         boolean leftOpen =

@@ -74,7 +74,7 @@ final class UnusedBindingRule implements CheckRule {
         }
     }
 
-    /** What a part change of a used binding keeps of an inherited one is used with it. */
+    /** Adds the inherited binding of which a used change keeps a part. */
     private static void addBasis(
             BindingUsesByOwner uses, ResolvedProfile profile, Set<ResolvedBinding> basis) {
         profile.changedBindings()
@@ -86,7 +86,7 @@ final class UnusedBindingRule implements CheckRule {
                         });
     }
 
-    /** What removes, or leaves open, is no binding that could be used. */
+    /** Returns whether a binding could be used: one that removes, or leaves open, could not. */
     private static boolean supplies(ResolvedBinding binding) {
         return switch (binding.declared().supply().effect()) {
             case FILLS, LEAVES_EMPTY -> true;
@@ -94,7 +94,7 @@ final class UnusedBindingRule implements CheckRule {
         };
     }
 
-    /** The profiles of which it is not known all that they would ask for. */
+    /** Returns the profiles of which it is not known what all they would ask for. */
     private static BitSet unsure(ResolvedSet set) {
         BitSet unsure = new BitSet();
         for (Wiring wiring : set.checked()) {

@@ -22,7 +22,7 @@ public enum FillInSource {
         };
     }
 
-    /** The one of that word, if it is one. */
+    /** Returns the source that a word names; empty for another word. */
     public static Optional<FillInSource> of(String word) {
         RequiredArgument.of(word, "word");
         return Arrays.stream(values()).filter(source -> source.word().equals(word)).findFirst();

@@ -18,7 +18,7 @@ public record Grounds(Optional<String> because, Optional<String> owner, Optional
         RequiredArgument.of(until, "until");
     }
 
-    /** Nothing is said. */
+    /** No grounds at all. */
     public static final Grounds NONE =
             new Grounds(Optional.empty(), Optional.empty(), Optional.empty());
 
@@ -32,7 +32,7 @@ public record Grounds(Optional<String> because, Optional<String> owner, Optional
         return until.filter(today::isAfter).isPresent();
     }
 
-    /** These, and what they leave open as the other ones say. */
+    /** Returns these grounds, with what they leave open taken from others. */
     public Grounds or(Grounds other) {
         RequiredArgument.of(other, "other");
         return new Grounds(

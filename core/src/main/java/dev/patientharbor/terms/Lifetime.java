@@ -45,7 +45,7 @@ public enum Lifetime {
         return ofRig;
     }
 
-    /** The lifetime of that word, if it is one. */
+    /** Returns the lifetime that a word names; empty for another word. */
     public static Optional<Lifetime> of(String word) {
         RequiredArgument.of(word, "word");
         return Arrays.stream(values()).filter(lifetime -> lifetime.word().equals(word)).findFirst();

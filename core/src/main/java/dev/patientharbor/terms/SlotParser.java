@@ -9,10 +9,10 @@ import java.util.Optional;
 /** Reads a slot or a type from the text that a user writes, such as {@code Reader<Ship>@coast}. */
 public final class SlotParser {
 
-    /** Deeper than anybody writes. */
+    /** The deepest nesting of type arguments that is read: deeper than anybody writes. */
     private static final int DEEPEST = 100;
 
-    /** Of an array (JVMS 4.3.2). */
+    /** The most dimensions that an array can have (JVMS 4.3.2). */
     private static final int MOST_DIMENSIONS = 255;
 
     private final String text;

@@ -76,7 +76,10 @@ public final class NameSearch {
         return all;
     }
 
-    /** Those of a name and of it without each of its letters: two share one if one edit apart. */
+    /**
+     * Returns the hashes of a name, and of it without each of its letters: two names one edit apart
+     * share one.
+     */
     private static int[] hashes(String name) {
         String lower = name.toLowerCase(Locale.ROOT);
         int[] hashes = new int[name.length() + 1];

@@ -1,12 +1,12 @@
 package dev.patientharbor.texts;
 
-/** What a caller must hand over. */
+/** Refuses null where a caller must hand over a value. */
 public final class RequiredArgument {
 
     private RequiredArgument() {}
 
     /**
-     * The value itself.
+     * Returns the value, and refuses null.
      *
      * @param what what it is, as the message names it
      * @throws IllegalArgumentException if it is null

@@ -19,7 +19,7 @@ import java.util.Optional;
  */
 public record Carrier(Kind kind, TypeRef content, Optional<TypeRef> key, String word) {
 
-    /** The meanings. */
+    /** What a carrier means for who asks. */
     public enum Kind {
         /** May be absent. */
         OPTIONAL,
@@ -57,17 +57,17 @@ public record Carrier(Kind kind, TypeRef content, Optional<TypeRef> key, String 
                     "java.util.Map",
                     Kind.MAP);
 
-    /** A type that a mark allows to be absent. */
+    /** Returns the type that stands for one which a mark allows to be absent. */
     public static TypeRef mayBeAbsent(TypeRef type) {
         return new ClassType(MARKED, List.of(type));
     }
 
-    /** Every variant of a contract, in order. */
+    /** Returns the type that holds every variant of a contract, in order. */
     public static TypeRef listOf(TypeRef contract) {
         return new ClassType("java.util.List", List.of(contract));
     }
 
-    /** Every keyed variant of a contract, by its key. */
+    /** Returns the type that holds every keyed variant of a contract, by its key. */
     public static TypeRef mapOf(TypeRef contract) {
         return new ClassType("java.util.Map", List.of(TypeRef.of("java.lang.String"), contract));
     }
@@ -111,7 +111,7 @@ public record Carrier(Kind kind, TypeRef content, Optional<TypeRef> key, String 
         return Optional.of(new Carrier(kind, inside(content), key, word));
     }
 
-    /** A wildcard stands for its bound. */
+    /** Returns what a type carries; a wildcard stands for its bound. */
     private static TypeRef inside(TypeRef type) {
         return type instanceof Wildcard wildcard && wildcard.bound().isPresent()
                 ? wildcard.bound().get()
@@ -131,7 +131,8 @@ public record Carrier(Kind kind, TypeRef content, Optional<TypeRef> key, String 
     }
 
     /**
-     * What is in a type that holds at most one of something, now or later; else the type itself.
+     * Returns what is in a type that holds at most one of something, now or later; else the type
+     * itself.
      */
     public static TypeRef single(TypeRef type) {
         TypeRef at = type;

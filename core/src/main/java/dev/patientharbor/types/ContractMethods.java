@@ -29,7 +29,7 @@ public final class ContractMethods {
     /** A method, its types as they are in the contract. */
     public record Method(
             String name, List<TypeRef> parameters, TypeRef returns, List<String> thrown) {
-        /** The erased types, which an overriding method shares. */
+        /** Returns the erased types, which an overriding method shares. */
         private String key() {
             return name
                     + parameters.stream()

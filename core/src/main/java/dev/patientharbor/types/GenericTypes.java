@@ -93,8 +93,8 @@ public final class GenericTypes {
     }
 
     /**
-     * Finds what the variables of a pattern must be for it to be the given type; false if it cannot
-     * be.
+     * Finds what the variables of a pattern must be for it to be the given type; returns false if
+     * it cannot be.
      */
     public static boolean unify(TypeRef pattern, TypeRef type, Map<String, TypeRef> variables) {
         if (pattern instanceof Variable variable) {

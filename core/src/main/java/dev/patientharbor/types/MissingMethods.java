@@ -11,8 +11,8 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * The methods of contracts that their implementations lack: those were compiled against another
- * version of the contract.
+ * Finds methods of contracts that implementations lack, which were compiled against another version
+ * of the contract.
  */
 public final class MissingMethods {
 
@@ -62,7 +62,7 @@ public final class MissingMethods {
         return methods;
     }
 
-    /** A class with all its supertypes; empty if one of them is not known. */
+    /** Returns a class with all its supertypes; empty if one of them is not known. */
     private Optional<Map<String, ClassFacts>> supertypes(String name) {
         Map<String, ClassFacts> found = new LinkedHashMap<>();
         List<String> open = new ArrayList<>(List.of(name));

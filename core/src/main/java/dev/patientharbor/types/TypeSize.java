@@ -8,13 +8,13 @@ import dev.patientharbor.terms.TypeRef.Wildcard;
 import java.util.Map;
 
 /**
- * How large types grow when variables are replaced. Where each supertype names its variable twice,
- * the size doubles with every step, and nothing could hold the type; it is seen without arguments
- * then.
+ * Measures how large types grow when variables are replaced. Where each supertype names its
+ * variable twice, the size doubles with every step, and nothing could hold the type; it is seen
+ * without arguments then.
  */
 final class TypeSize {
 
-    /** In names of types; people write a dozen. */
+    /** The most names in one type; people write a dozen. */
     private static final int LARGEST = 1_000;
 
     private TypeSize() {}
@@ -24,7 +24,10 @@ final class TypeSize {
         return size(type, variables, 0) <= LARGEST;
     }
 
-    /** What was counted before and this type; no more is counted once it is too large. */
+    /**
+     * Returns what was counted before and the size of this type; no more is counted once it is too
+     * large.
+     */
     private static int size(TypeRef type, Map<String, TypeRef> variables, int before) {
         int size = before + 1;
         if (size > LARGEST) {

@@ -25,7 +25,7 @@ import java.util.Set;
  */
 public final class AnswerCheck {
 
-    /** Types of which the answer is that of what they will hold. */
+    /** The types whose answer is that of what they will hold. */
     private static final Set<String> HOLDERS =
             Set.of(
                     "java.util.Optional",

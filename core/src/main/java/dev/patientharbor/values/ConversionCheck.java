@@ -19,7 +19,7 @@ import java.util.Optional;
 /** Tells whether given values convert to the types of parameters, from facts alone. */
 public final class ConversionCheck {
 
-    /** In characters, of a value that does not fit. */
+    /** The most characters that are shown of a value that does not fit. */
     private static final int MOST_SHOWN = 200;
 
     private final CodeIndex code;
@@ -40,7 +40,7 @@ public final class ConversionCheck {
         this.settings = settings;
     }
 
-    /** Everything that is wrong with a value for a type; nothing if it converts. */
+    /** Returns everything that is wrong with a value for a type; nothing if it converts. */
     public List<Problem> problems(GivenValue given, TypeRef type) {
         List<Problem> problems = new ArrayList<>(0);
         check(given, type, problems);

@@ -43,7 +43,7 @@ public final class ScalarText {
     }
 
     /**
-     * The object for which a text stands; empty if it stands for none of that type.
+     * Returns the object for which a text stands; empty if it stands for none of that type.
      *
      * @param type one of those that are one text
      * @param text the text; digits are those of ASCII, and no letter marks the type of a number
@@ -85,7 +85,7 @@ public final class ScalarText {
         return text;
     }
 
-    /** A number without the letter by which Java's source tells its type, as in {@code 1f}. */
+    /** Returns a number without the letter by which Java source says its type, as in {@code 1f}. */
     private static String unmarked(String text) {
         boolean marked = !text.isEmpty() && "fFdD".indexOf(text.charAt(text.length() - 1)) >= 0;
         if (marked || !text.equals(text.strip())) {

@@ -23,10 +23,10 @@ public record SettingText(
         boolean tooLong,
         boolean secret) {
 
-    /** In characters; of a text with its settings put in. */
+    /** The most characters of a text with its settings put in. */
     static final int LONGEST = 1 << 16;
 
-    /** So deep may defaults be nested. */
+    /** The deepest nesting of defaults. */
     private static final int DEEPEST = 50;
 
     public static SettingText of(String written, Settings settings) {

@@ -8,12 +8,12 @@ import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Predicate;
 
-/** Where the lines of seats end that stand in for one another. */
+/** Follows seats that stand in for one another to the end of their line. */
 final class AliasEnds {
 
     private static final int NONE = -1;
 
-    /** The ends of lines that are no longer need not be remembered. */
+    /** The longest line whose end is not remembered: it is found again as fast. */
     private static final int SHORT = 8;
 
     private final Wiring wiring;

@@ -354,7 +354,9 @@ public final class FillInFinder {
         found.putIfAbsent(offer.facts().name() + offer.key().map(Key::written).orElse(""), offer);
     }
 
-    /** No abstract class, and none that only it can make itself. */
+    /**
+     * Returns whether objects of a class can be made: it is not abstract, and others may make it.
+     */
     private boolean canBeMade(ClassFacts facts) {
         return !facts.isInMethod()
                 && ConstructorChoice.of(facts, Optional.empty(), marks).isThereAny();

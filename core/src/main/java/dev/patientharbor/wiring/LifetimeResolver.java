@@ -100,7 +100,7 @@ public final class LifetimeResolver {
                 .toList();
     }
 
-    /** A class has one scope mark at most. */
+    /** Returns what is wrong with the scope marks of a class: it has one at most. */
     public List<MarkFault> faults(ClassFacts facts) {
         if (facts.annotations().size() < 2) {
             return List.of();

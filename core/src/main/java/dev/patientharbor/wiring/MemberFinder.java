@@ -44,7 +44,7 @@ final class MemberFinder {
     }
 
     /**
-     * A variant.
+     * A variant of a contract, with the seat where it stands.
      *
      * @param slot its number in the whole profile
      * @param binding what holds for it
@@ -73,7 +73,10 @@ final class MemberFinder {
             return key.isPresent();
         }
 
-        /** A collection that is asked for by a key has what is bound under that key alone. */
+        /**
+         * Returns whether a collection takes a variant: one that is asked for by a key has what is
+         * bound under that key alone.
+         */
         boolean takes(Optional<Key> itsKey) {
             return (wanted.isEmpty() || wanted.equals(itsKey)) && (itsKey.isPresent() || !isMap());
         }
@@ -134,7 +137,7 @@ final class MemberFinder {
         return all;
     }
 
-    /** Classes that say so themselves come after what is listed, by name. */
+    /** Adds, after what is listed, classes that say so themselves, by name. */
     private void addFilledIn(CollectionRequest asked, Set<Integer> members) {
         if (!asked.level().reachesWhole()) {
             return;
@@ -213,7 +216,7 @@ final class MemberFinder {
         return slots.number(new Slot(content, variant.key()));
     }
 
-    /** A map by an enum has the keys that are constants of it. */
+    /** Returns whether a key fits: a map by an enum has the keys that are constants of it. */
     private boolean fitsKey(CollectionRequest asked, int slot) {
         if (asked.key().isEmpty()) {
             return true;

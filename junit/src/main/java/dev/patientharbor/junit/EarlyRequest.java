@@ -10,7 +10,7 @@ import org.junit.jupiter.api.extension.ExtensionContext;
 import org.junit.jupiter.api.extension.ParameterContext;
 import org.junit.jupiter.api.extension.ParameterResolutionException;
 
-/** What asks for something of a rig where there is none, or none yet. */
+/** Refuses what asks for something of a rig where there is none, or none yet. */
 final class EarlyRequest {
 
     private EarlyRequest() {}

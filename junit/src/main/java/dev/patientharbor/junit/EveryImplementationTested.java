@@ -18,7 +18,7 @@ import org.junit.jupiter.api.TestFactory;
  */
 public interface EveryImplementationTested {
 
-    /** Contracts that need no such test; none if it is not overridden. */
+    /** Returns the contracts that need no such test; none unless this is overridden. */
     default Set<Class<?>> leftOut() {
         return Set.of();
     }

@@ -36,7 +36,7 @@ public @interface Harbor {
      */
     boolean onlyMarked() default false;
 
-    /** Stands for: they are in a file. */
+    /** Stands for profiles that are in a file. */
     final class InFile implements Supplier<ProfileSet> {
         private InFile() {}
 

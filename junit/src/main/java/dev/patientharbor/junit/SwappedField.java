@@ -44,7 +44,7 @@ final class SwappedField {
         return slot.swapIn(plan, isMocked ? Supplies.mock() : Supplies.object(held).asStub());
     }
 
-    /** Gives the field the mock that was swapped in for it. */
+    /** Puts into the field the mock that was swapped in for it. */
     void giveMock(Rig rig) {
         if (isMocked) {
             held = slot.of(rig);

@@ -17,7 +17,7 @@ final class BoundedEvents implements Parser {
 
     private static final int DEEPEST = 200;
 
-    /** Keys, values, lists and maps. */
+    /** The most keys, values, lists and maps of one text. */
     private static final int MOST = 200_000;
 
     private final Parser parser;

@@ -15,7 +15,7 @@ import java.util.function.Function;
 /** Reads decorators: classes by name, with values or without, and built-in ones. */
 final class DecoratorReader {
 
-    /** The built-in ones that are told something. */
+    /** The built-in decorators that take values. */
     static final List<String> WORDS = List.of("delay", "fail");
 
     private static final String WANTED =

@@ -64,7 +64,7 @@ final class FileFaults {
         return findings.stream().sorted(Finding.ORDER).toList();
     }
 
-    /** The file, or a part of it, is not what it should be. */
+    /** Reports that the file, or a part of it, is not what it should be. */
     void malformed(SourcePosition at, String message, String remedy) {
         add(FindingKinds.MALFORMED_FILE, at, message, message, remedy);
     }
@@ -73,7 +73,7 @@ final class FileFaults {
         unknown(at, key, "The key " + key + " is not known in " + place + ".", known);
     }
 
-    /** A word that is none of those that the notation knows there. */
+    /** Reports a word that is none of those that the notation knows there. */
     void unknown(SourcePosition at, String word, String message, Collection<String> known) {
         Finding finding = shown(FindingKinds.UNKNOWN_WORD, at, word, message);
         List<String> near = NearNames.of(word, known);

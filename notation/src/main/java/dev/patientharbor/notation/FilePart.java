@@ -33,7 +33,7 @@ record FilePart(
         List<Area> areas,
         List<Profile> profiles) {
 
-    /** A file of which nothing could be understood. */
+    /** The part that stands for a file of which nothing could be understood. */
     static final FilePart NOTHING =
             new FilePart(
                     Optional.empty(),

@@ -29,10 +29,10 @@ import java.util.Set;
  */
 final class IncludeReader {
 
-    /** In bytes, of all files together. */
+    /** The most bytes of all files together. */
     private static final long MOST = 64L << 20;
 
-    /** So many files of a circle are named. */
+    /** The most files of a circle that are named. */
     private static final int SHOWN = 10;
 
     private final AllowedFiles allowed;

@@ -20,7 +20,7 @@ final class PartReader {
 
     private PartReader() {}
 
-    /** What the bytes of a file say; what cannot be understood is reported and left out. */
+    /** Reads the bytes of a file; what cannot be understood is reported and left out. */
     static FilePart read(byte[] bytes, FileFaults faults) {
         return YamlText.read(bytes, faults)
                 .map(node -> read(node, faults))

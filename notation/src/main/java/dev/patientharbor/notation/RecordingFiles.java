@@ -45,7 +45,7 @@ public final class RecordingFiles {
         }
     }
 
-    /** The text of such a file. */
+    /** Returns the text of a recording file. */
     public static String text(String profile, List<String> parents, SlotRecording... recordings) {
         RequiredArgument.of(profile, "profile");
         RequiredArgument.of(parents, "parents");

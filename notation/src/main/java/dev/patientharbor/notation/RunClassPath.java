@@ -23,7 +23,7 @@ import java.util.jar.Manifest;
  */
 final class RunClassPath {
 
-    /** The word under {@code code}. */
+    /** The word that stands for it under {@code code}. */
     static final String WORD = "class-path";
 
     private RunClassPath() {}

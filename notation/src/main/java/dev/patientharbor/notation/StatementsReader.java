@@ -42,7 +42,10 @@ final class StatementsReader {
                 .ifPresent(bindings::add);
     }
 
-    /** Every key of a contract is bound by classes that state theirs, and by nothing else. */
+    /**
+     * Returns whether a supply suits its slot: every key of a contract is bound by classes that
+     * state theirs, and by nothing else.
+     */
     private boolean isOfItsKind(Binding binding) {
         boolean every = binding.slot().key().filter(Key::isEvery).isPresent();
         boolean stated = binding.supply().form() == SupplyForm.STATED_KEYS;

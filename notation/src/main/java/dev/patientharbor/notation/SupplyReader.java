@@ -28,7 +28,7 @@ final class SupplyReader {
     private final YamlMap map;
     private final FileFaults faults;
 
-    /** The supply keys that the map has, whether they could be understood or not. */
+    /** Returns the supply keys that a map has, whether they could be understood or not. */
     private final List<String> said = new ArrayList<>();
 
     private final List<Supply> supplies = new ArrayList<>();

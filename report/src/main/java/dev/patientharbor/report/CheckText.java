@@ -19,13 +19,13 @@ import java.util.Map;
 import java.util.Set;
 import java.util.StringJoiner;
 
-/** The verdict for people: a line for each profile, then each cause once. */
+/** Writes the verdict for people: a line for each profile, then each cause once. */
 public final class CheckText {
 
     private static final int LABEL = 4;
     private static final int TEXT = 18;
 
-    /** So many profiles are listed by their names. */
+    /** The most profiles that are listed by their names. */
     private static final int MANY = 5;
 
     private final Verdict verdict;

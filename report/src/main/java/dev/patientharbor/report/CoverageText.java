@@ -13,7 +13,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 
-/** How real each environment is, for people: slot by slot, profile beside profile. */
+/** Writes for people how real each environment is: slot by slot, profile beside profile. */
 public final class CoverageText {
 
     private static final int LABEL = 2;
@@ -54,7 +54,7 @@ public final class CoverageText {
         return page.toString();
     }
 
-    /** As many profiles beside each other as there is room for. */
+    /** Puts as many profiles beside each other as there is room for. */
     private List<List<Integer>> blocks(int names) {
         List<List<Integer>> blocks = new ArrayList<>();
         int room = layout.width() - names - FIRST.length();

@@ -13,7 +13,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 
-/** Who holds the same instance, in one roster. */
+/** Finds who holds the same instance, in one roster. */
 final class InstanceSharing {
 
     private final Map<String, TreeSet<String>> holders = new HashMap<>();

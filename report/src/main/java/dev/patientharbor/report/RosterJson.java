@@ -30,7 +30,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
-/** The roster for programs, version 2: one JSON object (RFC 8259), described in docs/roster.md. */
+/**
+ * Writes the roster for programs, version 2: one JSON object (RFC 8259), described in
+ * docs/roster.md.
+ */
 public final class RosterJson {
 
     private static final int VERSION = 2;

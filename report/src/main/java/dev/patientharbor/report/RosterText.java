@@ -17,13 +17,15 @@ import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 
-/** The roster for people: consumer by consumer, need by need, profile beside profile. */
+/** Writes the roster for people: consumer by consumer, need by need, profile beside profile. */
 public final class RosterText {
 
     private static final int WIDEST_LABEL = 26;
     private static final String ALL = "everywhere";
 
-    /** So many who share an instance are named, and so many bindings that are hidden. */
+    /**
+     * The most names in a line: of those who share an instance, and of bindings that are hidden.
+     */
     private static final int MOST = 5;
 
     private final Verdict verdict;
@@ -103,7 +105,7 @@ public final class RosterText {
         return page.toString();
     }
 
-    /** What the caller of a handler passes, told behind what is supplied to it. */
+    /** Writes what the caller of a handler passes, behind what is supplied to it. */
     private void passed(Optional<RosterRow> consumer) {
         Optional<Roster> any = rosters.values().stream().findFirst();
         if (consumer.filter(row -> row.as().isEmpty()).isEmpty() || any.isEmpty()) {

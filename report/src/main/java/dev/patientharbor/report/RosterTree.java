@@ -18,8 +18,8 @@ import java.util.Map;
 import java.util.Set;
 
 /**
- * The roster as a tree: under each entry consumer everything that it leads to, with its depth. A
- * shared instance is unfolded once and only named after that.
+ * Writes the roster as a tree: under each entry consumer everything that it leads to, with its
+ * depth. A shared instance is unfolded once and only named after that.
  */
 public final class RosterTree {
 

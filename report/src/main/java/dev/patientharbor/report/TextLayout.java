@@ -17,7 +17,7 @@ public record TextLayout(int width, TextPainter ink) {
         width = Math.max(width, NARROWEST);
     }
 
-    /** Without colour. */
+    /** Returns a layout without colour. */
     public static TextLayout plain(int width) {
         return new TextLayout(width, TextPainter.NONE);
     }

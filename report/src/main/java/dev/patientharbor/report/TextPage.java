@@ -64,7 +64,7 @@ final class TextPage {
             return put(null, words);
         }
 
-        /** Adds words; none of them is ever cut. */
+        /** Adds words, and cuts none of them. */
         Line put(TextTone tone, String words) {
             if (words.isEmpty()) {
                 return this;

@@ -21,9 +21,9 @@ import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.Stream;
 
 /**
- * Answers calls as it was told: the first case that fits the arguments answers. Default methods
- * that were told nothing run, methods that return nothing do nothing, and all else fails and says
- * that no answer was given.
+ * Answers calls with canned answers: the first case that fits the arguments answers. Default
+ * methods that were told nothing run, methods that return nothing do nothing, and all else fails
+ * and says that no answer was given.
  */
 final class AnsweringBehaviour implements Behaviour {
 

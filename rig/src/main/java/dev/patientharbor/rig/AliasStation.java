@@ -4,7 +4,7 @@ import dev.patientharbor.assembly.AssemblyPart;
 import java.util.List;
 import java.util.Map;
 
-/** Hands out what another one does. */
+/** Hands out the object of another station. */
 final class AliasStation extends ObjectStation {
 
     private final StationTable stations;

@@ -6,7 +6,7 @@ import java.util.Collections;
 import java.util.List;
 
 /**
- * An object that a consumer holds, and what is in it.
+ * An object that a consumer holds, with the decorators around its core.
  *
  * @param layers the object itself ({@code null} where a need that may be absent is), then what it
  *     wraps, down to the core

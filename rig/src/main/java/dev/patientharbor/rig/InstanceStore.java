@@ -16,7 +16,7 @@ final class InstanceStore {
     /** How many objects are being made in it; the lock is held by whoever reads or writes it. */
     private int making;
 
-    /** Made when the first object is remembered. */
+    /** The memory of its objects, made when the first is remembered. */
     private volatile ObjectMemory memory;
 
     private volatile boolean closed;

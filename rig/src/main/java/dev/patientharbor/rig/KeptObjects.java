@@ -27,7 +27,7 @@ final class KeptObjects {
         return object == IN_THE_MAKING ? null : object;
     }
 
-    /** Notes that an object is being made; false if it is so already. */
+    /** Notes that an object is being made; returns false if it is being made already. */
     boolean begin(int number) {
         if (objects[number] == IN_THE_MAKING) {
             return false;

@@ -35,7 +35,7 @@ final class KeptPlaces {
         return byPart[part];
     }
 
-    /** How many places there are. */
+    /** Returns how many places there are. */
     int end() {
         return end;
     }

@@ -2,7 +2,7 @@ package dev.patientharbor.rig;
 
 import java.util.Optional;
 
-/** Takes what lookups in the middle of methods are to find. */
+/** Receives, slot by slot, what lookups in the middle of methods are to find. */
 @FunctionalInterface
 public interface LookupFiller {
 

@@ -20,15 +20,15 @@ import java.util.Set;
 import java.util.function.Supplier;
 
 /**
- * What hands out the objects of a rig: the rig as a whole, or one scope of it. May be used by
- * several threads.
+ * Hands out the objects of a rig: a rig as a whole, or one scope of it. May be used by several
+ * threads.
  *
  * <p>Whatever is asked for is what a consumer in no area would receive. All that the entry
  * consumers lead to can be had, and all that the profile binds.
  */
 public abstract sealed class ObjectSource permits Rig, Scope {
 
-    /** What is asked for by a type may be in one of these, though no need of the plan is. */
+    /** The carriers in which anything may be asked for, though no need of the plan asks so. */
     private static final Set<Type> CARRIERS = Set.of(Optional.class, Supplier.class);
 
     private final RigState state;
@@ -64,7 +64,7 @@ public abstract sealed class ObjectSource permits Rig, Scope {
     }
 
     /**
-     * The object in the plain slot of a contract; for an entry consumer, that consumer.
+     * Returns the object in the plain slot of a contract; for an entry consumer, that consumer.
      *
      * @throws IllegalArgumentException if there is no such slot; the message names those that are
      *     near
@@ -90,27 +90,27 @@ public abstract sealed class ObjectSource permits Rig, Scope {
         return contract.cast(object);
     }
 
-    /** The object in a keyed slot; an unknown key fails with the keys that there are. */
+    /** Returns the object in a keyed slot; an unknown key fails with the keys that there are. */
     public <T> T get(Class<T> contract, String key) {
         RequiredArgument.of(contract, "contract");
         return contract.cast(get(slot(contract, key(key))));
     }
 
-    /** The object in the slot of a contract with type arguments. */
+    /** Returns the object in the slot of a contract with type arguments. */
     @SuppressWarnings("unchecked")
     public <T> T get(Contract<T> contract) {
         return (T) get(type(contract), Optional.empty());
     }
 
-    /** The object in a keyed slot of a contract with type arguments. */
+    /** Returns the object in a keyed slot of a contract with type arguments. */
     @SuppressWarnings("unchecked")
     public <T> T get(Contract<T> contract, String key) {
         return (T) get(type(contract), key(key));
     }
 
     /**
-     * The object for a type as reflection tells it, of a field or a parameter, say: a contract with
-     * its type arguments, or a carrier of one.
+     * Returns the object for a type as reflection gives it, of a field or a parameter, say: a
+     * contract with its type arguments, or a carrier of one.
      *
      * @param key the key of the slot, if it has one
      */
@@ -150,7 +150,7 @@ public abstract sealed class ObjectSource permits Rig, Scope {
                         .anyMatch(RuntimeTypes.ref(array.getComponentType())::equals);
     }
 
-    /** Whether there is something for a type, or for what it carries. */
+    /** Returns whether there is something for a type, or for what it carries. */
     public boolean knows(Type type, Optional<String> key) {
         RequiredArgument.of(type, "type");
         RequiredArgument.of(key, "key");
@@ -164,7 +164,7 @@ public abstract sealed class ObjectSource permits Rig, Scope {
                 || exact.isEmpty() && isArrayOfKnown(type, key);
     }
 
-    /** The object in the slot of a type, and what is in it. */
+    /** Returns the object in the slot of a type, with what is in it. */
     public HeldObject held(Type type, Optional<String> key) {
         RequiredArgument.of(type, "type");
         RequiredArgument.of(key, "key");
@@ -251,7 +251,10 @@ public abstract sealed class ObjectSource permits Rig, Scope {
                 .map(station -> contract.cast(station.get(open())));
     }
 
-    /** What hands out the object in the plain slot of a contract when it is asked. */
+    /**
+     * Returns a supplier that hands out the object in the plain slot of a contract when it is
+     * asked.
+     */
     public <T> Supplier<T> later(Class<T> contract) {
         RequiredArgument.of(contract, "contract");
         ObjectStation station = station(slot(contract, Optional.empty()));
@@ -263,16 +266,16 @@ public abstract sealed class ObjectSource permits Rig, Scope {
     }
 
     /**
-     * A new object beside those that there are, made as the plain slot of a contract says, whatever
-     * its lifetime. What it needs is what it would have received.
+     * Makes a new object beside those that there are, as the plain slot of a contract says,
+     * whatever its lifetime. What it needs is what it would have received.
      */
     public <T> T fresh(Class<T> contract) {
         return fresh(contract, Map.of());
     }
 
     /**
-     * A new object that is given something else than the plan says: what is known only when it is
-     * asked for. Nobody else receives it, so it is never taken for the shared one.
+     * Makes a new object that is given something else than the plan says: what is known only when
+     * it is asked for. Nobody else receives it, so it is never taken for the shared one.
      *
      * <pre>{@code
      * Plan live = ProfileFiles.read(Path.of("../examples/port.harbor.yaml")).plan("live");

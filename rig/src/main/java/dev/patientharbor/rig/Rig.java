@@ -65,7 +65,7 @@ public final class Rig extends ObjectSource implements AutoCloseable {
         return roster().fingerprint();
     }
 
-    /** Where an object stands that was made so far and is the only one of its place. */
+    /** Returns the places of the objects that were made so far, each the only one of its place. */
     public List<Answer.Seat> created() {
         return live().stations().all().stream()
                 .filter(station -> station instanceof MadeStation made && isCreated(made))
@@ -89,7 +89,7 @@ public final class Rig extends ObjectSource implements AutoCloseable {
     }
 
     /**
-     * What one consumer holds: the very object, seen through its layers.
+     * Returns what one consumer holds: the very object, seen through its layers.
      *
      * @param consumer an entry consumer, or any other class that the plan makes
      * @param need the name of the parameter or field
@@ -196,9 +196,9 @@ public final class Rig extends ObjectSource implements AutoCloseable {
     }
 
     /**
-     * What a spy saw of the plain slot of a contract, as the canned answers of a stub that does the
-     * same: to be written to a file by {@code RecordingFiles}. Of several spies in each other it is
-     * the innermost, for a stub stands where the core does.
+     * Returns what a spy saw of the plain slot of a contract, as the canned answers of a stub that
+     * does the same; {@code RecordingFiles} writes them to a file. Of several spies in each other
+     * it is the innermost, for a stub stands where the core does.
      *
      * @throws IllegalArgumentException if there is no such slot, nothing was seen, or an argument
      *     or an answer cannot be written as a value
@@ -242,12 +242,12 @@ public final class Rig extends ObjectSource implements AutoCloseable {
                 new RecordedAnswers(live().stations().values(), at).answers(seen));
     }
 
-    /** Everything that mocks, canned stubs and spies saw so far, in order. */
+    /** Returns everything that mocks, canned stubs and spies saw so far, in order. */
     public CallTrace trace() {
         return new CallTrace(live().calls().all(), live().stations().values()::hidden);
     }
 
-    /** What was used so far, beside what the plan says. */
+    /** Returns what was used so far, beside what the plan says. */
     public RigUsage usage() {
         return new UsageMaker(live()).usage();
     }

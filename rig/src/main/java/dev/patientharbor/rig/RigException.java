@@ -5,9 +5,9 @@ import java.util.ArrayList;
 import java.util.Optional;
 
 /**
- * An object of a rig could not be made, or not be closed. The message names the profile, the slot,
- * where that was said, and the way from the one who was asked for; the cause is what the user's
- * code threw, if it did.
+ * Thrown where an object of a rig could not be made, or not be closed. The message names the
+ * profile, the slot, where that was said, and the way from the one who was asked for; the cause is
+ * what the user's code threw, if it did.
  */
 public final class RigException extends RuntimeException {
 

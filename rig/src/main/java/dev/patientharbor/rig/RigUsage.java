@@ -72,12 +72,12 @@ public final class RigUsage {
         return lines;
     }
 
-    /** What the plan leads to and nobody needed. */
+    /** Returns what the plan leads to and nobody needed. */
     public List<Line> notMade() {
         return lines.stream().filter(line -> line.made() == 0).toList();
     }
 
-    /** What was called by somebody who does not receive it by the plan. */
+    /** Returns what was called by somebody who does not receive it by the plan. */
     public List<Line> bypassed() {
         return lines.stream().filter(line -> !line.strangers().isEmpty()).toList();
     }

@@ -4,8 +4,8 @@ import dev.patientharbor.texts.RequiredArgument;
 import java.util.concurrent.Callable;
 
 /**
- * A span of time in a rig, in which there is one object of all that lives in a scope. Shared
- * objects are those of the rig. May be used by several threads.
+ * A span of time in a rig: of whatever lives in a scope, it has one object. Shared objects are
+ * those of the rig. May be used by several threads.
  */
 public final class Scope extends ObjectSource implements AutoCloseable {
 

@@ -3,7 +3,7 @@ package dev.patientharbor.rig;
 import dev.patientharbor.assembly.AssemblyPart;
 import java.util.List;
 
-/** Stands for an object whose contract or classes cannot be loaded; whoever asks is told why. */
+/** Stands for an object whose contract or classes cannot be loaded, and says so to whoever asks. */
 final class UnusableStation extends ObjectStation {
 
     private final String profile;

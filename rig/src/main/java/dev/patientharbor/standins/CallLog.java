@@ -3,10 +3,10 @@ package dev.patientharbor.standins;
 import java.util.Collection;
 import java.util.function.Supplier;
 
-/** What must be told of the calls of a mock. May be used by several threads. */
+/** Is told each call of a mock. May be used by several threads. */
 public interface CallLog {
 
-    /** A call. */
+    /** Adds a call of a consumer. */
     void add(Call call);
 
     /**

@@ -91,7 +91,7 @@ public final class NeutralAnswers {
 
     private NeutralAnswers() {}
 
-    /** The answer of a method that returns that type. */
+    /** Returns the neutral answer of a method that returns that type. */
     public static Object of(Class<?> returned) {
         RequiredArgument.of(returned, "returned");
         if (returned == void.class) {

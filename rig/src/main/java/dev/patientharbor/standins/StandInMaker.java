@@ -4,9 +4,9 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * Makes mocks in a way of its own, in place of the built-in one, which makes them of interfaces
- * alone. Found by {@link java.util.ServiceLoader}; must have a constructor without parameters and
- * may be used by several threads.
+ * Makes mocks in place of the built-in maker, which makes them of interfaces alone. Found by {@link
+ * java.util.ServiceLoader}; must have a constructor without parameters and may be used by several
+ * threads.
  */
 public interface StandInMaker {
 
