@@ -20,17 +20,14 @@ done
 own="$own$root/examples/target/classes"
 libraries=$(for each in $modules; do tr ':' '\n' <"$each/target/classpath.txt"; done |
     grep -v "^$root/\|/dev/patientharbor/" | sort -u | tr '\n' ':')
-# Tests read files of their module: they run in a folder that has those of all.
-work=$root/target/mutation/work
-mkdir -p "$work/src/test/resources" "$work/src/main" "$work/target"
+# Tests read files of their module, and of its neighbours: they run in a folder beside the modules that has the files of all.
+work=$root/mutation-work
+rm -rf "$work"
+trap 'rm -rf "$work"' EXIT
+mkdir -p "$work/src/test/resources" "$work/src/main/java"
 cp -R cli/src/test/resources/. notation/src/test/resources/. "$work/src/test/resources"
-mkdir -p "$work/src/main/java"
 cp -R core/src/main/java/. "$work/src/main/java"
-# A folder beside the modules, as each of them is.
-rm -rf "$root/mutation-work"
-mv "$work" "$root/mutation-work"
-trap 'rm -rf "$root/mutation-work"' EXIT
-cd "$root/mutation-work"
+cd "$work"
 java -cp "$(cat "$root/mutation/target/classpath.txt"):$own:$libraries" \
     org.pitest.mutationtest.commandline.MutationCoverageReport \
     --reportDir "$root/target/mutation/$module" --timestampedReports=false --outputFormats CSV,HTML \
