@@ -35,7 +35,7 @@ java -cp "$(cat "$root/mutation/target/classpath.txt"):$own:$libraries" \
     --mutableCodePaths "$root/$module/target/classes" --sourceDirs "$root/$module/src/main/java" \
     --targetClasses "$classes" --targetTests 'dev.patientharbor.*Test' \
     --excludedTestClasses '*RealBuildTest,*CompanyTest,*DamageTest,*RandomInputTest,*RandomEditsTest,*DependenciesTest,*DeepGraphsTest' \
-    --features "+CLASSLIMIT(limit[$changes])" --skipFailingTests=true --threads 2 --timeoutConst 8000 \
+    --features "+CLASSLIMIT(limit[$changes])" --skipFailingTests=true --threads 2 --timeoutConst 60000 \
     --jvmArgs "-Dpatientharbor.compiled=$root/target/mutation/compiled" >"$root/target/mutation/$module.log" 2>&1 || {
     tail -n 30 "$root/target/mutation/$module.log"
     exit 1
