@@ -57,7 +57,8 @@ final class CheckRun {
                             + File.pathSeparator
                             + " between");
         }
-        return code.isEmpty() ? set : set.withCode(given(code));
+        ProfileSet all = CommandOptions.isAllCode(parsed) ? set.readingAllCode() : set;
+        return code.isEmpty() ? all : all.withCode(given(code));
     }
 
     private static ProfileSet ofFile(Path file, boolean inside) {

@@ -28,6 +28,7 @@ final class CommandOptions {
     private static final String TIME_LIMIT = "--time-limit";
     private static final String WIDE = "--wide";
     private static final String BUILD = "--build";
+    private static final String ALL_CODE = "--all-code";
 
     private CommandOptions() {}
 
@@ -140,6 +141,19 @@ final class CommandOptions {
                         "Really build every profile that is complete: this runs your constructors"
                                 + " and factories, and reports what they throw.")
                 .build();
+    }
+
+    /** Of check: whether classes are read on which no answer depends. */
+    static OptionSpec allCode() {
+        return OptionSpec.builder(ALL_CODE)
+                .description(
+                        "Read every class of the code, and report those that are damaged; without"
+                                + " it those alone on which an answer depends.")
+                .build();
+    }
+
+    static boolean isAllCode(ParseResult parsed) {
+        return parsed.hasMatchedOption(ALL_CODE);
     }
 
     /** Of check: how long one profile may take to be built. */

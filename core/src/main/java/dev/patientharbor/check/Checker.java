@@ -36,33 +36,22 @@ public final class Checker {
     private Checker() {}
 
     /**
-     * Checks a set of which all profiles see the same code.
+     * Checks a set.
      *
      * @param set what was declared
-     * @param code what was read
+     * @param places the code, place by place, as this check sees it
+     * @param sides whether each profile sees the code that it names, the set's and its own; else
+     *     all of them see all of it
      */
     public static Verdict check(
-            SetDeclaration set, CodeIndex code, CheckCircumstances circumstances) {
+            SetDeclaration set,
+            CodePlaces places,
+            boolean sides,
+            CheckCircumstances circumstances) {
         return check(
                 set,
-                code,
-                List.of(CodeSide.ofAll(set, code)),
-                circumstances,
-                RuleCatalog.all(circumstances.today()));
-    }
-
-    /**
-     * Checks a set of which each profile sees the code that it names: the set's and its own.
-     *
-     * @param set what was declared
-     * @param places what was read, place by place
-     */
-    public static Verdict check(
-            SetDeclaration set, CodePlaces places, CheckCircumstances circumstances) {
-        return check(
-                set,
-                places.whole(),
-                CodeSide.of(set, places),
+                places,
+                sides ? CodeSide.of(set, places) : List.of(CodeSide.ofAll(set, places.whole())),
                 circumstances,
                 RuleCatalog.all(circumstances.today()));
     }
@@ -70,11 +59,12 @@ public final class Checker {
     /** Checks by some rules. */
     static Verdict check(
             SetDeclaration set,
-            CodeIndex whole,
+            CodePlaces places,
             List<CodeSide> sides,
             CheckCircumstances circumstances,
             List<CheckRule> rules) {
         List<Finding> before = new ArrayList<>(circumstances.earlier());
+        CodeIndex whole = places.whole();
         before.addAll(whole.findings());
         Set<FindingKind> kinds = before.stream().map(Finding::kind).collect(Collectors.toSet());
         List<ResolvedSet> resolved = Resolver.resolve(set, sides, circumstances.settings());
@@ -93,7 +83,9 @@ public final class Checker {
             reporters.add(reporter);
         }
         ClassNames names = sides.size() == 1 ? resolved.get(0).names() : new ClassNames(whole, set);
-        JoinedFindings joined = new JoinedFindings(before, reporters, set.profiles());
+        List<Finding> others = new ArrayList<>(circumstances.earlier());
+        others.addAll(places.findings());
+        JoinedFindings joined = new JoinedFindings(others, reporters, set.profiles());
         List<Finding> ofSet = joined.ofSet(names);
         boolean setIsWhole =
                 faults.isEmpty()
@@ -117,7 +109,8 @@ public final class Checker {
         findings.sort(Finding.ORDER);
         return new Verdict(
                 resolved,
-                whole,
+                places,
+                places.lookedAt(),
                 names,
                 findings,
                 siftedOfSet.suppressed(),

@@ -2,7 +2,7 @@ package dev.patientharbor.check;
 
 import dev.patientharbor.assembly.Assembly;
 import dev.patientharbor.code.ClassFacts;
-import dev.patientharbor.code.CodeIndex;
+import dev.patientharbor.code.CodePlaces;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.FindingText;
@@ -44,7 +44,8 @@ public final class Verdict {
 
     private final List<ResolvedSet> sides;
     private final ResolvedSet set;
-    private final CodeIndex whole;
+    private final CodePlaces code;
+    private final int classesRead;
     private final ClassNames names;
     private final List<Finding> findings;
     private final List<SuppressedFinding> suppressed;
@@ -56,7 +57,8 @@ public final class Verdict {
 
     Verdict(
             List<ResolvedSet> sides,
-            CodeIndex whole,
+            CodePlaces code,
+            int classesRead,
             ClassNames names,
             List<Finding> findings,
             List<SuppressedFinding> suppressed,
@@ -65,7 +67,8 @@ public final class Verdict {
             List<RuleFault> faults) {
         this.faults = List.copyOf(faults);
         this.sides = List.copyOf(sides);
-        this.whole = whole;
+        this.code = code;
+        this.classesRead = classesRead;
         this.names = names;
         set = sides.get(0);
         this.findings = List.copyOf(findings);
@@ -106,8 +109,13 @@ public final class Verdict {
                 + set.declared().consumers().size();
     }
 
-    /** Returns the number of classes that were read. */
+    /** Returns how many class files the check read: those that an answer depends on. */
     public int classesRead() {
+        return classesRead;
+    }
+
+    /** Returns how many classes the code has. */
+    public int classesThere() {
         return names.known();
     }
 
@@ -303,7 +311,7 @@ public final class Verdict {
 
     /** Returns how real each of the profiles is, from the desk to the real thing. */
     public Coverage coverage() {
-        return CoverageMaker.of(this, set.declared(), whole);
+        return CoverageMaker.of(this, set.declared(), code.whole());
     }
 
     /**
@@ -325,7 +333,8 @@ public final class Verdict {
                 some.add(profile);
             }
         }
-        return new Verdict(sides, whole, this.names, findings, suppressed, profiles, some, faults);
+        return new Verdict(
+                sides, code, classesRead, this.names, findings, suppressed, profiles, some, faults);
     }
 
     /**
@@ -348,7 +357,7 @@ public final class Verdict {
             told.addAll(filter.findings(FindingKinds.BUILD_FAILED.id()::equals));
         }
         told.sort(Finding.ORDER);
-        return new Verdict(sides, whole, names, told, suppressed, all, some, faults);
+        return new Verdict(sides, code, classesRead, names, told, suppressed, all, some, faults);
     }
 
     private static ProfileVerdict built(
@@ -364,7 +373,7 @@ public final class Verdict {
     /** Returns whether a class of that binary name is in the code that was read. */
     public boolean knows(String binaryName) {
         RequiredArgument.of(binaryName, "binaryName");
-        return whole.inCode(binaryName);
+        return code.whole().inCode(binaryName);
     }
 
     /**

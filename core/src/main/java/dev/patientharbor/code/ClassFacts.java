@@ -3,6 +3,7 @@ package dev.patientharbor.code;
 import dev.patientharbor.terms.TypeRef;
 import dev.patientharbor.terms.TypeRef.ClassType;
 import java.lang.reflect.Modifier;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -47,6 +48,9 @@ public record ClassFacts(
         Set<String> openMethods,
         MethodSet closedMethods,
         BodyFacts bodies) {
+
+    /** Sorts classes by name. */
+    static final Comparator<ClassFacts> BY_NAME = Comparator.comparing(ClassFacts::name);
 
     /** The flag of a class that stands in a method, or has no name. */
     static final int IN_METHOD = 0x10000;
@@ -104,6 +108,11 @@ public record ClassFacts(
 
     /** The package, empty for the unnamed one. */
     public String packageName() {
+        return packageOf(name);
+    }
+
+    /** Returns the package of a class, given by its binary name; blank for the unnamed one. */
+    public static String packageOf(String name) {
         return name.substring(0, Math.max(0, name.lastIndexOf('.')));
     }
 

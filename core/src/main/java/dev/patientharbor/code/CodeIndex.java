@@ -3,63 +3,77 @@ package dev.patientharbor.code;
 import dev.patientharbor.finding.Finding;
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.concurrent.ConcurrentHashMap;
 
 /**
- * The facts of all classes that were read, and, when asked for, of the running JDK's.
+ * The classes of the code, and of the running JDK, as one check sees them. What classes there are
+ * is known at once; what is in one is read when it is asked for, and questions about all of them
+ * read all of them. Answers do not depend on what was asked before.
  *
- * <p>Immutable but for what is remembered of earlier questions; may be used by several threads.
+ * <p>May be used by several threads.
  */
 public final class CodeIndex {
 
-    private final Map<String, ClassFacts> byName;
-    private final List<Finding> findings;
-    private final JdkClasses jdk;
-    private volatile Map<String, List<String>> direct;
-    private volatile Map<String, List<ClassFacts>> byPackage;
+    private final ClassTable table;
+    private final LookedAt lookedAt;
+    private final List<Finding> ofPlaces;
+    private final Map<String, Optional<ClassFacts>> seen = new ConcurrentHashMap<>();
+    private volatile boolean sawAll;
 
-    private final Map<String, List<String>> services;
-
-    CodeIndex(
-            Collection<ClassFacts> classes,
-            Map<String, List<String>> services,
-            List<Finding> findings,
-            JdkClasses jdk) {
-        this.services = Map.copyOf(services);
-        this.jdk = jdk;
-        byName = new HashMap<>(classes.size() * 2);
-        // As in a class path, the first of two classes of one name wins.
-        classes.forEach(facts -> byName.putIfAbsent(facts.name(), facts));
-        this.findings = List.copyOf(findings);
+    /**
+     * @param lookedAt remembers what is looked at
+     * @param ofPlaces what is wrong with the places themselves
+     */
+    CodeIndex(ClassTable table, LookedAt lookedAt, List<Finding> ofPlaces) {
+        this.table = table;
+        this.lookedAt = lookedAt;
+        this.ofPlaces = List.copyOf(ofPlaces);
     }
 
-    /** What was wrong with all code that was read, whoever sees it, in order of place. */
+    /** Returns what is wrong with all places of code, whoever sees them, in order of place. */
     public List<Finding> findings() {
-        return findings;
+        return ofPlaces;
     }
 
-    /** The facts of a class of the code or of the running JDK. */
+    /** Returns the facts of a class of the code or of the running JDK; empty if there are none. */
     public Optional<ClassFacts> find(String binaryName) {
-        ClassFacts facts = byName.get(binaryName);
-        return facts != null ? Optional.of(facts) : jdk.find(binaryName);
+        Optional<ClassFacts> known = seen.get(binaryName);
+        return known != null ? known : look(binaryName);
     }
 
-    /** The classes that the service files of the code list for a contract, in order. */
+    private Optional<ClassFacts> look(String binaryName) {
+        CodeEntry entry = table.entry(binaryName);
+        if (entry == null) {
+            return table.jdk().find(binaryName);
+        }
+        Optional<ClassFacts> facts = entry.facts(table.request());
+        lookedAt.add(entry);
+        seen.put(binaryName, facts);
+        return facts;
+    }
+
+    /** Returns the classes that the service files list for a contract, in order. */
     public List<String> services(String contract) {
-        return services.getOrDefault(contract, List.of());
+        return table.services(contract, lookedAt::add);
     }
 
-    /** Whether a lookup method, {@code CLASS#METHOD}, is called somewhere with constants. */
+    /**
+     * Returns whether a lookup method, {@code CLASS#METHOD}, is called somewhere with constants.
+     * Classes that were looked at are asked first; only if none calls it all others are read.
+     */
     public boolean callsLookup(String method) {
         FactsRequest request = FactsRequest.of(false, Set.of(method));
-        return byName.values().stream()
-                .flatMap(facts -> facts.bodies().lookups().stream())
+        return seen.values().stream().flatMap(Optional::stream).anyMatch(f -> calls(f, request))
+                || classes().stream().anyMatch(facts -> calls(facts, request));
+    }
+
+    private static boolean calls(ClassFacts facts, FactsRequest request) {
+        return facts.bodies().lookups().stream()
                 .map(LookupFacts::called)
                 .anyMatch(
                         called ->
@@ -68,31 +82,65 @@ public final class CodeIndex {
                                         called.substring(called.indexOf('#') + 1)));
     }
 
-    /** Whether the class was read from the code, rather than from the JDK. */
+    /** Returns whether there is such a class in the code, rather than in the JDK alone. */
     public boolean inCode(String binaryName) {
-        return byName.containsKey(binaryName);
+        return table.has(binaryName);
     }
 
-    /** All classes of the code, in no particular order. */
-    public Collection<ClassFacts> classes() {
-        return byName.values();
+    /** Returns the binary names of all classes of the code, in no particular order; reads none. */
+    public Collection<String> names() {
+        return table.names();
     }
 
-    /** The number of classes that were read. */
+    /** Returns how many classes there are in the code. */
     public int size() {
-        return byName.size();
+        return table.size();
+    }
+
+    /** Reads all classes, and all lists of services, with as many threads as processors. */
+    void readAll() {
+        readClasses();
+        table.readServices(lookedAt::add);
+    }
+
+    private void readClasses() {
+        readAll(Runtime.getRuntime().availableProcessors());
+    }
+
+    /** Reads all classes with a number of threads, on which the answer does not depend. */
+    void readAll(int threads) {
+        if (!sawAll) {
+            table.readAll(threads);
+            lookedAt.addAll(table.entries());
+            sawAll = true;
+        }
+    }
+
+    /** Returns all classes of the code that can be read, in no particular order. */
+    public Collection<ClassFacts> classes() {
+        readClasses();
+        return table.entries().stream()
+                .map(entry -> entry.facts(table.request()))
+                .flatMap(Optional::stream)
+                .toList();
+    }
+
+    /** Returns all classes of the code that can be read, sorted by name. */
+    public List<ClassFacts> sorted() {
+        return classes().stream().sorted(ClassFacts.BY_NAME).toList();
     }
 
     /**
-     * The classes of the code that extend or implement a type, directly or not, sorted by name,
-     * itself left out.
+     * Returns the classes of the code that extend or implement a type, directly or not, sorted by
+     * name, itself left out. Reads all classes.
      */
     public List<ClassFacts> subtypesOf(String binaryName) {
+        readClasses();
         Map<String, ClassFacts> found = new TreeMap<>();
         List<String> open = new ArrayList<>(List.of(binaryName));
         for (int i = 0; i < open.size(); i++) {
-            for (String subtype : directSubtypes().getOrDefault(open.get(i), List.of())) {
-                if (found.put(subtype, byName.get(subtype)) == null) {
+            for (String subtype : table.subtypes().getOrDefault(open.get(i), List.of())) {
+                if (found.put(subtype, find(subtype).orElseThrow()) == null) {
                     open.add(subtype);
                 }
             }
@@ -100,53 +148,19 @@ public final class CodeIndex {
         return List.copyOf(found.values());
     }
 
-    private Map<String, List<String>> directSubtypes() {
-        Map<String, List<String>> known = direct;
-        if (known == null) {
-            known = new HashMap<>();
-            for (ClassFacts facts : sorted()) {
-                List<String> supertypes = new ArrayList<>(facts.interfaces());
-                facts.superName().ifPresent(supertypes::add);
-                for (String supertype : supertypes) {
-                    known.computeIfAbsent(supertype, name -> new ArrayList<>(2)).add(facts.name());
-                }
-            }
-            direct = known;
-        }
-        return known;
-    }
-
-    /** The classes that fit a pattern, sorted by name. */
+    /** Returns the classes that fit a pattern, sorted by name; reads these and no others. */
     public List<ClassFacts> inPackage(ClassPattern pattern) {
-        List<ClassFacts> found =
-                new ArrayList<>(packages().getOrDefault(pattern.packageName(), List.of()));
+        Map<String, List<String>> packages = table.byPackage();
+        List<String> names =
+                new ArrayList<>(packages.getOrDefault(pattern.packageName(), List.of()));
         if (pattern.below()) {
-            packages()
-                    .forEach(
-                            (name, classes) -> {
-                                if (name.startsWith(pattern.packageName() + '.')) {
-                                    found.addAll(classes);
-                                }
-                            });
+            packages.forEach(
+                    (name, classes) -> {
+                        if (name.startsWith(pattern.packageName() + '.')) {
+                            names.addAll(classes);
+                        }
+                    });
         }
-        found.sort(Comparator.comparing(ClassFacts::name));
-        return found;
-    }
-
-    private Map<String, List<ClassFacts>> packages() {
-        Map<String, List<ClassFacts>> known = byPackage;
-        if (known == null) {
-            known = new HashMap<>();
-            for (ClassFacts facts : byName.values()) {
-                known.computeIfAbsent(facts.packageName(), name -> new ArrayList<>()).add(facts);
-            }
-            byPackage = known;
-        }
-        return known;
-    }
-
-    /** All classes of the code, sorted by name. */
-    public List<ClassFacts> sorted() {
-        return byName.values().stream().sorted(Comparator.comparing(ClassFacts::name)).toList();
+        return names.stream().sorted().map(this::find).flatMap(Optional::stream).toList();
     }
 }

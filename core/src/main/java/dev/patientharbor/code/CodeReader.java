@@ -1,23 +1,19 @@
 package dev.patientharbor.code;
 
-import dev.patientharbor.code.ClassFileReader.NotAClassFile;
-import dev.patientharbor.files.IoReason;
-import dev.patientharbor.files.SizeLimit;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.SourcePosition;
-import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.Consumer;
+import java.util.stream.Stream;
 
-/** Reads all class files of some places. */
+/** Opens folders and jars, and reads their class files. */
 public final class CodeReader {
 
     /** The number of files that are read sooner than a second thread starts. */
@@ -30,65 +26,31 @@ public final class CodeReader {
 
     private CodeReader() {}
 
-    /**
-     * Reads with as many threads as there are processors. A place that is missing becomes a
-     * finding.
-     */
-    public static CodeIndex read(List<CodeRoot> roots, FactsRequest request) {
-        return readPlaces(roots, request).whole();
+    /** Opens each place once, so that profiles may see some of them only; reads no class yet. */
+    public static CodePlaces open(List<CodeRoot> roots, FactsRequest request) {
+        return new CodePlaces(opened(roots, request));
     }
 
     /**
-     * Reads with a number of threads, on which the answer does not depend.
+     * Opens some places and reads all their classes. A place that is missing becomes a finding.
      *
      * @throws UncheckedIOException if a folder cannot be listed
      */
-    public static CodeIndex read(List<CodeRoot> roots, FactsRequest request, int threads) {
-        return readPlaces(roots, request, threads).whole();
+    public static CodePlaces readAll(List<CodeRoot> roots, FactsRequest request) {
+        CodePlaces places = open(roots, request);
+        places.readAll();
+        return places;
     }
 
-    /** Reads each place once, so that profiles may see some of them only. */
-    public static CodePlaces readPlaces(List<CodeRoot> roots, FactsRequest request) {
-        return readPlaces(roots, request, Runtime.getRuntime().availableProcessors());
-    }
-
-    private static CodePlaces readPlaces(List<CodeRoot> roots, FactsRequest request, int threads) {
+    private static OpenedCode opened(List<CodeRoot> roots, FactsRequest request) {
         SourceOpener opener = new SourceOpener();
         try {
-            List<List<ClassSource>> ofRoots = roots.stream().map(opener::open).toList();
-            List<ClassSource> sources = opener.opened();
-            List<ClassFile> files =
-                    sources.stream().flatMap(source -> source.classFiles().stream()).toList();
-            Object[] read = new Object[files.size()];
-            inParallel(
-                    files.size() <= FEW ? 1 : threads,
-                    files.size(),
-                    i -> read[i] = readOne(files.get(i), request));
-            CodePlaces places = new CodePlaces(roots, opener.findings(), request);
-            int next = 0;
-            for (ClassSource source : sources) {
-                int end = next + source.classFiles().size();
-                places.add(source, Arrays.asList(read).subList(next, end));
-                next = end;
-            }
-            ofRoots.forEach(places::addRoot);
-            places.close();
-            return places;
-        } finally {
+            return new OpenedCode(
+                    roots, roots.stream().map(opener::open).toList(), opener.findings(), request);
+        } catch (RuntimeException | Error fault) {
             opener.close();
+            throw fault;
         }
-    }
-
-    private static Object readOne(ClassFile file, FactsRequest request) {
-        String reason;
-        try {
-            return ClassFileReader.read(file.bytes(SizeLimit.CLASS_FILE), request);
-        } catch (NotAClassFile fault) {
-            reason = fault.getMessage();
-        } catch (IOException fault) {
-            reason = IoReason.of(fault);
-        }
-        return unreadable(file.place(), "class file", reason);
     }
 
     static Finding unreadable(String place, String what, String reason) {
@@ -100,35 +62,26 @@ public final class CodeReader {
                 .with("do", "build it again, or take it off the code path");
     }
 
-    private interface Task {
-        void run(int index);
-    }
-
-    private static void inParallel(int threads, int count, Task task) {
+    /** Does something with each of many, on a number of threads at most; few take one thread. */
+    static <T> void inParallel(int threads, List<T> all, Consumer<T> task) {
         AtomicInteger next = new AtomicInteger();
         Runnable work =
                 () -> {
                     for (int from = next.getAndAdd(HANDFUL);
-                            from < count;
+                            from < all.size();
                             from = next.getAndAdd(HANDFUL)) {
-                        for (int i = from; i < Math.min(count, from + HANDFUL); i++) {
-                            task.run(i);
-                        }
+                        int end = Math.min(all.size(), from + HANDFUL);
+                        all.subList(from, end).forEach(task);
                     }
                 };
-        if (threads <= 1) {
+        if (threads <= 1 || all.size() <= FEW) {
             work.run();
             return;
         }
-        Runnable[] works = new Runnable[threads];
-        Arrays.fill(works, work);
         ExecutorService pool = Executors.newFixedThreadPool(threads);
         try {
-            List<Future<?>> running = new ArrayList<>();
-            for (Runnable one : works) {
-                running.add(pool.submit(one));
-            }
-            for (Future<?> future : running) {
+            for (Future<?> future :
+                    Stream.generate(() -> pool.submit(work)).limit(threads).toList()) {
                 future.get();
             }
         } catch (InterruptedException stopped) {

@@ -26,11 +26,19 @@ final class FolderSource {
 
     private FolderSource() {}
 
-    private record InFolder(String name, String place, Path path, Optional<Object> identity)
+    /** A folder, and what people call it. */
+    private record OpenFolder(Path path, String place) {}
+
+    private record InFolder(OpenFolder in, String name, Optional<Object> identity)
             implements ClassFile {
         @Override
+        public String place() {
+            return in.place() + '/' + name;
+        }
+
+        @Override
         public byte[] bytes(SizeLimit limit) throws IOException {
-            return BoundedFile.read(path, limit);
+            return BoundedFile.read(in.path().resolve(name), limit);
         }
     }
 
@@ -50,6 +58,7 @@ final class FolderSource {
     private static final class Visitor extends SimpleFileVisitor<Path> {
         private final Path folder;
         private final String place;
+        private final OpenFolder open;
         private final int prefix;
         private final BiConsumer<String, String> unread;
         private final List<ClassFile> files = new ArrayList<>();
@@ -58,6 +67,7 @@ final class FolderSource {
         Visitor(Path folder, String place, BiConsumer<String, String> unread) {
             this.folder = folder;
             this.place = place;
+            open = new OpenFolder(folder, place);
             this.unread = unread;
             String own = folder.toString();
             prefix =
@@ -73,7 +83,7 @@ final class FolderSource {
             String name = file.toString().substring(prefix).replace(File.separatorChar, '/');
             if (ClassSource.isWanted(name) && attributes.isRegularFile()) {
                 Optional<Object> identity = Optional.ofNullable(attributes.fileKey());
-                files.add(new InFolder(name, place + '/' + name, file, identity));
+                files.add(new InFolder(open, name, identity));
             }
             return FileVisitResult.CONTINUE;
         }

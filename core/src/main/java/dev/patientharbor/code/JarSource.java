@@ -32,21 +32,40 @@ final class JarSource {
 
     private JarSource() {}
 
-    private record InJar(String name, String place, ZipFile jar, ZipEntry entry)
-            implements ClassFile {
+    /** A jar that is open, and what people call it. */
+    private record OpenJar(ZipFile jar, String place) {}
+
+    /**
+     * @param version where a class for one version of Java is in the jar; blank for all others
+     */
+    private record InJar(OpenJar in, String name, String version) implements ClassFile {
+
+        private String entryName() {
+            return version + name;
+        }
+
+        @Override
+        public String place() {
+            return in.place() + "!/" + entryName();
+        }
+
         @Override
         public byte[] bytes(SizeLimit limit) throws IOException {
+            ZipEntry entry = in.jar().getEntry(entryName());
+            if (entry == null) {
+                throw new UnfitFileException(place(), "it is not in its jar any more");
+            }
             long told = entry.getSize();
-            try (InputStream bytes = jar.getInputStream(entry)) {
+            try (InputStream bytes = in.jar().getInputStream(entry)) {
                 if (told < 0 || told > limit.bytes()) {
-                    return BoundedFile.read(bytes, place, limit);
+                    return BoundedFile.read(bytes, place(), limit);
                 }
                 // Room for the size that the jar states saves all copying.
                 byte[] all = new byte[(int) told];
                 int length = bytes.readNBytes(all, 0, all.length);
                 if (length < all.length || bytes.read() >= 0) {
                     throw new UnfitFileException(
-                            place, "it does not have the size that its jar states");
+                            place(), "it does not have the size that its jar states");
                 }
                 return all;
             }
@@ -62,12 +81,10 @@ final class JarSource {
         JarDirectory.requireSound(path);
         ZipFile jar = new ZipFile(path.toFile());
         try {
+            OpenJar open = new OpenJar(jar, place);
             List<ClassFile> files = new ArrayList<>();
-            for (Map.Entry<String, ZipEntry> entry :
-                    entries(jar, Files.size(path), place).entrySet()) {
-                String real = entry.getValue().getName();
-                files.add(new InJar(entry.getKey(), place + "!/" + real, jar, entry.getValue()));
-            }
+            versions(jar, Files.size(path), place)
+                    .forEach((name, version) -> files.add(new InJar(open, name, version)));
             return new ClassSource(path.toAbsolutePath().normalize(), files, jar);
         } catch (IOException | RuntimeException fault) {
             jar.close();
@@ -75,11 +92,13 @@ final class JarSource {
         }
     }
 
-    /** What is read, by the name that a class loader knows it by. */
-    private static Map<String, ZipEntry> entries(ZipFile jar, long size, String place)
+    /**
+     * Returns what is read by the name that a class loader knows, with the folder of its version.
+     */
+    private static Map<String, String> versions(ZipFile jar, long size, String place)
             throws IOException {
         boolean versions = isMultiRelease(jar);
-        Map<String, ZipEntry> entries = new HashMap<>();
+        Map<String, String> entries = new HashMap<>();
         Map<String, Integer> versionOf = new HashMap<>(0);
         long packed = 0;
         long unpacked = 0;
@@ -92,7 +111,8 @@ final class JarSource {
                     && version <= Runtime.version().feature()
                     && version >= versionOf.getOrDefault(name, 0)) {
                 unpacked += Math.max(entry.getSize(), 0);
-                entries.put(name, entry);
+                String path = entry.getName();
+                entries.put(name, path.substring(0, path.length() - name.length()));
                 if (versions) {
                     versionOf.put(name, version);
                 }

@@ -6,50 +6,49 @@ import dev.patientharbor.finding.Finding;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
+import java.util.function.Consumer;
+import java.util.stream.Stream;
 
 /**
- * What lists of services (java.util.ServiceLoader) list: class names by contract, in order, each
- * once.
+ * The lists of services (java.util.ServiceLoader) of one folder or jar; each is read when it is
+ * asked for. May be used by several threads.
  */
 final class ServiceLists {
 
-    private final Map<String, Set<String>> byContract = new HashMap<>();
+    private final Map<String, ClassFile> byContract = new HashMap<>();
 
-    /** Reads the lists of a source. */
-    void read(ClassSource source, List<Finding> findings) {
-        for (ClassFile file : source.serviceFiles()) {
-            Set<String> listed = of(ClassSource.contract(file));
-            try {
-                new String(file.bytes(SizeLimit.SERVICES_FILE), StandardCharsets.UTF_8)
-                        .lines()
-                        .map(ServiceLists::name)
-                        .filter(name -> !name.isEmpty())
-                        .forEach(listed::add);
-            } catch (IOException fault) {
-                findings.add(
-                        CodeReader.unreadable(
-                                file.place(), "list of services", IoReason.of(fault)));
-            }
+    /** The lists of a source. */
+    ServiceLists(ClassSource source) {
+        source.serviceFiles().forEach(file -> byContract.put(ClassSource.contract(file), file));
+    }
+
+    /**
+     * Returns the names of the classes that are listed for a contract, in order.
+     *
+     * @param unreadable takes the finding that the list cannot be read
+     */
+    Stream<String> listed(String contract, Consumer<Finding> unreadable) {
+        ClassFile file = byContract.get(contract);
+        if (file == null) {
+            return Stream.empty();
+        }
+        try {
+            return new String(file.bytes(SizeLimit.SERVICES_FILE), StandardCharsets.UTF_8)
+                    .lines()
+                    .map(ServiceLists::name)
+                    .filter(name -> !name.isEmpty());
+        } catch (IOException fault) {
+            unreadable.accept(
+                    CodeReader.unreadable(file.place(), "list of services", IoReason.of(fault)));
+            return Stream.empty();
         }
     }
 
-    /** Adds the lists of others behind these. */
-    void add(ServiceLists others) {
-        others.byContract.forEach((contract, names) -> of(contract).addAll(names));
-    }
-
-    Map<String, List<String>> byContract() {
-        Map<String, List<String>> all = new HashMap<>();
-        byContract.forEach((contract, names) -> all.put(contract, List.copyOf(names)));
-        return all;
-    }
-
-    private Set<String> of(String contract) {
-        return byContract.computeIfAbsent(contract, key -> new LinkedHashSet<>());
+    /** Returns the contracts for which there is a list. */
+    Iterable<String> contracts() {
+        return List.copyOf(byContract.keySet());
     }
 
     private static String name(String line) {

@@ -59,7 +59,8 @@ public final class AreaTable {
         declared.forEach(this::addLevel);
         declared.forEach(this::addMembers);
         if (!declared.isEmpty()) {
-            code.sorted().forEach(this::addOverlap);
+            code.names().forEach(this::addOverlap);
+            overlaps.sort(Comparator.comparing(Overlap::className));
         }
     }
 
@@ -94,15 +95,15 @@ public final class AreaTable {
         }
         BindingLevel level = known.get(facts.name());
         if (level == null) {
-            level = innermost(facts);
+            level = innermost(memberOf(facts.name()));
             known.put(facts.name(), level);
         }
         return level;
     }
 
-    private BindingLevel innermost(ClassFacts facts) {
+    private BindingLevel innermost(List<Area> areas) {
         BindingLevel innermost = whole;
-        for (Area area : memberOf(facts)) {
+        for (Area area : areas) {
             BindingLevel level = levels.get(area.name());
             if (innermost.encloses(level)) {
                 innermost = level;
@@ -111,10 +112,10 @@ public final class AreaTable {
         return innermost;
     }
 
-    private List<Area> memberOf(ClassFacts facts) {
+    private List<Area> memberOf(String className) {
         Set<Area> all = Collections.newSetFromMap(new IdentityHashMap<>());
-        all.addAll(byClass.getOrDefault(facts.name(), List.of()));
-        String packageName = facts.packageName();
+        all.addAll(byClass.getOrDefault(className, List.of()));
+        String packageName = ClassFacts.packageOf(className);
         all.addAll(byPackage.getOrDefault(packageName, List.of()));
         if (!belowPackage.isEmpty()) {
             for (int end = packageName.length();
@@ -180,9 +181,12 @@ public final class AreaTable {
         }
     }
 
-    private void addOverlap(ClassFacts facts) {
-        List<Area> all = memberOf(facts);
-        BindingLevel innermost = of(facts);
+    private void addOverlap(String className) {
+        List<Area> all = memberOf(className);
+        if (all.size() < 2) {
+            return;
+        }
+        BindingLevel innermost = innermost(all);
         for (Area area : all) {
             BindingLevel level = levels.get(area.name());
             if (level != innermost && !level.encloses(innermost)) {
@@ -191,7 +195,7 @@ public final class AreaTable {
                                 .filter(candidate -> levels.get(candidate.name()) == innermost)
                                 .findFirst()
                                 .orElse(area);
-                overlaps.add(new Overlap(facts.name(), other, area));
+                overlaps.add(new Overlap(className, other, area));
                 return;
             }
         }

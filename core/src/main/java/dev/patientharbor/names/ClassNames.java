@@ -11,6 +11,7 @@ import dev.patientharbor.terms.WrittenName;
 import dev.patientharbor.texts.NameSearch;
 import dev.patientharbor.types.Carrier;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
@@ -165,10 +166,10 @@ public final class ClassNames {
         Map<String, List<String>> names = bySimpleName;
         if (names == null) {
             names = new HashMap<>();
-            for (ClassFacts facts : code.classes()) {
-                names.computeIfAbsent(simpleName(facts.name()), simple -> new ArrayList<>(1))
-                        .add(facts.name());
+            for (String name : code.names()) {
+                names.computeIfAbsent(simpleName(name), simple -> new ArrayList<>(1)).add(name);
             }
+            names.values().forEach(same -> same.sort(Comparator.naturalOrder()));
             bySimpleName = names;
         }
         return names;

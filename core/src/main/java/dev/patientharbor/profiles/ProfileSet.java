@@ -54,13 +54,15 @@ import java.util.stream.Stream;
  * assertTrue(weather.is(CoastFeed.class));
  * }</pre>
  *
- * <p>Immutable. The code is read when it is first needed, and once; may be used by several threads.
+ * <p>Immutable. Each class of the code is read when it is first needed, and once; jars stay open as
+ * long as the set is in use. May be used by several threads.
  */
 public final class ProfileSet {
 
     private final SetDeclaration declared;
     private final List<CodeRoot> code;
     private final boolean sides;
+    private final boolean all;
     private final Settings settings;
     private final List<Finding> findings;
     private final List<Path> files;
@@ -75,6 +77,7 @@ public final class ProfileSet {
             SetDeclaration declared,
             List<CodeRoot> code,
             boolean sides,
+            boolean all,
             Settings settings,
             List<Finding> findings,
             List<Path> files) {
@@ -82,6 +85,7 @@ public final class ProfileSet {
         this.files = List.copyOf(files);
         this.code = List.copyOf(code);
         this.sides = sides;
+        this.all = all;
         this.settings = settings;
         this.findings = List.copyOf(findings);
     }
@@ -125,6 +129,7 @@ public final class ProfileSet {
                 declared,
                 code,
                 true,
+                false,
                 new Settings(properties, System.getenv(), settings),
                 findings,
                 files);
@@ -145,13 +150,22 @@ public final class ProfileSet {
                                                 new WrittenName(path.toString(), declared.at()),
                                                 path))
                         .toList();
-        return new ProfileSet(declared, roots, false, settings, findings, files);
+        return new ProfileSet(declared, roots, false, all, settings, findings, files);
+    }
+
+    /**
+     * Returns this set, of which each check reads every class of the code: damaged class files are
+     * reported then, though no answer depends on them. Without this only those are that a check
+     * looks at.
+     */
+    public ProfileSet readingAllCode() {
+        return new ProfileSet(declared, code, sides, true, settings, findings, files);
     }
 
     /** Returns this set with other settings. */
     public ProfileSet withSettings(Settings others) {
         RequiredArgument.of(others, "others");
-        return new ProfileSet(declared, code, sides, others, findings, files);
+        return new ProfileSet(declared, code, sides, all, others, findings, files);
     }
 
     /**
@@ -169,7 +183,7 @@ public final class ProfileSet {
         List<CodeRoot> roots = new ArrayList<>(code);
         more.forEach(name -> roots.add(new CodeRoot(name, Path.of(name.text()))));
         SetDeclaration other = declared.with(more, profiles, entries, stated);
-        ProfileSet changed = new ProfileSet(other, roots, sides, settings, findings, files);
+        ProfileSet changed = new ProfileSet(other, roots, sides, all, settings, findings, files);
         if (more.isEmpty() && FactsRequestMaker.of(declared).covers(FactsRequestMaker.of(other))) {
             changed.read = read();
         }
@@ -294,7 +308,7 @@ public final class ProfileSet {
 
     private synchronized Optional<CodePlaces> read() {
         if (read.isEmpty()) {
-            read = Optional.of(CodeReader.readPlaces(code, FactsRequestMaker.of(declared)));
+            read = Optional.of(CodeReader.open(code, FactsRequestMaker.of(declared)));
         }
         return read;
     }
@@ -307,12 +321,12 @@ public final class ProfileSet {
     public synchronized Verdict check(LocalDate today) {
         RequiredArgument.of(today, "today");
         if (answered.filter(answered -> answered.day().equals(today)).isEmpty()) {
-            CodePlaces places = read().orElseThrow();
+            CodePlaces places = read().orElseThrow().anew();
+            if (all) {
+                places.readAll();
+            }
             CheckCircumstances circumstances = new CheckCircumstances(settings, today, findings);
-            Verdict verdict =
-                    sides
-                            ? Checker.check(declared, places, circumstances)
-                            : Checker.check(declared, places.whole(), circumstances);
+            Verdict verdict = Checker.check(declared, places, sides, circumstances);
             answered = Optional.of(new Answered(today, verdict, new HashMap<>()));
         }
         return answered.get().verdict();

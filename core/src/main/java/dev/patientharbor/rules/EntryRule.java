@@ -1,5 +1,6 @@
 package dev.patientharbor.rules;
 
+import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingDetail;
 import dev.patientharbor.finding.FindingKinds;
@@ -86,7 +87,7 @@ final class EntryRule implements CheckRule {
 
     private static NameSearch packages(ResolvedSet set) {
         TreeSet<String> packages = new TreeSet<>();
-        set.code().classes().forEach(facts -> packages.add(facts.packageName()));
+        set.code().names().forEach(name -> packages.add(ClassFacts.packageOf(name)));
         return new NameSearch(packages);
     }
 

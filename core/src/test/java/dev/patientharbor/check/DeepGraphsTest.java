@@ -66,7 +66,7 @@ class DeepGraphsTest {
                         List.of(),
                         List.of(profile),
                         at);
-        return Checker.check(set, MadeUpCode.of(classes), CheckCircumstances.NONE);
+        return Checker.check(set, MadeUpCode.places(classes), false, CheckCircumstances.NONE);
     }
 
     /** What is told; that all links are classes is noted a hundred thousand times. */

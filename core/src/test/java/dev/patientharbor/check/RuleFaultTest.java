@@ -4,7 +4,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
-import dev.patientharbor.code.CodeIndex;
+import dev.patientharbor.code.CodePlaces;
 import dev.patientharbor.code.MadeUpCode;
 import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.inherited.CodeSide;
@@ -36,8 +36,8 @@ public class RuleFaultTest {
 
     private static Verdict check(List<CheckRule> rules) {
         SourcePosition at = SourcePosition.startOf("f");
-        CodeIndex code =
-                MadeUpCode.of(
+        CodePlaces code =
+                MadeUpCode.places(
                         List.of(
                                 MadeUpCode.classOf(
                                         "p.Desk",
@@ -72,7 +72,11 @@ public class RuleFaultTest {
                                         at)),
                         at);
         return Checker.check(
-                set, code, List.of(CodeSide.ofAll(set, code)), CheckCircumstances.NONE, rules);
+                set,
+                code,
+                List.of(CodeSide.ofAll(set, code.whole())),
+                CheckCircumstances.NONE,
+                rules);
     }
 
     @Test

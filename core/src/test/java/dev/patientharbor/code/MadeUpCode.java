@@ -1,5 +1,9 @@
 package dev.patientharbor.code;
 
+import dev.patientharbor.finding.SourcePosition;
+import dev.patientharbor.terms.WrittenName;
+import java.nio.file.Path;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -12,8 +16,23 @@ public final class MadeUpCode {
     private MadeUpCode() {}
 
     public static CodeIndex of(List<ClassFacts> classes) {
-        return new CodeIndex(
-                classes, Map.of(), List.of(), new JdkClasses(FactsRequest.NOTHING.ofJdk()));
+        return places(classes).whole();
+    }
+
+    public static CodePlaces places(List<ClassFacts> classes) {
+        Map<String, CodeEntry> entries = new HashMap<>();
+        classes.forEach(facts -> entries.putIfAbsent(facts.name(), new CodeEntry(facts)));
+        CodeRoot root =
+                new CodeRoot(
+                        new WrittenName("made up", SourcePosition.classNamed("p.Test")),
+                        Path.of("made-up"));
+        return new CodePlaces(
+                new OpenedCode(
+                        List.of(root),
+                        List.of(List.of(new ClassSource(root.path(), List.of(), null))),
+                        List.of(),
+                        FactsRequest.NOTHING,
+                        source -> entries));
     }
 
     public static ClassFacts contract(String name) {

@@ -47,9 +47,12 @@ class ReflectionAgreesTest {
             }
         }
         CodeIndex code =
-                CodeReader.read(
-                        RealClasses.ofTheBuild().stream().map(ReflectionAgreesTest::root).toList(),
-                        CONTRACTS);
+                CodeReader.open(
+                                RealClasses.ofTheBuild().stream()
+                                        .map(ReflectionAgreesTest::root)
+                                        .toList(),
+                                CONTRACTS)
+                        .whole();
         for (ClassFacts facts : code.sorted()) {
             compared += compare(facts, differences);
         }

@@ -79,7 +79,7 @@ class WantedTest {
                         "nothing");
         FactsRequest request =
                 new FactsRequest(Set.of(), Set.of(), methods, false, Set.of(), Set.of());
-        CodeIndex code = CodeReader.read(List.of(root("here", classes)), request);
+        CodeIndex code = CodeReader.readAll(List.of(root("here", classes)), request).whole();
         Map<String, String> expected = new TreeMap<>();
         expected.put("text", "coast");
         expected.put("field", "constant");
@@ -103,7 +103,8 @@ class WantedTest {
                                         method,
                                         constant.key(code).orElse("no constant of the enum")));
         assertEquals(expected, read);
-        CodeIndex unasked = CodeReader.read(List.of(root("here", classes)), FactsRequest.NOTHING);
+        CodeIndex unasked =
+                CodeReader.readAll(List.of(root("here", classes)), FactsRequest.NOTHING).whole();
         assertEquals(Map.of(), unasked.find("p.Feed").orElseThrow().bodies().constants());
     }
 
@@ -119,10 +120,16 @@ class WantedTest {
                         class Named { int size() { return 1; } }
                         """);
         CodeIndex code =
-                CodeReader.read(
-                        List.of(root("here", classes)),
-                        new FactsRequest(
-                                Set.of("Named"), Set.of(), Set.of(), true, Set.of(), Set.of()));
+                CodeReader.open(
+                                List.of(root("here", classes)),
+                                new FactsRequest(
+                                        Set.of("Named"),
+                                        Set.of(),
+                                        Set.of(),
+                                        true,
+                                        Set.of(),
+                                        Set.of()))
+                        .whole();
         assertEquals(
                 List.of("level", "ring"),
                 code.find("p.Gauge").orElseThrow().methods().stream()
@@ -151,7 +158,7 @@ class WantedTest {
                         root("c", two.resolve("../" + two.getFileName())),
                         root("d", three),
                         root("e", temp));
-        CodePlaces places = CodeReader.readPlaces(roots, FactsRequest.NOTHING);
+        CodePlaces places = CodeReader.open(roots, FactsRequest.NOTHING);
         CodeIndex left = places.only(List.of(roots.get(0).written(), roots.get(1).written()));
         CodeIndex right = places.only(List.of(roots.get(2).written()));
         CodeIndex other = places.only(List.of(roots.get(3).written()));
@@ -163,8 +170,12 @@ class WantedTest {
                 left.find("p.Same").orElseThrow(),
                 places.whole().find("p.Same").orElseThrow(),
                 "the first place wins");
+        assertEquals(List.of(), places.findings(), "nobody looked at what is broken");
+        assertEquals(3, places.lookedAt());
+        places.readAll();
         assertEquals(
                 List.of("unreadable-class"),
-                places.whole().findings().stream().map(one2 -> one2.kind().id()).toList());
+                places.findings().stream().map(finding -> finding.kind().id()).toList());
+        assertEquals(List.of(), places.anew().findings(), "another check has not looked");
     }
 }

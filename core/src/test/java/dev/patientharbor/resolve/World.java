@@ -3,6 +3,7 @@ package dev.patientharbor.resolve;
 import dev.patientharbor.code.AnnotationFacts;
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.CodeIndex;
+import dev.patientharbor.code.CodePlaces;
 import dev.patientharbor.code.MadeUpCode;
 import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.model.Area;
@@ -310,6 +311,10 @@ final class World {
 
     CodeIndex code() {
         return MadeUpCode.of(classes);
+    }
+
+    CodePlaces places() {
+        return MadeUpCode.places(classes);
     }
 
     SetDeclaration set() {

@@ -53,6 +53,8 @@ public final class CheckText {
                                 + ReportWording.count(verdict.entryConsumers(), "entry consumer")
                                 + " · "
                                 + verdict.classesRead()
+                                + " of "
+                                + verdict.classesThere()
                                 + " classes read")
                 .end();
         if (!verdict.profiles().isEmpty()) {

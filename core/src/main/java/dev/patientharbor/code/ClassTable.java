@@ -1,0 +1,134 @@
+package dev.patientharbor.code;
+
+import dev.patientharbor.finding.Finding;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.function.Consumer;
+
+/**
+ * The classes of some folders and jars, by name, as a class path finds them: of two classes of one
+ * name the first. What is in them is read when it is asked for.
+ *
+ * <p>May be used by several threads. What is worked out of all classes is kept.
+ */
+final class ClassTable {
+
+    private final FactsRequest request;
+    private final JdkClasses jdk;
+    private final List<ServiceLists> services;
+    private final Map<String, CodeEntry> byName = new HashMap<>();
+    private Map<String, List<String>> byPackage;
+    private Map<String, List<String>> subtypes;
+    private boolean allRead;
+
+    /**
+     * @param places the classes of each folder or jar by name, in the order of the class path
+     * @param services their lists of services, in the same order
+     * @param request what is read of a class
+     * @param jdk the classes of the running Java
+     */
+    ClassTable(
+            List<Map<String, CodeEntry>> places,
+            List<ServiceLists> services,
+            FactsRequest request,
+            JdkClasses jdk) {
+        this.request = request;
+        this.jdk = jdk;
+        this.services = List.copyOf(services);
+        places.forEach(place -> place.forEach(byName::putIfAbsent));
+    }
+
+    /** Returns the names of all classes, in no particular order; none of them is read for it. */
+    Collection<String> names() {
+        return byName.keySet();
+    }
+
+    int size() {
+        return byName.size();
+    }
+
+    boolean has(String binaryName) {
+        return byName.containsKey(binaryName);
+    }
+
+    /** Returns the entry of a class of the code, or null. */
+    CodeEntry entry(String binaryName) {
+        return byName.get(binaryName);
+    }
+
+    Collection<CodeEntry> entries() {
+        return byName.values();
+    }
+
+    FactsRequest request() {
+        return request;
+    }
+
+    JdkClasses jdk() {
+        return jdk;
+    }
+
+    /** Returns the classes that the service files list for a contract, in order, each once. */
+    List<String> services(String contract, Consumer<Finding> unreadable) {
+        return services.stream()
+                .flatMap(lists -> lists.listed(contract, unreadable))
+                .distinct()
+                .toList();
+    }
+
+    /** Reads every list of services. */
+    void readServices(Consumer<Finding> unreadable) {
+        services.forEach(
+                lists ->
+                        lists.contracts()
+                                .forEach(contract -> lists.listed(contract, unreadable).count()));
+    }
+
+    /** Returns the names of the classes of each package. */
+    synchronized Map<String, List<String>> byPackage() {
+        if (byPackage == null) {
+            byPackage = new HashMap<>();
+            for (String name : byName.keySet()) {
+                byPackage
+                        .computeIfAbsent(ClassFacts.packageOf(name), key -> new ArrayList<>())
+                        .add(name);
+            }
+        }
+        return byPackage;
+    }
+
+    /** Reads all that was not read yet, with a number of threads. */
+    synchronized void readAll(int threads) {
+        if (!allRead) {
+            CodeReader.inParallel(threads, List.copyOf(byName.values()), this::read);
+            allRead = true;
+        }
+    }
+
+    private void read(CodeEntry entry) {
+        entry.facts(request);
+    }
+
+    /** Returns the names of the classes that name a class as their superclass or interface. */
+    synchronized Map<String, List<String>> subtypes() {
+        if (subtypes == null) {
+            subtypes = new HashMap<>();
+            new TreeMap<>(byName)
+                    .values()
+                    .forEach(entry -> entry.facts(request).ifPresent(this::addSubtype));
+        }
+        return subtypes;
+    }
+
+    private void addSubtype(ClassFacts facts) {
+        List<String> supertypes = new ArrayList<>(facts.interfaces());
+        facts.superName().ifPresent(supertypes::add);
+        for (String supertype : supertypes) {
+            subtypes.computeIfAbsent(supertype, name -> new ArrayList<>(2)).add(facts.name());
+        }
+    }
+}

@@ -1,0 +1,165 @@
+package dev.patientharbor.code;
+
+import dev.patientharbor.files.FileIdentity;
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.terms.WrittenName;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.Function;
+
+/**
+ * The folders and jars of a set, opened: what classes there are is known, what is in them is read
+ * when it is asked for, once, whoever asks. Jars stay open as long as this is in use.
+ *
+ * <p>May be used by several threads.
+ */
+final class OpenedCode {
+
+    private final List<CodeRoot> roots;
+    private final List<List<ClassSource>> byRoot;
+    private final List<Finding> findings;
+    private final FactsRequest request;
+    private final JdkClasses jdk;
+    private final Map<WrittenName, List<Integer>> numbers = new HashMap<>();
+    private final Map<ClassSource, Map<String, CodeEntry>> entries = new LinkedHashMap<>();
+    private final Map<Set<ClassSource>, ClassTable> tables = new HashMap<>();
+
+    /**
+     * @param byRoot the sources that each root names; several roots may have one in common
+     * @param findings what could not be opened
+     */
+    OpenedCode(
+            List<CodeRoot> roots,
+            List<List<ClassSource>> byRoot,
+            List<Finding> findings,
+            FactsRequest request) {
+        this(roots, byRoot, findings, request, OpenedCode::entries);
+    }
+
+    /**
+     * @param entriesOf gives the classes of a source by name
+     */
+    OpenedCode(
+            List<CodeRoot> roots,
+            List<List<ClassSource>> byRoot,
+            List<Finding> findings,
+            FactsRequest request,
+            Function<ClassSource, Map<String, CodeEntry>> entriesOf) {
+        this.roots = List.copyOf(roots);
+        this.byRoot = List.copyOf(byRoot);
+        this.findings = findings.stream().sorted(Finding.ORDER).toList();
+        this.request = request;
+        jdk = new JdkClasses(request.ofJdk());
+        for (int i = 0; i < roots.size(); i++) {
+            numbers.computeIfAbsent(roots.get(i).written(), name -> new ArrayList<>(1)).add(i);
+        }
+        for (List<ClassSource> sources : byRoot) {
+            for (ClassSource source : sources) {
+                entries.computeIfAbsent(source, entriesOf);
+            }
+        }
+    }
+
+    private static Map<String, CodeEntry> entries(ClassSource source) {
+        Map<String, CodeEntry> found = new HashMap<>(source.classFiles().size() * 2);
+        PackageStart start = PackageStart.of(source.classFiles());
+        for (ClassFile file : source.classFiles()) {
+            String name = start.className(file);
+            found.put(name, new CodeEntry(name, file));
+        }
+        return found;
+    }
+
+    /** Returns what could not be opened, in order of place. */
+    List<Finding> findings() {
+        return findings;
+    }
+
+    /** Returns the places as they are written. */
+    Set<WrittenName> places() {
+        return numbers.keySet();
+    }
+
+    /** Returns the classes of some places, in the order in which the places are named. */
+    synchronized ClassTable table(Collection<WrittenName> places) {
+        Set<ClassSource> sources = new LinkedHashSet<>();
+        roots(places).forEach(root -> sources.addAll(byRoot.get(root)));
+        ClassTable known = tables.get(sources);
+        if (known == null) {
+            known =
+                    new ClassTable(
+                            sources.stream().map(entries::get).toList(),
+                            sources.stream().map(ServiceLists::new).toList(),
+                            request,
+                            jdk);
+            tables.put(sources, known);
+        }
+        return known;
+    }
+
+    /** The numbers of the roots that some places are, in the order in which they are named. */
+    private List<Integer> roots(Collection<WrittenName> places) {
+        return places.stream()
+                .flatMap(place -> numbers.getOrDefault(place, List.of()).stream())
+                .distinct()
+                .sorted()
+                .toList();
+    }
+
+    /** Returns the places in which a class of a name is. */
+    Set<WrittenName> having(String className) {
+        Set<WrittenName> places = new LinkedHashSet<>(2);
+        for (int i = 0; i < roots.size(); i++) {
+            for (ClassSource source : byRoot.get(i)) {
+                if (entries.get(source).containsKey(className)) {
+                    places.add(roots.get(i).written());
+                }
+            }
+        }
+        return places;
+    }
+
+    /** Returns the folders and jars that some places are, absolute, in the order of the places. */
+    List<Path> paths(Collection<WrittenName> places) {
+        return roots(places).stream()
+                .flatMap(root -> byRoot.get(root).stream())
+                .map(ClassSource::path)
+                .distinct()
+                .toList();
+    }
+
+    /** Returns whether a file is a jar, a class file or a list of services of this code. */
+    boolean isReadFrom(Path file) {
+        Object identity = FileIdentity.of(file);
+        return entries.keySet().stream()
+                .anyMatch(
+                        source ->
+                                Files.isDirectory(source.path())
+                                        ? source.has(identity) || isIn(file, source.path())
+                                        : FileIdentity.of(source.path()).equals(identity));
+    }
+
+    /** Returns whether a file would be read, were it there when the folder is opened again. */
+    private static boolean isIn(Path file, Path place) {
+        try {
+            Path real = file.toRealPath();
+            Path folder = place.toRealPath();
+            return real.startsWith(folder)
+                    && ClassSource.isWanted(
+                            folder.relativize(real)
+                                    .toString()
+                                    .replace(java.io.File.separatorChar, '/'));
+        } catch (IOException notThere) {
+            return false;
+        }
+    }
+}
