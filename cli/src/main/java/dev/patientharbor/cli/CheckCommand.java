@@ -22,7 +22,6 @@ final class CheckCommand {
                         "Reports whether every profile is complete, and every mistake with its"
                                 + " reason.",
                         Format.values())
-                .addOption(CommandOptions.allCode())
                 .addOption(CommandOptions.build())
                 .addOption(CommandOptions.timeLimit());
     }

@@ -82,6 +82,12 @@ final class CommandOptions {
                         .splitRegexSynopsisLabel(",")
                         .build());
         spec.addOption(
+                OptionSpec.builder(ALL_CODE)
+                        .description(
+                                "Read every class of the code, and report those that are damaged;"
+                                        + " without it only those on which an answer depends.")
+                        .build());
+        spec.addOption(
                 OptionSpec.builder(INSIDE_FOLDER)
                         .description(
                                 "Read nothing that the file names outside its own folder: no"
@@ -143,15 +149,7 @@ final class CommandOptions {
                 .build();
     }
 
-    /** Of check: whether classes are read on which no answer depends. */
-    static OptionSpec allCode() {
-        return OptionSpec.builder(ALL_CODE)
-                .description(
-                        "Read every class of the code, and report those that are damaged; without"
-                                + " it those alone on which an answer depends.")
-                .build();
-    }
-
+    /** Whether classes are read too on which no answer depends. */
     static boolean isAllCode(ParseResult parsed) {
         return parsed.hasMatchedOption(ALL_CODE);
     }

@@ -46,9 +46,24 @@ class RandomEditsTest {
                 assertTrue(ran.code() < 2, "seed " + seed + "\n" + ran.err() + "\n" + text);
                 assertFalse(ran.out().isBlank(), "seed " + seed + "\n" + text);
                 codes.merge(ran.code(), 1, Integer::sum);
+                if (seed % 2 == 0) {
+                    // What is read beyond what an answer depends on changes no answer.
+                    Ran all =
+                            Ran.line(
+                                    command
+                                            + " "
+                                            + file
+                                            + " --code ../examples/target/classes --all-code");
+                    assertEquals(withoutCount(all.out()), withoutCount(ran.out()), "seed " + seed);
+                    assertEquals(all.code(), ran.code(), "seed " + seed);
+                }
             }
         }
         assertEquals(List.of(0, 1), List.copyOf(codes.keySet()), codes.toString());
+    }
+
+    private static String withoutCount(String text) {
+        return text.replaceFirst("\\d+ of (\\d+)\\s+classes\\s+read", "$1 classes");
     }
 
     private static String edited(String text, Random random) {

@@ -3,7 +3,6 @@ package dev.patientharbor.code;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.SourcePosition;
-import java.io.UncheckedIOException;
 import java.util.List;
 import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
@@ -29,17 +28,6 @@ public final class CodeReader {
     /** Opens each place once, so that profiles may see some of them only; reads no class yet. */
     public static CodePlaces open(List<CodeRoot> roots, FactsRequest request) {
         return new CodePlaces(opened(roots, request));
-    }
-
-    /**
-     * Opens some places and reads all their classes. A place that is missing becomes a finding.
-     *
-     * @throws UncheckedIOException if a folder cannot be listed
-     */
-    public static CodePlaces readAll(List<CodeRoot> roots, FactsRequest request) {
-        CodePlaces places = open(roots, request);
-        places.readAll();
-        return places;
     }
 
     private static OpenedCode opened(List<CodeRoot> roots, FactsRequest request) {

@@ -79,7 +79,7 @@ class WantedTest {
                         "nothing");
         FactsRequest request =
                 new FactsRequest(Set.of(), Set.of(), methods, false, Set.of(), Set.of());
-        CodeIndex code = CodeReader.readAll(List.of(root("here", classes)), request).whole();
+        CodeIndex code = CodeReader.open(List.of(root("here", classes)), request).whole();
         Map<String, String> expected = new TreeMap<>();
         expected.put("text", "coast");
         expected.put("field", "constant");
@@ -104,7 +104,7 @@ class WantedTest {
                                         constant.key(code).orElse("no constant of the enum")));
         assertEquals(expected, read);
         CodeIndex unasked =
-                CodeReader.readAll(List.of(root("here", classes)), FactsRequest.NOTHING).whole();
+                CodeReader.open(List.of(root("here", classes)), FactsRequest.NOTHING).whole();
         assertEquals(Map.of(), unasked.find("p.Feed").orElseThrow().bodies().constants());
     }
 

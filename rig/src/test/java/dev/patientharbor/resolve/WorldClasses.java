@@ -34,8 +34,13 @@ final class WorldClasses extends ClassLoader {
         if (!name.startsWith("p.")) {
             throw new ClassNotFoundException(name);
         }
-        byte[] bytes = name.startsWith("p.C") ? contract(name) : ofClass(name);
+        byte[] bytes = bytes(name);
         return defineClass(name, bytes, 0, bytes.length);
+    }
+
+    /** The class file of a class of the world. */
+    byte[] bytes(String name) {
+        return name.startsWith("p.C") ? contract(name) : ofClass(name);
     }
 
     private static byte[] contract(String name) {

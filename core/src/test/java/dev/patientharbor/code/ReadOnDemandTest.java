@@ -1,0 +1,207 @@
+package dev.patientharbor.code;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertSame;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import dev.patientharbor.files.SizeLimit;
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.SourcePosition;
+import dev.patientharbor.terms.WrittenName;
+import dev.patientharbor.testing.JavaCode;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import java.util.TreeMap;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.Function;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Class files stay closed until somebody asks; what is answered does not depend on who did. */
+class ReadOnDemandTest {
+
+    private static final FactsRequest REQUEST = FactsRequest.of(true, java.util.Set.of());
+
+    private static CodePlaces open(Path... places) {
+        return CodeReader.open(
+                java.util.Arrays.stream(places)
+                        .map(
+                                path ->
+                                        new CodeRoot(
+                                                new WrittenName(
+                                                        path.toString(),
+                                                        SourcePosition.startOf("here")),
+                                                path))
+                        .toList(),
+                REQUEST);
+    }
+
+    private record Counted(ClassFile file, AtomicInteger reads) implements ClassFile {
+        @Override
+        public String name() {
+            return file.name();
+        }
+
+        @Override
+        public String place() {
+            return file.place();
+        }
+
+        @Override
+        public byte[] bytes(SizeLimit limit) throws IOException {
+            reads.incrementAndGet();
+            return file.bytes(limit);
+        }
+    }
+
+    @Test
+    void sixty_four_threads_ask_one_index_and_each_file_is_read_once() throws Exception {
+        Path jar = RealClasses.ofTheBuild().get(0);
+        ClassSource source = JarSource.open(jar, "real.jar");
+        Map<String, AtomicInteger> reads = new ConcurrentHashMap<>();
+        Map<String, CodeEntry> entries = new TreeMap<>();
+        PackageStart start = PackageStart.of(source.classFiles());
+        for (ClassFile file : source.classFiles()) {
+            AtomicInteger count = new AtomicInteger();
+            String name = start.className(file);
+            reads.put(name, count);
+            entries.put(name, new CodeEntry(name, new Counted(file, count)));
+        }
+        ClassTable table =
+                new ClassTable(
+                        List.of(entries), List.of(), REQUEST, new JdkClasses(REQUEST.ofJdk()));
+        CodeIndex index = new CodeIndex(table, new LookedAt(), List.of());
+        List<String> names = List.copyOf(entries.keySet());
+        Map<String, ClassFacts> first = new ConcurrentHashMap<>();
+        Callable<Integer> asker =
+                () -> {
+                    List<String> mine = new ArrayList<>(names);
+                    Collections.shuffle(mine);
+                    for (String name : mine.subList(0, mine.size() / 2)) {
+                        ClassFacts facts = index.find(name).orElseThrow();
+                        ClassFacts known = first.putIfAbsent(name, facts);
+                        assertSame(known == null ? facts : known, facts);
+                    }
+                    return index.subtypesOf("java.lang.Object").size();
+                };
+        ExecutorService pool = Executors.newFixedThreadPool(64);
+        try {
+            for (Future<Integer> answer : pool.invokeAll(Collections.nCopies(64, asker))) {
+                assertEquals(names.size(), answer.get() + interfaces(index), "subtypes of Object");
+            }
+        } finally {
+            pool.shutdownNow();
+        }
+        reads.forEach((name, count) -> assertEquals(1, count.get(), name));
+    }
+
+    /** What the class file of an interface names as its superclass is Object as well. */
+    private static int interfaces(CodeIndex index) {
+        return (int)
+                index.classes().stream()
+                        .filter(facts -> facts.superName().isPresent())
+                        .filter(facts -> !isOfObject(index, facts))
+                        .count();
+    }
+
+    private static boolean isOfObject(CodeIndex index, ClassFacts facts) {
+        for (Optional<String> above = facts.superName(); above.isPresent(); ) {
+            if (above.get().equals("java.lang.Object")) {
+                return true;
+            }
+            above =
+                    index.inCode(above.get())
+                            ? index.find(above.get()).flatMap(ClassFacts::superName)
+                            : Optional.empty();
+        }
+        return false;
+    }
+
+    @Test
+    void what_is_answered_does_not_depend_on_what_was_asked_before() {
+        Path[] jars = RealClasses.ofTheBuild().toArray(Path[]::new);
+        CodePlaces read = open(jars);
+        read.readAll();
+        CodeIndex all = read.whole();
+        List<String> names = all.names().stream().sorted().toList();
+        Random random = new Random(7);
+        CodePlaces lazy = open(jars);
+        CodeIndex index = lazy.whole();
+        List<Function<CodeIndex, Object>> questions = new ArrayList<>();
+        for (int i = 0; i < 400; i++) {
+            String name = names.get(random.nextInt(names.size()));
+            questions.add(code -> code.find(name));
+            String packageName = ClassFacts.packageOf(name);
+            questions.add(code -> code.inPackage(ClassPattern.of(packageName + ".*")));
+        }
+        for (Function<CodeIndex, Object> question : questions) {
+            assertEquals(question.apply(all), question.apply(index));
+        }
+        assertTrue(lazy.lookedAt() < names.size(), lazy.lookedAt() + " of " + names.size());
+        for (int i = 0; i < 40; i++) {
+            String name = names.get(random.nextInt(names.size()));
+            assertEquals(all.subtypesOf(name), index.subtypesOf(name), name);
+        }
+        assertEquals(names.size(), lazy.lookedAt());
+        assertEquals(0, lazy.anew().lookedAt(), "another check has not looked");
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        // where the folder starts, what is asked for, whether it is found
+        ".,              p.q.Gauge,   true",
+        "p,              p.q.Gauge,   true",
+        "p/q,            p.q.Gauge,   true",
+        "p/q,            Gauge,       false",
+        "..,             p.q.Gauge,   true",
+        "..,             p.q.Missing, false"
+    })
+    void packages_may_start_further_in_or_further_out_than_the_folder(
+            String from, String name, boolean isFound) {
+        Path classes = JavaCode.compileAnew("package p.q;\npublic interface Gauge {}\n");
+        // The folder above it holds nothing else.
+        Path alone = JavaCode.newFolder();
+        Path code = alone.resolve("classes");
+        try {
+            Files.move(classes, code);
+        } catch (IOException fault) {
+            throw new IllegalStateException(fault);
+        }
+        CodePlaces places = open(code.resolve(from).normalize());
+        assertEquals(isFound, places.whole().find(name).isPresent());
+        assertEquals(List.of(), places.findings());
+    }
+
+    @Test
+    void a_class_that_stands_where_another_one_would_be_is_reported_when_somebody_looks()
+            throws IOException {
+        Path classes = JavaCode.compileAnew("package p;\nclass A {}\nclass B {}\nclass C {}\n");
+        Files.move(classes.resolve("p/C.class"), classes.resolve("p/Other.class"));
+        CodePlaces places = open(classes);
+        CodeIndex code = places.whole();
+        assertTrue(code.find("p.A").isPresent());
+        assertEquals(Optional.empty(), code.find("p.C"), "no class loader finds it there");
+        assertEquals(List.of(), places.findings());
+        assertEquals(Optional.empty(), code.find("p.Other"));
+        assertEquals(
+                List.of("it holds p.C, and stands where p.Other would be"),
+                places.findings().stream()
+                        .map(Finding::message)
+                        .map(message -> message.replaceFirst("(?s).*read: (.*)\\.$", "$1"))
+                        .toList());
+        assertEquals(2, places.lookedAt(), "a name without a file is nothing to look at");
+    }
+}
