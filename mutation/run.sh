@@ -24,7 +24,7 @@ libraries=$(for each in $modules; do tr ':' '\n' <"$each/target/classpath.txt"; 
 work=$root/mutation-work
 rm -rf "$work"
 trap 'rm -rf "$work"' EXIT
-mkdir -p "$work/src/test/resources" "$work/src/main/java"
+mkdir -p "$work/src/test/resources" "$work/src/main/java" "$root/target/mutation"
 cp -R cli/src/test/resources/. notation/src/test/resources/. "$work/src/test/resources"
 cp -R core/src/main/java/. "$work/src/main/java"
 cd "$work"
