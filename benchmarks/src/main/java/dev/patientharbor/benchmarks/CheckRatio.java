@@ -17,12 +17,16 @@ import java.util.Locale;
  * A check of a large application against the yardstick, in the same run: cold (each in a new Java
  * process, the two in turn) and warm (again and again in one process).
  *
- * <p>Arguments: the number of classes, then one or more numbers of profiles.
+ * <p>Arguments: the number of classes, then one or more numbers of profiles, or {@code reached=N}
+ * for one profile by which only so many classes are reached, or {@code unmet=N} for the same with
+ * one need that nothing meets.
  */
 public final class CheckRatio {
 
     private static final int COLD_RUNS = 5;
     private static final int WARM_RUNS = 9;
+
+    private static int lastRead;
 
     private CheckRatio() {}
 
@@ -34,7 +38,8 @@ public final class CheckRatio {
         int size = Integer.parseInt(args[0]);
         Path folder = Files.createTempDirectory("town");
         Path jar = folder.resolve("town.jar");
-        new Town(size).writeJar(jar);
+        Town town = new Town(size);
+        town.writeJar(jar);
         System.out.printf(
                 Locale.ROOT,
                 "%d classes, jar of %.1f MB, %s%n",
@@ -43,7 +48,13 @@ public final class CheckRatio {
                 Runtime.version());
         for (String profiles : Arrays.copyOfRange(args, 1, args.length)) {
             Path file = folder.resolve("town" + profiles + ".harbor.yaml");
-            new Town(size).writeProfiles(file, jar, Integer.parseInt(profiles));
+            String[] words = profiles.split("=");
+            if (words.length == 1) {
+                new Town(size).writeProfiles(file, jar, Integer.parseInt(profiles));
+            } else {
+                boolean unmet = words[0].equals("unmet");
+                town.writeReached(file, jar, Integer.parseInt(words[1]), unmet);
+            }
             measure(profiles, file, jar);
         }
     }
@@ -72,9 +83,10 @@ public final class CheckRatio {
         }
         System.out.printf(
                 Locale.ROOT,
-                "%3s profiles: cold %.2f (yardstick %.2f s), warm %.2f times the yardstick;"
-                        + " peak memory %.0f MB (yardstick %.0f MB)%n",
+                "%3s: %d classes read, cold %.2f (yardstick %.2f s), warm %.2f times the"
+                        + " yardstick; peak memory %.0f MB (yardstick %.0f MB)%n",
                 profiles,
+                lastRead,
                 median(ratios),
                 median(yardsticks),
                 median(warm.subList(WARM_RUNS / 2, WARM_RUNS)),
@@ -136,8 +148,10 @@ public final class CheckRatio {
     private static void check(Path path) {
         Verdict verdict = ProfileFiles.read(path).check(LocalDate.EPOCH);
         String text = CheckText.render(verdict, TextLayout.plain(100));
-        if (!text.contains("complete") || text.contains("INCOMPLETE")) {
+        boolean unmet = path.getFileName().toString().contains("unmet");
+        if (!text.contains("complete") && !unmet || text.contains("INCOMPLETE") != unmet) {
             throw new IllegalStateException(text.substring(0, Math.min(5000, text.length())));
         }
+        lastRead = verdict.classesRead();
     }
 }

@@ -4,6 +4,11 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.BitSet;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
 import java.util.Random;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
@@ -26,6 +31,7 @@ final class Town {
     private final int size;
     private final Random random = new Random(20260101);
     private final int contracts;
+    private final Map<String, List<Integer>> asks = new HashMap<>();
 
     Town(int size) {
         this.size = size;
@@ -89,6 +95,43 @@ final class Town {
         Files.writeString(file, text);
     }
 
+    /**
+     * Writes a profile file by which only so many classes are reached: the last ones, and what they
+     * lead to. Bindings are written out, and nothing is wrong. The jar was written before.
+     *
+     * @param unmet whether one binding is missing
+     */
+    void writeReached(Path file, Path jar, int reached, boolean unmet) throws IOException {
+        BitSet bound = new BitSet();
+        int first = contracts;
+        while (first > 0 && 2 * bound.cardinality() + contracts - first < reached) {
+            follow(implementation(--first, 1), bound);
+        }
+        StringBuilder text = new StringBuilder("patient-harbor: 1\ntitle: Town\n");
+        text.append("code: [").append(jar.getFileName()).append("]\nentry:\n");
+        for (int i = first; i < contracts; i++) {
+            text.append("  - ").append(implementation(i, 1)).append('\n');
+        }
+        text.append("profiles:\n  profile0:\n    bindings:\n");
+        for (int i = bound.nextSetBit(0); i >= 0; i = bound.nextSetBit(i + 1)) {
+            if (!unmet || i != bound.length() - 1) {
+                text.append("      ").append(contract(i)).append(": ");
+                text.append(implementation(i, 0)).append('\n');
+            }
+        }
+        Files.writeString(file, text);
+    }
+
+    /** Adds the contracts to which a class leads, by the first implementation of each. */
+    private void follow(String name, BitSet met) {
+        for (int asked : asks.getOrDefault(name, List.of())) {
+            if (!met.get(asked)) {
+                met.set(asked);
+                follow(implementation(asked, 0), met);
+            }
+        }
+    }
+
     private static void put(ZipOutputStream jar, String name, byte[] bytes) throws IOException {
         ZipEntry entry = new ZipEntry(name.replace('.', '/') + ".class");
         entry.setTime(0);
@@ -130,6 +173,7 @@ final class Town {
         StringBuilder descriptor = new StringBuilder("(");
         for (int i = 0; i < needs; i++) {
             int asked = from + random.nextInt(contracts - from);
+            asks.computeIfAbsent(name, key -> new ArrayList<>(3)).add(asked);
             descriptor.append('L').append(contract(asked).replace('.', '/')).append(';');
         }
         MethodVisitor made =

@@ -3,12 +3,12 @@ package dev.patientharbor.code;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Path;
-import java.util.Comparator;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
 import java.util.zip.ZipFile;
 
-/** The class and service files of one folder or jar, sorted by name; open until closed. */
+/** The class and service files of one folder or jar, in no particular order; open until closed. */
 final class ClassSource {
 
     private static final String CLASS = ".class";
@@ -29,10 +29,11 @@ final class ClassSource {
      */
     ClassSource(Path path, List<ClassFile> files, ZipFile jar) {
         this.path = path;
-        List<ClassFile> sorted =
-                files.stream().sorted(Comparator.comparing(ClassFile::name)).toList();
-        classFiles = sorted.stream().filter(file -> isClass(file.name())).toList();
-        serviceFiles = sorted.stream().filter(file -> isServices(file.name())).toList();
+        classFiles = new ArrayList<>(files.size());
+        serviceFiles = new ArrayList<>(0);
+        for (ClassFile file : files) {
+            (isServices(file.name()) ? serviceFiles : classFiles).add(file);
+        }
         this.jar = jar;
     }
 

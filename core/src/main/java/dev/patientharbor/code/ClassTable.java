@@ -20,7 +20,7 @@ final class ClassTable {
     private final FactsRequest request;
     private final JdkClasses jdk;
     private final List<ServiceLists> services;
-    private final Map<String, CodeEntry> byName = new HashMap<>();
+    private final Map<String, CodeEntry> byName;
     private Map<String, List<String>> byPackage;
     private Map<String, List<String>> subtypes;
     private boolean allRead;
@@ -39,7 +39,14 @@ final class ClassTable {
         this.request = request;
         this.jdk = jdk;
         this.services = List.copyOf(services);
-        places.forEach(place -> place.forEach(byName::putIfAbsent));
+        byName = places.size() == 1 ? places.get(0) : joined(places);
+    }
+
+    private static Map<String, CodeEntry> joined(List<Map<String, CodeEntry>> places) {
+        int size = places.stream().mapToInt(Map::size).sum();
+        Map<String, CodeEntry> all = new HashMap<>(size * 2);
+        places.forEach(place -> place.forEach(all::putIfAbsent));
+        return all;
     }
 
     /** Returns the names of all classes, in no particular order; none of them is read for it. */

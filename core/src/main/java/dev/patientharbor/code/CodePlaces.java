@@ -42,6 +42,16 @@ public final class CodePlaces {
                 code.table(places), table -> new CodeIndex(table, lookedAt, code.findings()));
     }
 
+    /**
+     * Begins to read classes that will probably be asked for.
+     *
+     * @param names class names and patterns as users write them, in the order of the questions
+     * @param packages where short names are looked up
+     */
+    public ReadAhead readAhead(Collection<String> names, List<String> packages) {
+        return ReadAhead.of(code.table(code.places()), names, packages);
+    }
+
     /** Reads every class and every list of services, whether anybody asks for it or not. */
     public void readAll() {
         whole().readAll();

@@ -82,9 +82,7 @@ final class JarSource {
         ZipFile jar = new ZipFile(path.toFile());
         try {
             OpenJar open = new OpenJar(jar, place);
-            List<ClassFile> files = new ArrayList<>();
-            versions(jar, Files.size(path), place)
-                    .forEach((name, version) -> files.add(new InJar(open, name, version)));
+            List<ClassFile> files = files(open, Files.size(path));
             return new ClassSource(path.toAbsolutePath().normalize(), files, jar);
         } catch (IOException | RuntimeException fault) {
             jar.close();
@@ -92,42 +90,53 @@ final class JarSource {
         }
     }
 
-    /**
-     * Returns what is read by the name that a class loader knows, with the folder of its version.
-     */
-    private static Map<String, String> versions(ZipFile jar, long size, String place)
-            throws IOException {
-        boolean versions = isMultiRelease(jar);
-        Map<String, String> entries = new HashMap<>();
-        Map<String, Integer> versionOf = new HashMap<>(0);
+    private static List<ClassFile> files(OpenJar in, long size) throws IOException {
+        boolean hasVersions = isMultiRelease(in.jar());
+        List<ClassFile> files = new ArrayList<>(in.jar().size());
+        Map<String, VersionedEntry> versioned = new HashMap<>(0);
         long packed = 0;
         long unpacked = 0;
-        for (Enumeration<? extends ZipEntry> all = jar.entries(); all.hasMoreElements(); ) {
+        for (Enumeration<? extends ZipEntry> all = in.jar().entries(); all.hasMoreElements(); ) {
             ZipEntry entry = all.nextElement();
+            String path = entry.getName();
             packed += Math.max(entry.getCompressedSize(), 0);
-            int version = versions ? version(entry.getName()) : 0;
-            String name = version == 0 ? entry.getName() : unversioned(entry.getName());
-            if (ClassSource.isWanted(name)
-                    && version <= Runtime.version().feature()
-                    && version >= versionOf.getOrDefault(name, 0)) {
+            int version = hasVersions ? version(path) : 0;
+            String name = version == 0 ? path : unversioned(path);
+            if (ClassSource.isWanted(name) && version <= Runtime.version().feature()) {
                 unpacked += Math.max(entry.getSize(), 0);
-                String path = entry.getName();
-                entries.put(name, path.substring(0, path.length() - name.length()));
-                if (versions) {
-                    versionOf.put(name, version);
+                if (hasVersions) {
+                    String folder = path.substring(0, path.length() - name.length());
+                    versioned.merge(
+                            name, new VersionedEntry(version, folder), VersionedEntry::newer);
+                } else {
+                    files.add(new InJar(in, name, ""));
                 }
             }
         }
+        versioned.forEach((name, of) -> files.add(new InJar(in, name, of.folder())));
         if (packed > size) {
-            throw new UnfitFileException(place, "its entries overlap");
+            throw new UnfitFileException(in.place(), "its entries overlap");
         }
         if (unpacked > MOST) {
-            throw new UnfitFileException(place, "its class files are larger than 1 GiB, unpacked");
+            throw new UnfitFileException(
+                    in.place(), "its class files are larger than 1 GiB, unpacked");
         }
-        if (ClassSource.tooMany(entries.size())) {
-            throw new UnfitFileException(place, ClassSource.tooManyReason());
+        if (ClassSource.tooMany(files.size())) {
+            throw new UnfitFileException(in.place(), ClassSource.tooManyReason());
         }
-        return entries;
+        return files;
+    }
+
+    /**
+     * An entry of a jar that has some for one version of Java.
+     *
+     * @param version 0 for every one
+     * @param folder where it stands in the jar; blank for every version
+     */
+    private record VersionedEntry(int version, String folder) {
+        VersionedEntry newer(VersionedEntry other) {
+            return other.version >= version ? other : this;
+        }
     }
 
     private static boolean isMultiRelease(ZipFile jar) throws IOException {

@@ -31,7 +31,7 @@ final class OpenedCode {
     private final JdkClasses jdk;
     private final Map<WrittenName, List<Integer>> numbers = new HashMap<>();
     private final Map<ClassSource, Map<String, CodeEntry>> entries = new LinkedHashMap<>();
-    private final Map<Set<ClassSource>, ClassTable> tables = new HashMap<>();
+    private final Map<List<ClassSource>, ClassTable> tables = new HashMap<>();
 
     /**
      * @param byRoot the sources that each root names; several roots may have one in common
@@ -91,8 +91,12 @@ final class OpenedCode {
 
     /** Returns the classes of some places, in the order in which the places are named. */
     synchronized ClassTable table(Collection<WrittenName> places) {
-        Set<ClassSource> sources = new LinkedHashSet<>();
-        roots(places).forEach(root -> sources.addAll(byRoot.get(root)));
+        // The order counts: of two classes of one name the first one is found.
+        List<ClassSource> sources =
+                roots(places).stream()
+                        .flatMap(root -> byRoot.get(root).stream())
+                        .distinct()
+                        .toList();
         ClassTable known = tables.get(sources);
         if (known == null) {
             known =

@@ -2,7 +2,9 @@ package dev.patientharbor.code;
 
 import dev.patientharbor.files.SizeLimit;
 import java.io.IOException;
+import java.util.Comparator;
 import java.util.List;
+import java.util.PriorityQueue;
 import org.objectweb.asm.ClassReader;
 
 /**
@@ -22,7 +24,7 @@ record PackageStart(String before, String leftOut) {
     private static final int MOST_TRIED = 5;
 
     static PackageStart of(List<ClassFile> files) {
-        for (ClassFile file : files.subList(0, Math.min(files.size(), MOST_TRIED))) {
+        for (ClassFile file : first(files)) {
             String path = withoutEnd(file.name());
             String inside = nameInside(file);
             if (inside.equals(path)) {
@@ -36,6 +38,21 @@ record PackageStart(String before, String leftOut) {
             }
         }
         return AT_ROOT;
+    }
+
+    /** The first files by name, so that the answer does not depend on the order of the files. */
+    private static List<ClassFile> first(List<ClassFile> files) {
+        PriorityQueue<ClassFile> first =
+                new PriorityQueue<>(Comparator.comparing(ClassFile::name).reversed());
+        for (ClassFile file : files) {
+            if (first.size() < MOST_TRIED) {
+                first.add(file);
+            } else if (file.name().compareTo(first.peek().name()) < 0) {
+                first.poll();
+                first.add(file);
+            }
+        }
+        return first.stream().sorted(Comparator.comparing(ClassFile::name)).toList();
     }
 
     /** Returns the binary name of the class that belongs into a file. */

@@ -6,6 +6,7 @@ import dev.patientharbor.check.Verdict;
 import dev.patientharbor.code.CodePlaces;
 import dev.patientharbor.code.CodeReader;
 import dev.patientharbor.code.CodeRoot;
+import dev.patientharbor.code.ReadAhead;
 import dev.patientharbor.files.FileIdentity;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.inherited.CodeSide;
@@ -321,14 +322,24 @@ public final class ProfileSet {
     public synchronized Verdict check(LocalDate today) {
         RequiredArgument.of(today, "today");
         if (answered.filter(answered -> answered.day().equals(today)).isEmpty()) {
-            CodePlaces places = read().orElseThrow().anew();
-            if (all) {
-                places.readAll();
-            }
-            CheckCircumstances circumstances = new CheckCircumstances(settings, today, findings);
-            Verdict verdict = Checker.check(declared, places, sides, circumstances);
+            Verdict verdict = newVerdict(today);
             answered = Optional.of(new Answered(today, verdict, new HashMap<>()));
         }
         return answered.get().verdict();
+    }
+
+    private Verdict newVerdict(LocalDate today) {
+        CodePlaces places = read().orElseThrow().anew();
+        if (all) {
+            places.readAll();
+        }
+        CheckCircumstances circumstances = new CheckCircumstances(settings, today, findings);
+        List<String> packages = declared.packages().stream().map(WrittenName::text).toList();
+        ReadAhead ahead = places.readAhead(NamedClasses.of(declared), packages);
+        try {
+            return Checker.check(declared, places, sides, circumstances);
+        } finally {
+            ahead.close();
+        }
     }
 }
