@@ -3,7 +3,7 @@
  * facts.
  *
  * <p>The only package that sees the bytecode library. What the facts mean is left to {@code needs}
- * and the rooms behind it. Each class file is read once, on several threads, and the facts do not
- * depend on their order. Internal: may change.
+ * and the rooms behind it. What classes there are is known from paths; each class file is read when
+ * somebody asks for it, once, and facts depend on no order. Internal: may change.
  */
 package dev.patientharbor.code;
