@@ -111,6 +111,7 @@ public final class CheckRatio {
                                 "-Xshare:auto",
                                 "-Xlog:disable",
                                 "-XX:+UseSerialGC",
+                                "-Xms64m",
                                 "-XX:TieredStopAtLevel=1",
                                 "-cp",
                                 System.getProperty("java.class.path"),
