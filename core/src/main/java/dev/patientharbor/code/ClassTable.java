@@ -89,10 +89,7 @@ final class ClassTable {
 
     /** Reads every list of services. */
     void readServices(Consumer<Finding> unreadable) {
-        services.forEach(
-                lists ->
-                        lists.contracts()
-                                .forEach(contract -> lists.listed(contract, unreadable).count()));
+        services.forEach(lists -> lists.readAll(unreadable));
     }
 
     /** Returns the names of the classes of each package. */

@@ -26,19 +26,16 @@ final class FolderSource {
 
     private FolderSource() {}
 
-    /** A folder, and what people call it. */
-    private record OpenFolder(Path path, String place) {}
-
-    private record InFolder(OpenFolder in, String name, Optional<Object> identity)
+    private record InFolder(String folder, String name, Path path, Optional<Object> identity)
             implements ClassFile {
         @Override
         public String place() {
-            return in.place() + '/' + name;
+            return folder + '/' + name;
         }
 
         @Override
         public byte[] bytes(SizeLimit limit) throws IOException {
-            return BoundedFile.read(in.path().resolve(name), limit);
+            return BoundedFile.read(path, limit);
         }
     }
 
@@ -58,7 +55,6 @@ final class FolderSource {
     private static final class Visitor extends SimpleFileVisitor<Path> {
         private final Path folder;
         private final String place;
-        private final OpenFolder open;
         private final int prefix;
         private final BiConsumer<String, String> unread;
         private final List<ClassFile> files = new ArrayList<>();
@@ -67,7 +63,6 @@ final class FolderSource {
         Visitor(Path folder, String place, BiConsumer<String, String> unread) {
             this.folder = folder;
             this.place = place;
-            open = new OpenFolder(folder, place);
             this.unread = unread;
             String own = folder.toString();
             prefix =
@@ -83,7 +78,7 @@ final class FolderSource {
             String name = file.toString().substring(prefix).replace(File.separatorChar, '/');
             if (ClassSource.isWanted(name) && attributes.isRegularFile()) {
                 Optional<Object> identity = Optional.ofNullable(attributes.fileKey());
-                files.add(new InFolder(open, name, identity));
+                files.add(new InFolder(place, name, file, identity));
             }
             return FileVisitResult.CONTINUE;
         }

@@ -38,12 +38,21 @@ public final class ReadAhead {
         ReadAhead ahead = new ReadAhead(table, packages);
         if (names.size() > FEW || names.stream().anyMatch(ClassPattern::isPattern)) {
             if (Runtime.getRuntime().availableProcessors() > 1) {
-                Thread thread = new Thread(() -> ahead.read(names), "reading ahead");
+                Thread thread = new Thread(() -> ahead.run(names), "reading ahead");
                 thread.setDaemon(true);
                 thread.start();
             }
         }
         return ahead;
+    }
+
+    private void run(Collection<String> names) {
+        try {
+            read(names);
+        } catch (RuntimeException | StackOverflowError fault) {
+            // Whoever asks for the class meets the same, and reports it.
+            close();
+        }
     }
 
     private void read(Collection<String> names) {

@@ -6,7 +6,6 @@ import dev.patientharbor.finding.Finding;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.function.Consumer;
 import java.util.stream.Stream;
@@ -46,9 +45,9 @@ final class ServiceLists {
         }
     }
 
-    /** Returns the contracts for which there is a list. */
-    Iterable<String> contracts() {
-        return List.copyOf(byContract.keySet());
+    /** Reads all lists, for what is wrong with them. */
+    void readAll(Consumer<Finding> unreadable) {
+        byContract.keySet().forEach(contract -> listed(contract, unreadable));
     }
 
     private static String name(String line) {

@@ -24,11 +24,6 @@ final class SourceOpener {
     private final Map<Object, ClassSource> opened = new LinkedHashMap<>();
     private final List<Finding> findings = new ArrayList<>();
 
-    /** Returns all sources that were opened, in that order. */
-    List<ClassSource> opened() {
-        return List.copyOf(opened.values());
-    }
-
     /** Returns findings about what could not be opened. */
     List<Finding> findings() {
         return findings;
