@@ -6,5 +6,5 @@ mvn -q -B -DskipTests -Dspotless.check.skip package
 ./patient-harbor --version
 archive=$(find cli/target/start -name '*.jsa' | head -n 1)
 [ $# -gt 0 ] || set -- 10000 1 12
-exec java -Dpatientharbor.archive="$archive" -cp cli/target/patient-harbor.jar:benchmarks/target/classes \
+exec java -Dpatientharbor.archive="$archive" -cp cli/target/start/patient-harbor.jar:benchmarks/target/classes \
     dev.patientharbor.benchmarks.CheckRatio "$@"

@@ -23,8 +23,8 @@ import java.util.Locale;
  */
 public final class CheckRatio {
 
-    private static final int COLD_RUNS = 5;
-    private static final int WARM_RUNS = 9;
+    private static final int LARGE = 1_000_000;
+    private static final int LARGE_JARS = 200;
 
     private static int lastRead;
 
@@ -32,51 +32,47 @@ public final class CheckRatio {
 
     public static void main(String[] args) throws IOException, InterruptedException {
         if (args[0].equals("one")) {
-            one(args[1], Path.of(args[2]));
+            List<Path> paths = Arrays.stream(args).skip(2).map(Path::of).toList();
+            one(args[1], paths);
             return;
         }
         int size = Integer.parseInt(args[0]);
         Path folder = Files.createTempDirectory("town");
-        Path jar = folder.resolve("town.jar");
         Town town = new Town(size);
-        town.writeJar(jar);
+        List<Path> jars = town.writeJars(folder, size < LARGE ? 1 : LARGE_JARS);
         System.out.printf(
-                Locale.ROOT,
-                "%d classes, jar of %.1f MB, %s%n",
-                size,
-                Files.size(jar) / 1e6,
-                Runtime.version());
+                Locale.ROOT, "%d classes in %d jars, %s%n", size, jars.size(), Runtime.version());
         for (String profiles : Arrays.copyOfRange(args, 1, args.length)) {
             Path file = folder.resolve("town" + profiles + ".harbor.yaml");
             String[] words = profiles.split("=");
             if (words.length == 1) {
-                new Town(size).writeProfiles(file, jar, Integer.parseInt(profiles));
+                new Town(size).writeProfiles(file, jars, Integer.parseInt(profiles));
             } else {
                 boolean unmet = words[0].equals("unmet");
-                town.writeReached(file, jar, Integer.parseInt(words[1]), unmet);
+                town.writeReached(file, jars, Integer.parseInt(words[1]), unmet);
             }
-            measure(profiles, file, jar);
+            measure(profiles, file, jars, size < LARGE ? 5 : 3);
         }
     }
 
-    private static void measure(String profiles, Path file, Path jar)
+    private static void measure(String profiles, Path file, List<Path> jars, int runs)
             throws IOException, InterruptedException {
         List<Double> ratios = new ArrayList<>();
         List<Double> yardsticks = new ArrayList<>();
         double memory = 0;
         double yardstickMemory = 0;
-        for (int i = 0; i < COLD_RUNS; i++) {
-            double[] bare = inNewProcess("yardstick", jar);
-            double[] check = inNewProcess("check", file);
+        for (int i = 0; i < runs; i++) {
+            double[] bare = inNewProcess("yardstick", jars);
+            double[] check = inNewProcess("check", List.of(file));
             yardsticks.add(bare[0]);
             ratios.add(check[0] / bare[0]);
             memory = Math.max(memory, check[1]);
             yardstickMemory = Math.max(yardstickMemory, bare[1]);
         }
         List<Double> warm = new ArrayList<>();
-        for (int i = 0; i < WARM_RUNS; i++) {
+        for (int i = 0; i < 2 * runs; i++) {
             long start = System.nanoTime();
-            Yardstick.read(jar);
+            Yardstick.read(jars);
             long between = System.nanoTime();
             check(file);
             warm.add((System.nanoTime() - between) / (double) (between - start));
@@ -89,7 +85,7 @@ public final class CheckRatio {
                 lastRead,
                 median(ratios),
                 median(yardsticks),
-                median(warm.subList(WARM_RUNS / 2, WARM_RUNS)),
+                median(warm.subList(runs, 2 * runs)),
                 memory,
                 yardstickMemory);
     }
@@ -100,27 +96,28 @@ public final class CheckRatio {
     }
 
     /** Seconds inside the process, and its peak memory in MB. */
-    private static double[] inNewProcess(String what, Path path)
+    private static double[] inNewProcess(String what, List<Path> paths)
             throws IOException, InterruptedException {
         // As the launcher starts the tool; the yardstick has the same archive of classes.
+        List<String> line = new ArrayList<>();
+        line.addAll(
+                List.of(
+                        System.getProperty("java.home") + "/bin/java",
+                        "-XX:SharedArchiveFile="
+                                + System.getProperty("patientharbor.archive", "none"),
+                        "-Xshare:auto",
+                        "-Xlog:disable",
+                        "-XX:+UseSerialGC",
+                        "-Xms64m",
+                        "-XX:TieredStopAtLevel=1",
+                        "-cp",
+                        System.getProperty("java.class.path"),
+                        CheckRatio.class.getName(),
+                        "one",
+                        what));
+        paths.forEach(path -> line.add(path.toString()));
         Process process =
-                new ProcessBuilder(
-                                System.getProperty("java.home") + "/bin/java",
-                                "-XX:SharedArchiveFile="
-                                        + System.getProperty("patientharbor.archive", "none"),
-                                "-Xshare:auto",
-                                "-Xlog:disable",
-                                "-XX:+UseSerialGC",
-                                "-Xms64m",
-                                "-XX:TieredStopAtLevel=1",
-                                "-cp",
-                                System.getProperty("java.class.path"),
-                                CheckRatio.class.getName(),
-                                "one",
-                                what,
-                                path.toString())
-                        .redirectError(ProcessBuilder.Redirect.INHERIT)
-                        .start();
+                new ProcessBuilder(line).redirectError(ProcessBuilder.Redirect.INHERIT).start();
         String out = new String(process.getInputStream().readAllBytes());
         if (process.waitFor() != 0) {
             throw new IllegalStateException(what + " failed: " + out);
@@ -128,12 +125,12 @@ public final class CheckRatio {
         return Arrays.stream(out.trim().split(" ")).mapToDouble(Double::parseDouble).toArray();
     }
 
-    private static void one(String what, Path path) throws IOException {
+    private static void one(String what, List<Path> paths) throws IOException {
         long start = System.nanoTime();
         if (what.equals("yardstick")) {
-            Yardstick.read(path);
+            Yardstick.read(paths);
         } else {
-            check(path);
+            check(paths.get(0));
         }
         double seconds = (System.nanoTime() - start) / 1e9;
         double peak =

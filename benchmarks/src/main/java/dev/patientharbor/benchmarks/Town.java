@@ -17,7 +17,7 @@ import org.objectweb.asm.MethodVisitor;
 import org.objectweb.asm.Opcodes;
 
 /**
- * Makes an application of any size, always the same for the same seed: a jar, and a profile file.
+ * Makes an application of any size, always the same for the same seed: jars, and a profile file.
  *
  * <p>Of {@code size} classes a quarter are contracts, a half implementations (two for each
  * contract), a quarter consumers. Each asks for up to three contracts of a higher number, so that
@@ -54,11 +54,27 @@ final class Town {
         return packageOf(number) + ".Desk" + number;
     }
 
-    /** Writes the jar. */
-    void writeJar(Path file) throws IOException {
+    /** Writes the jars, of as many packages each. */
+    List<Path> writeJars(Path folder, int count) throws IOException {
+        List<Path> jars = new ArrayList<>();
+        for (int i = 0; i < count; i++) {
+            Path jar = folder.resolve(count == 1 ? "town.jar" : "town" + i + ".jar");
+            writeJar(jar, packages(i, count), packages(i + 1, count));
+            jars.add(jar);
+        }
+        return jars;
+    }
+
+    /** How many contracts are in the jars before one. */
+    private int packages(int jar, int jars) {
+        int all = (contracts + PER_PACKAGE - 1) / PER_PACKAGE;
+        return (int) Math.min(contracts, (long) all * jar / jars * PER_PACKAGE);
+    }
+
+    private void writeJar(Path file, int from, int to) throws IOException {
         try (OutputStream bytes = Files.newOutputStream(file);
                 ZipOutputStream jar = new ZipOutputStream(bytes)) {
-            for (int i = 0; i < contracts; i++) {
+            for (int i = from; i < to; i++) {
                 put(jar, contract(i), contractBytes(i));
                 put(jar, implementation(i, 0), classBytes(implementation(i, 0), i, i + 1));
                 put(jar, implementation(i, 1), classBytes(implementation(i, 1), i, i + 1));
@@ -70,9 +86,9 @@ final class Town {
     }
 
     /** Writes a profile file; each profile but the first differs from its parent in 2 in 100. */
-    void writeProfiles(Path file, Path jar, int profiles) throws IOException {
+    void writeProfiles(Path file, List<Path> jars, int profiles) throws IOException {
         StringBuilder text = new StringBuilder("patient-harbor: 1\ntitle: Town\n");
-        text.append("code: [").append(jar.getFileName()).append("]\nentry:\n");
+        text.append("code: ").append(names(jars)).append("\nentry:\n");
         for (int i = 0; i < contracts; i += PER_PACKAGE) {
             text.append("  - ").append(packageOf(i)).append(".*\n");
         }
@@ -97,18 +113,18 @@ final class Town {
 
     /**
      * Writes a profile file by which only so many classes are reached: the last ones, and what they
-     * lead to. Bindings are written out, and nothing is wrong. The jar was written before.
+     * lead to. Bindings are written out, and nothing is wrong. The jars were written before.
      *
      * @param unmet whether one binding is missing
      */
-    void writeReached(Path file, Path jar, int reached, boolean unmet) throws IOException {
+    void writeReached(Path file, List<Path> jars, int reached, boolean unmet) throws IOException {
         BitSet bound = new BitSet();
         int first = contracts;
         while (first > 0 && 2 * bound.cardinality() + contracts - first < reached) {
             follow(implementation(--first, 1), bound);
         }
         StringBuilder text = new StringBuilder("patient-harbor: 1\ntitle: Town\n");
-        text.append("code: [").append(jar.getFileName()).append("]\nentry:\n");
+        text.append("code: ").append(names(jars)).append("\nentry:\n");
         for (int i = first; i < contracts; i++) {
             text.append("  - ").append(implementation(i, 1)).append('\n');
         }
@@ -120,6 +136,10 @@ final class Town {
             }
         }
         Files.writeString(file, text);
+    }
+
+    private static List<Path> names(List<Path> jars) {
+        return jars.stream().map(Path::getFileName).toList();
     }
 
     /** Adds the contracts to which a class leads, by the first implementation of each. */

@@ -13,7 +13,7 @@ import org.objectweb.asm.ClassVisitor;
 import org.objectweb.asm.Opcodes;
 
 /**
- * What cannot be done without: unpacking every class file of a jar and parsing its declarations
+ * What cannot be done without: unpacking every class file of some jars and parsing its declarations
  * with the bytecode library, on two threads, once; nothing is kept.
  */
 final class Yardstick {
@@ -22,7 +22,11 @@ final class Yardstick {
 
     private Yardstick() {}
 
-    static int read(Path file) {
+    static int read(List<Path> jars) {
+        return jars.stream().mapToInt(Yardstick::read).sum();
+    }
+
+    private static int read(Path file) {
         try (ZipFile jar = new ZipFile(file.toFile())) {
             List<? extends ZipEntry> entries = jar.stream().toList();
             AtomicInteger next = new AtomicInteger();

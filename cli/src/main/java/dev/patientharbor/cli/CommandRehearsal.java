@@ -1,5 +1,6 @@
 package dev.patientharbor.cli;
 
+import dev.patientharbor.report.TextLayout;
 import java.io.OutputStream;
 import java.io.PrintStream;
 import java.util.List;
@@ -20,16 +21,17 @@ public final class CommandRehearsal {
      */
     public static void main(String[] args) {
         PrintStream nowhere = new PrintStream(OutputStream.nullOutputStream());
-        Console process = Console.ofProcess();
-        Console console = new Console(nowhere, nowhere, process.layout());
+        Console coloured = new Console(nowhere, nowhere, Console.ofProcess().layout());
+        Console plain = new Console(nowhere, nowhere, TextLayout.plain(80));
         String port = args[0] + "/port.harbor.yaml";
         for (ToolCommand command : ToolCommand.values()) {
             for (List<String> arguments : rehearsals(command, port)) {
                 Stream<String> line = Stream.concat(Stream.of(command.word()), arguments.stream());
-                Tool.run(line.toArray(String[]::new), console);
+                Main.run(
+                        line.toArray(String[]::new),
+                        command == ToolCommand.DEMO ? coloured : plain);
             }
         }
-        process.ended(ExitCode.CLEAN);
     }
 
     /** The arguments with which a command is rehearsed, so that most of what it needs is met. */

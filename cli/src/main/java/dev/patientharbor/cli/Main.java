@@ -6,9 +6,13 @@ public final class Main {
     private Main() {}
 
     public static void main(String[] args) {
-        Console console = Console.ofProcess();
-        int code = console.ended(Tool.run(args, console));
+        int code = run(args, Console.ofProcess());
         // Nothing is left to do: ending at once saves the wait for idle threads.
         Runtime.getRuntime().halt(code);
+    }
+
+    /** Runs the tool, and hands over what it printed. */
+    static int run(String[] args, Console console) {
+        return console.ended(Tool.run(args, console));
     }
 }

@@ -61,6 +61,7 @@ class DependenciesTest {
             mockito: org.mockito standins
             junit: check finding notation org.junit plan profiles rig terms texts
             notation: code files finding model org.snakeyaml plan profiles terms texts
+            start: org.objectweb.asm
             report: check com.fasterxml.jackson finding plan terms texts
             cli: check files finding notation picocli profiles report rig texts
             """;

@@ -145,6 +145,9 @@ public final class ResolvedProfile {
 
     /** Takes out the rules that are loosened. */
     private void loosen(List<ResolvedLoosening> loosenings) {
+        if (loosenings.isEmpty()) {
+            return;
+        }
         Map<RuleSubject, ResolvedDemand> first = new HashMap<>();
         demands.forEach(demand -> first.putIfAbsent(demand.subject(), demand));
         for (ResolvedLoosening loosening : loosenings) {

@@ -1,0 +1,115 @@
+package dev.patientharbor.start;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.objectweb.asm.ClassReader;
+import org.objectweb.asm.ClassVisitor;
+import org.objectweb.asm.ClassWriter;
+import org.objectweb.asm.Handle;
+import org.objectweb.asm.MethodVisitor;
+import org.objectweb.asm.Opcodes;
+import org.objectweb.asm.commons.GeneratorAdapter;
+
+/** A class whose lambdas have become classes, and these. */
+final class LambdaRewrite extends ClassVisitor {
+
+    private static final int API = Opcodes.ASM9;
+
+    private final Map<String, byte[]> added = new LinkedHashMap<>();
+    private final List<String> members = new ArrayList<>();
+    private String name;
+    private String host;
+    private int version;
+
+    private LambdaRewrite(ClassWriter writer) {
+        super(API, writer);
+    }
+
+    static LambdaRewrite of(byte[] bytes) {
+        ClassWriter writer = new ClassWriter(0);
+        LambdaRewrite rewrite = new LambdaRewrite(writer);
+        new ClassReader(bytes).accept(rewrite, 0);
+        return rewrite;
+    }
+
+    /** The same class, with more members of its nest. */
+    static byte[] withMembers(byte[] bytes, List<String> members) {
+        ClassWriter writer = new ClassWriter(0);
+        new ClassReader(bytes)
+                .accept(
+                        new ClassVisitor(API, writer) {
+                            @Override
+                            public void visitEnd() {
+                                members.forEach(this::visitNestMember);
+                                super.visitEnd();
+                            }
+                        },
+                        0);
+        return writer.toByteArray();
+    }
+
+    byte[] bytes() {
+        return ((ClassWriter) cv).toByteArray();
+    }
+
+    /** The classes, by the name of their entry in the jar. */
+    Map<String, byte[]> added() {
+        return added;
+    }
+
+    List<String> members() {
+        return members;
+    }
+
+    String host() {
+        return host;
+    }
+
+    @Override
+    public void visit(
+            int version,
+            int access,
+            String name,
+            String signature,
+            String superName,
+            String[] interfaces) {
+        this.name = name;
+        this.host = name;
+        this.version = version;
+        super.visit(version, access, name, signature, superName, interfaces);
+    }
+
+    @Override
+    public void visitNestHost(String nestHost) {
+        host = nestHost;
+        super.visitNestHost(nestHost);
+    }
+
+    @Override
+    public MethodVisitor visitMethod(
+            int access, String method, String descriptor, String signature, String[] exceptions) {
+        MethodVisitor next = super.visitMethod(access, method, descriptor, signature, exceptions);
+        return new MethodVisitor(API, next) {
+            @Override
+            public void visitInvokeDynamicInsn(
+                    String called, String factory, Handle bootstrap, Object... arguments) {
+                Optional<LambdaSite> site = LambdaSite.of(called, factory, bootstrap, arguments);
+                if (site.isPresent()) {
+                    write(site.get(), new GeneratorAdapter(mv, access, method, descriptor));
+                } else {
+                    super.visitInvokeDynamicInsn(called, factory, bootstrap, arguments);
+                }
+            }
+        };
+    }
+
+    private void write(LambdaSite site, GeneratorAdapter code) {
+        String lambda = name + "$Lambda" + members.size();
+        members.add(lambda);
+        added.put(lambda + ".class", LambdaClass.of(site, lambda, host, version));
+        LambdaClass.make(site, lambda, code);
+    }
+}

@@ -1,0 +1,235 @@
+package dev.patientharbor.start;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import dev.patientharbor.testing.JavaCode;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.jar.JarEntry;
+import java.util.jar.JarFile;
+import java.util.jar.JarOutputStream;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.objectweb.asm.ClassReader;
+import org.objectweb.asm.ClassVisitor;
+import org.objectweb.asm.Handle;
+import org.objectweb.asm.MethodVisitor;
+import org.objectweb.asm.Opcodes;
+
+/** What the launcher runs does the same as what was built. */
+class StartJarTest {
+
+    private static final String SHAPES =
+            """
+            package quay;
+            import java.io.Serializable;
+            import java.util.*;
+            import java.util.function.*;
+            import java.util.stream.*;
+            public class Shapes extends Base implements Named {
+                interface Wide { long of(int a, Integer b, short c, double d); }
+                interface Narrow<T extends Comparable<T>> { boolean of(T a, T b); }
+                record Crate(String name, int weight) {}
+                enum Tone { LOW, HIGH; private static Tone next(Tone tone) { return values()[1]; } }
+                private final int own = 7;
+                private int secret(int x) { return x * own; }
+                private static String hidden(Object x) { return "<" + x + ">"; }
+                private Shapes() {}
+                private Shapes(String s) { System.out.println("made with " + s); }
+                static void say(Object what) { System.out.println(what); }
+                static int counted;
+                static long count() { return ++counted; }
+                @Override protected String base(String s) { return "mine " + s; }
+                public static void main(String[] args) { new Shapes().run("x", 5, 6L, 2.5, 'c'); }
+                void run(String text, int number, long large, double real, char letter) {
+                    Runnable dropped = Shapes::count;
+                    dropped.run();
+                    say(counted);
+                    Function<Integer, Integer> boxed = this::secret;
+                    say(boxed.apply(3));
+                    IntUnaryOperator plain = this::secret;
+                    say(plain.applyAsInt(4));
+                    ToLongFunction<Integer> widened = Integer::intValue;
+                    say(widened.applyAsLong(12));
+                    IntFunction<Object> wrapped = Integer::valueOf;
+                    say(wrapped.apply(9));
+                    IntToDoubleFunction real2 = i -> i / 2.0;
+                    say(real2.applyAsDouble(3));
+                    Wide wide = (a, b, c, d) -> a + b + c + (long) d + large + number;
+                    say(wide.of(1, 2, (short) 3, 4.5));
+                    Supplier<String> held = () -> text + number + large + real + letter + own;
+                    say(held.get());
+                    Narrow<String> narrow = String::equals;
+                    say(narrow.of("a", "a"));
+                    BiFunction<String, Integer, Crate> made = Crate::new;
+                    say(made.apply("box", 3));
+                    Function<Crate, Integer> read = Crate::weight;
+                    say(read.apply(new Crate("c", 8)));
+                    ToIntFunction<Crate> unboxed = Crate::weight;
+                    say(unboxed.applyAsInt(new Crate("c", 8)));
+                    Function<String, Shapes> own2 = Shapes::new;
+                    own2.apply("private");
+                    IntFunction<int[]> array = int[]::new;
+                    say(array.apply(3).length);
+                    Supplier<Supplier<String>> nested = () -> () -> hidden(text);
+                    say(nested.get().get());
+                    UnaryOperator<String> above = super::base;
+                    UnaryOperator<String> mine = this::base;
+                    say(above.apply("a") + mine.apply("b"));
+                    say(Stream.of(Tone.LOW).map(Tone::next).toList());
+                    say(called("d"));
+                    Comparator<String> kept = (Comparator<String> & Serializable) (a, b) -> b.compareTo(a);
+                    say(Stream.of("a", "c", "b").sorted(kept).toList());
+                    Callback callback = new Callback() {
+                        private String inner() { return "inner " + own; }
+                        public Supplier<String> later() { return this::inner; }
+                    };
+                    say(callback.later().get());
+                    say(IntStream.range(0, 5).mapToObj(i -> "n" + i).collect(Collectors.joining(",")));
+                    say(Stream.of("bb", "a").collect(Collectors.toMap(s -> s, String::length)));
+                    say(Optional.of(text).map(String::length).filter(n -> n > 0).isPresent());
+                    Object lock = new Object();
+                    Supplier<String> bound = Objects.requireNonNull(text)::toUpperCase;
+                    say(bound.get());
+                    Supplier<Runnable> same = () -> Shapes::count;
+                    say(same.get() == same.get());
+                    Function<Object, String> broad = Shapes::hidden;
+                    Function<? super String, ? extends Object> used = broad;
+                    say(used.apply("q"));
+                    Predicate<List<String>> empty = List::isEmpty;
+                    say(empty.negate().test(List.of()));
+                    DoubleSupplier fromFloat = () -> 1.5f;
+                    say(fromFloat.getAsDouble());
+                    LongSupplier fromChar = () -> letter;
+                    say(fromChar.getAsLong());
+                    try {
+                        ((Function) (Function<String, Integer>) String::length).apply(4);
+                    } catch (ClassCastException fault) {
+                        say("no text");
+                    }
+                    try {
+                        Supplier<String> none = ((String) null)::trim;
+                    } catch (NullPointerException fault) {
+                        say("nothing to trim");
+                    }
+                }
+                interface Callback { Supplier<String> later(); }
+            }
+            class Base {
+                protected String base(String s) { return "base " + s; }
+            }
+            interface Named {
+                private String quiet(String s) { return "quiet " + s; }
+                default String called(String s) {
+                    Function<String, String> f = this::quiet;
+                    Function<String, String> g = x -> f.apply(x) + quiet(x);
+                    return g.apply(s);
+                }
+            }
+            """;
+
+    @Test
+    void every_kind_of_lambda_does_the_same_as_a_class(@TempDir Path folder) throws Exception {
+        Path built = folder.resolve("built.jar");
+        Path start = folder.resolve("start.jar");
+        pack(JavaCode.compile(SHAPES), built);
+        StartJar.main(new String[] {built.toString(), start.toString()});
+        assertEquals(run(built), run(start));
+        Set<String> left = Set.copyOf(lambdas(start));
+        assertFalse(lambdas(built).isEmpty());
+        assertEquals(Set.of("quay/Shapes.class altMetafactory"), left, "a serializable one");
+    }
+
+    @Test
+    void what_was_copied_holds_every_file_and_is_the_same_each_time(@TempDir Path folder)
+            throws Exception {
+        Path built = folder.resolve("built.jar");
+        pack(Path.of("target", "classes"), built);
+        Path once = folder.resolve("once.jar");
+        Path again = folder.resolve("again.jar");
+        StartJar.main(new String[] {built.toString(), once.toString()});
+        StartJar.main(new String[] {built.toString(), again.toString()});
+        assertEquals(-1, Files.mismatch(once, again));
+        assertTrue(files(once).keySet().containsAll(files(built).keySet()));
+        assertEquals(List.of(), lambdas(once));
+    }
+
+    private static String run(Path jar) throws Exception {
+        String java = Path.of(System.getProperty("java.home"), "bin", "java").toString();
+        Process process =
+                new ProcessBuilder(java, "-Xverify:all", "-cp", jar.toString(), "quay.Shapes")
+                        .redirectErrorStream(true)
+                        .start();
+        String out = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+        assertEquals(0, process.waitFor(), out);
+        return out.replaceAll("OpenJDK.*warning.*\n", "");
+    }
+
+    private static void pack(Path classes, Path jar) throws IOException {
+        try (JarOutputStream out = new JarOutputStream(Files.newOutputStream(jar));
+                Stream<Path> all = Files.walk(classes)) {
+            for (Path file : all.filter(Files::isRegularFile).sorted().toList()) {
+                out.putNextEntry(new JarEntry(classes.relativize(file).toString()));
+                out.write(Files.readAllBytes(file));
+            }
+        }
+    }
+
+    private static Map<String, byte[]> files(Path path) throws IOException {
+        Map<String, byte[]> files = new TreeMap<>();
+        try (JarFile jar = new JarFile(path.toFile())) {
+            for (JarEntry entry : jar.stream().toList()) {
+                files.put(entry.getName(), jar.getInputStream(entry).readAllBytes());
+            }
+        }
+        return files;
+    }
+
+    /** The classes in which the virtual machine still has to write one. */
+    private static List<String> lambdas(Path jar) throws IOException {
+        List<String> found = new ArrayList<>();
+        files(jar)
+                .forEach(
+                        (name, bytes) -> {
+                            if (name.endsWith(".class")) {
+                                new ClassReader(bytes).accept(new Finder(name, found), 0);
+                            }
+                        });
+        return found;
+    }
+
+    private static final class Finder extends ClassVisitor {
+        private final String name;
+        private final List<String> found;
+
+        Finder(String name, List<String> found) {
+            super(Opcodes.ASM9);
+            this.name = name;
+            this.found = found;
+        }
+
+        @Override
+        public MethodVisitor visitMethod(
+                int access, String method, String type, String signature, String[] thrown) {
+            return new MethodVisitor(Opcodes.ASM9) {
+                @Override
+                public void visitInvokeDynamicInsn(
+                        String called, String site, Handle bootstrap, Object... arguments) {
+                    if (bootstrap.getOwner().endsWith("LambdaMetafactory")) {
+                        found.add(name + " " + bootstrap.getName());
+                    }
+                }
+            };
+        }
+    }
+}
