@@ -1,11 +1,14 @@
 /** Profiles, said in Java or read elsewhere; who receives what; and what is wrong. */
 module dev.patientharbor.core {
     requires org.objectweb.asm;
+    requires org.objectweb.asm.tree;
+    requires org.objectweb.asm.tree.analysis;
 
     exports dev.patientharbor.check;
     exports dev.patientharbor.finding;
     exports dev.patientharbor.plan;
     exports dev.patientharbor.profiles;
+    exports dev.patientharbor.survey;
     exports dev.patientharbor.terms;
     exports dev.patientharbor.assembly to
             dev.patientharbor.rig;

@@ -57,8 +57,17 @@ final class CheckRun {
                             + File.pathSeparator
                             + " between");
         }
-        ProfileSet all = CommandOptions.isAllCode(parsed) ? set.readingAllCode() : set;
+        boolean isAll = CommandOptions.isAllCode(parsed);
+        ProfileSet all = isAll ? set.readingAllCode() : set;
         return code.isEmpty() ? all : all.withCode(given(code));
+    }
+
+    /** The code that a command line names, by itself or by a profile file. */
+    static ProfileSet surveyed(ParseResult parsed) {
+        List<String> code = CommandOptions.code(parsed);
+        return code.isEmpty() || !CommandOptions.file(parsed).isEmpty()
+                ? set(parsed, input(parsed))
+                : ProfileSet.define("survey", set -> {}).withCode(given(code));
     }
 
     private static ProfileSet ofFile(Path file, boolean inside) {

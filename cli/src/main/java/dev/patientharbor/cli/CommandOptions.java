@@ -29,6 +29,8 @@ final class CommandOptions {
     private static final String WIDE = "--wide";
     private static final String BUILD = "--build";
     private static final String ALL_CODE = "--all-code";
+    private static final String SECTION = "--section";
+    private static final String PACKAGE = "--package";
 
     private CommandOptions() {}
 
@@ -54,12 +56,36 @@ final class CommandOptions {
                                 .build());
     }
 
-    /** The options of a command that reads a profile file. */
-    static CommandSpec reading(String description, Enum<?>[] forms) {
-        List<String> formats = Arrays.stream(forms).map(CommandOptions::word).toList();
+    /** The options of a command that surveys code. */
+    static CommandSpec surveying(String description, Enum<?>[] forms, List<String> sections) {
+        CommandSpec spec = naming(description);
+        spec.addOption(code());
+        spec.addOption(insideFolder());
+        spec.addOption(
+                many(
+                                PACKAGE,
+                                "PACKAGE",
+                                "Show what concerns these packages alone; with .** also those"
+                                        + " below.")
+                        .build());
+        spec.addOption(
+                many(
+                                SECTION,
+                                "SECTION",
+                                "Show these sections alone, and whole: "
+                                        + String.join(", ", sections)
+                                        + ".")
+                        .completionCandidates(sections)
+                        .build());
+        spec.addOption(formats(forms));
+        spec.addOption(one(OUT, "FILE", "Write the result there.").build());
+        return help(spec);
+    }
+
+    private static CommandSpec naming(String description) {
         CommandSpec spec = CommandSpec.create();
         spec.usageMessage().description(description).sortOptions(false);
-        spec.addPositional(
+        return spec.addPositional(
                 PositionalParamSpec.builder()
                         .paramLabel("FILE")
                         .index("0")
@@ -69,6 +95,34 @@ final class CommandOptions {
                                 "The profile file, - for standard input; by default the only"
                                         + " *.harbor.yaml in the current folder.")
                         .build());
+    }
+
+    private static OptionSpec code() {
+        return many(CODE, "PATH", "Compiled code to read, in place of the file's own.")
+                .splitRegex("," + "|" + Pattern.quote(File.pathSeparator))
+                .splitRegexSynopsisLabel(",")
+                .build();
+    }
+
+    private static OptionSpec insideFolder() {
+        return OptionSpec.builder(INSIDE_FOLDER)
+                .description(
+                        "Read nothing that the file names outside its own folder: no"
+                                + " included file, no settings, no code.")
+                .build();
+    }
+
+    private static OptionSpec formats(Enum<?>[] forms) {
+        List<String> formats = Arrays.stream(forms).map(CommandOptions::word).toList();
+        return one(FORMAT, "FORMAT", "One of " + String.join(", ", formats) + ".")
+                .completionCandidates(formats)
+                .defaultValue(formats.get(0))
+                .build();
+    }
+
+    /** The options of a command that reads a profile file. */
+    static CommandSpec reading(String description, Enum<?>[] forms) {
+        CommandSpec spec = naming(description);
         spec.addOption(
                 many(
                                 PROFILE,
@@ -76,28 +130,15 @@ final class CommandOptions {
                                 "Show these profiles alone; the whole file is checked all the"
                                         + " same.")
                         .build());
-        spec.addOption(
-                many(CODE, "PATH", "Compiled code to read, in place of the file's own.")
-                        .splitRegex("," + "|" + Pattern.quote(File.pathSeparator))
-                        .splitRegexSynopsisLabel(",")
-                        .build());
+        spec.addOption(code());
         spec.addOption(
                 OptionSpec.builder(ALL_CODE)
                         .description(
                                 "Read every class of the code, and report those that are damaged;"
                                         + " without it only those on which an answer depends.")
                         .build());
-        spec.addOption(
-                OptionSpec.builder(INSIDE_FOLDER)
-                        .description(
-                                "Read nothing that the file names outside its own folder: no"
-                                        + " included file, no settings, no code.")
-                        .build());
-        spec.addOption(
-                one(FORMAT, "FORMAT", "One of " + String.join(", ", formats) + ".")
-                        .completionCandidates(formats)
-                        .defaultValue(formats.get(0))
-                        .build());
+        spec.addOption(insideFolder());
+        spec.addOption(formats(forms));
         spec.addOption(one(OUT, "FILE", "Write the result there.").build());
         spec.addOption(
                 one(FAIL_ON, "SEVERITY", "End with 1 from here on: error, warning or note.")
@@ -176,6 +217,14 @@ final class CommandOptions {
 
     static List<String> profiles(ParseResult parsed) {
         return names(parsed, PROFILE, "names of profiles");
+    }
+
+    static List<String> packages(ParseResult parsed) {
+        return names(parsed, PACKAGE, "names of packages");
+    }
+
+    static List<String> sections(ParseResult parsed) {
+        return names(parsed, SECTION, "names of sections");
     }
 
     static List<String> code(ParseResult parsed) {

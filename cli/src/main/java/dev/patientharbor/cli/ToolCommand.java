@@ -9,6 +9,7 @@ import picocli.CommandLine.ParseResult;
 enum ToolCommand {
     CHECK("check"),
     ROSTER("roster"),
+    SURVEY("survey"),
     DEMO("demo");
 
     private final String word;
@@ -33,6 +34,7 @@ enum ToolCommand {
                 switch (this) {
                     case CHECK -> CheckCommand.spec();
                     case ROSTER -> RosterCommand.spec();
+                    case SURVEY -> SurveyCommand.spec();
                     case DEMO -> DemoCommand.spec();
                 };
         return spec.name(word);
@@ -43,6 +45,7 @@ enum ToolCommand {
         return switch (this) {
             case CHECK -> CheckCommand.run(parsed, console);
             case ROSTER -> RosterCommand.run(parsed, console);
+            case SURVEY -> SurveyCommand.run(parsed, console);
             case DEMO -> DemoCommand.run(console);
         };
     }

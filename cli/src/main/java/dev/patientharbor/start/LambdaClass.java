@@ -129,19 +129,12 @@ final class LambdaClass {
             code.loadArg(i);
             ValueConversion.of(declared[i], known[i], taken[held.length + i], code);
         }
-        Method target = new Method(called.getName(), called.getDesc());
-        switch (called.getTag()) {
-            case Opcodes.H_INVOKESTATIC ->
-                    code.visitMethodInsn(
-                            Opcodes.INVOKESTATIC,
-                            called.getOwner(),
-                            called.getName(),
-                            called.getDesc(),
-                            called.isInterface());
-            case Opcodes.H_NEWINVOKESPECIAL -> code.invokeConstructor(owner, target);
-            case Opcodes.H_INVOKEINTERFACE -> code.invokeInterface(owner, target);
-            default -> code.invokeVirtual(owner, target);
-        }
+        code.visitMethodInsn(
+                instruction(called),
+                called.getOwner(),
+                called.getName(),
+                called.getDesc(),
+                called.isInterface());
         Type wanted = site.method().getReturnType();
         if (wanted.equals(Type.VOID_TYPE)) {
             drop(site.returned(), code);
@@ -152,11 +145,20 @@ final class LambdaClass {
         code.endMethod();
     }
 
+    private static int instruction(Handle called) {
+        return switch (called.getTag()) {
+            case Opcodes.H_INVOKESTATIC -> Opcodes.INVOKESTATIC;
+            case Opcodes.H_NEWINVOKESPECIAL -> Opcodes.INVOKESPECIAL;
+            case Opcodes.H_INVOKEINTERFACE -> Opcodes.INVOKEINTERFACE;
+            default -> called.isInterface() ? Opcodes.INVOKEINTERFACE : Opcodes.INVOKEVIRTUAL;
+        };
+    }
+
     private static void drop(Type value, GeneratorAdapter code) {
-        switch (value.getSize()) {
-            case 0 -> {}
-            case 1 -> code.pop();
-            default -> code.pop2();
+        if (value.getSize() == 2) {
+            code.pop2();
+        } else if (value.getSize() == 1) {
+            code.pop();
         }
     }
 

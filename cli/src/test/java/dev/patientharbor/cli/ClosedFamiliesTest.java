@@ -289,6 +289,8 @@ class ClosedFamiliesTest {
                         "BuildReport",
                         "DeferredAccess",
                         "DurationText",
+                        "LambdaClass",
+                        "MethodName",
                         "ScalarText",
                         "SupplyReader",
                         "TypeSignatures",

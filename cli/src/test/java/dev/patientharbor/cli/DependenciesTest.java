@@ -32,6 +32,9 @@ class DependenciesTest {
             finding: texts
             terms: finding texts
             code: files finding org.objectweb.asm terms
+            bodies: org.objectweb.asm
+            survey: finding texts
+            surveying: bodies code finding survey terms
             types: code terms
             model: finding terms
             names: code finding model terms texts types
@@ -48,11 +51,12 @@ class DependenciesTest {
             terms types wiring
             ruling: code declared finding inherited model names needs plan resolve terms texts \
             types wiring
-            rules: code declared finding inherited model names needs plan resolve ruling terms \
-            texts types values wiring
+            rules: code declared finding inherited model names needs plan resolve ruling survey \
+            surveying terms texts types values wiring
             check: assembly code finding inherited model names needs plan resolve rosters \
             rules ruling terms texts wiring
-            profiles: assembly check code files finding inherited model plan terms texts
+            profiles: assembly check code files finding inherited model plan survey \
+            surveying terms texts
             live: com.fasterxml.jackson finding model terms values
             standins: live texts
             behaviours: finding live model standins terms texts
@@ -62,8 +66,9 @@ class DependenciesTest {
             junit: check finding notation org.junit plan profiles rig terms texts
             notation: code files finding model org.snakeyaml plan profiles terms texts
             start: org.objectweb.asm
-            report: check com.fasterxml.jackson finding plan terms texts
-            cli: check files finding notation picocli profiles report rig texts
+            report: check com.fasterxml.jackson de.siegmar.fastcsv finding plan survey terms \
+            texts
+            cli: check files finding notation picocli profiles report rig survey texts
             """;
 
     @Test
@@ -149,6 +154,7 @@ class DependenciesTest {
                 List.of(
                         "org.objectweb.asm",
                         "org.snakeyaml",
+                        "de.siegmar.fastcsv",
                         "com.fasterxml.jackson",
                         "org.mockito",
                         "org.junit",

@@ -28,6 +28,11 @@ class ExpectedOutputTest {
                     roster-winter.txt   | 80  | roster ../examples/port.harbor.yaml --profile winter
                     tree-winter.txt     | 80  | roster ../examples/port.harbor.yaml --format tree --profile winter
                     coverage-port.txt   | 80  | roster ../examples/port.harbor.yaml --format coverage
+                    check-office.txt    | 100 | check ../examples/first-day/office.harbor.yaml
+                    survey-office.txt   | 100 | survey --code ../examples/target/classes --package gullwing.office
+                    survey-office.json  | 100 | survey --code ../examples/target/classes --package gullwing.office --format json
+                    survey-office.csv   | 100 | survey --code ../examples/target/classes --package gullwing.office --format csv
+                    survey-office.md    | 100 | survey --code ../examples/target/classes --package gullwing.office --format markdown
                     roster-port.json    | 80  | roster ../examples/port.harbor.yaml --format json
                     roster-broken.json  | 80  | roster ../examples/broken.harbor.yaml --format json --profile gap,orphan,sound
                     """)

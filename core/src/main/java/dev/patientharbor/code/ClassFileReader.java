@@ -31,6 +31,7 @@ final class ClassFileReader {
         try {
             ClassReader reader = new ClassReader(bytes);
             reader.accept(collector, DECLARATIONS);
+            collector.obtained(ObtainedReader.read(reader));
             if (request.wantsBodies()) {
                 reader.accept(
                         new LookupCollector(request, collector.lookups()),

@@ -42,6 +42,15 @@ final class CodeEntry {
         return read instanceof Finding finding ? Optional.of(finding) : Optional.empty();
     }
 
+    /** Returns the bytes of the file; empty if it is gone, or there was none. */
+    Optional<byte[]> bytes() {
+        try {
+            return file == null ? Optional.empty() : Optional.of(file.bytes(SizeLimit.CLASS_FILE));
+        } catch (IOException gone) {
+            return Optional.empty();
+        }
+    }
+
     private Object result(FactsRequest request) {
         Object known = read;
         if (known == null) {

@@ -57,6 +57,16 @@ public final class CodeIndex {
         return facts;
     }
 
+    /**
+     * Returns the bytes of a class file of the code whose facts can be read; empty for others. They
+     * are read again: for questions that facts do not answer.
+     */
+    public Optional<byte[]> classFile(String binaryName) {
+        return table.has(binaryName) && find(binaryName).isPresent()
+                ? table.entry(binaryName).bytes()
+                : Optional.empty();
+    }
+
     /** Returns the classes that the service files list for a contract, in order. */
     public List<String> services(String contract) {
         return table.services(contract, lookedAt::add);

@@ -38,6 +38,8 @@ final class FactsCollector extends ClassVisitor {
     private final List<MethodFacts> calls = new ArrayList<>(0);
     private final Set<String> throwing = new HashSet<>(0);
     private final Set<String> openMethods = new HashSet<>(0);
+    private Set<String> obtained = Set.of();
+    private final List<String> nested = new ArrayList<>(0);
     private boolean sealed;
     private final MethodSet.Builder closedMethods = new MethodSet.Builder();
     private boolean mayHaveConstants;
@@ -89,7 +91,20 @@ final class FactsCollector extends ClassVisitor {
     public void visitInnerClass(String internalName, String outer, String inner, int flags) {
         if (className(internalName).equals(name)) {
             access = outer == null ? flags | ClassFacts.IN_METHOD : flags;
+        } else if (isWithin(className(internalName))) {
+            nested.add(className(internalName));
         }
+    }
+
+    private boolean isWithin(String other) {
+        return other.length() > name.length()
+                && other.charAt(name.length()) == '$'
+                && other.startsWith(name);
+    }
+
+    /** Sets the types that its bodies may make or fetch. */
+    void obtained(Set<String> types) {
+        obtained = types;
     }
 
     @Override
@@ -261,8 +276,15 @@ final class FactsCollector extends ClassVisitor {
 
     private BodyFacts bodies() {
         boolean nothing =
-                lookups.isEmpty() && constants.isEmpty() && calls.isEmpty() && throwing.isEmpty();
-        return nothing ? BodyFacts.NONE : new BodyFacts(lookups, constants, calls, throwing);
+                lookups.isEmpty()
+                        && constants.isEmpty()
+                        && calls.isEmpty()
+                        && throwing.isEmpty()
+                        && obtained.isEmpty()
+                        && nested.isEmpty();
+        return nothing
+                ? BodyFacts.NONE
+                : new BodyFacts(lookups, constants, calls, throwing, obtained, nested);
     }
 
     private static List<ExecutableFacts> facts(List<ExecutableCollector> collected) {

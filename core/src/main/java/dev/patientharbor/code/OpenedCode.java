@@ -24,6 +24,9 @@ import java.util.function.Function;
  */
 final class OpenedCode {
 
+    /** The number of class files whose names are sorted out sooner than other threads start. */
+    private static final int MANY = 20_000;
+
     private final List<CodeRoot> roots;
     private final List<List<ClassSource>> byRoot;
     private final List<Finding> findings;
@@ -62,10 +65,14 @@ final class OpenedCode {
         for (int i = 0; i < roots.size(); i++) {
             numbers.computeIfAbsent(roots.get(i).written(), name -> new ArrayList<>(1)).add(i);
         }
-        for (List<ClassSource> sources : byRoot) {
-            for (ClassSource source : sources) {
-                entries.computeIfAbsent(source, entriesOf);
-            }
+        List<ClassSource> sources = byRoot.stream().flatMap(List::stream).distinct().toList();
+        int files = sources.stream().mapToInt(source -> source.classFiles().size()).sum();
+        List<Map<String, CodeEntry>> found =
+                (files > MANY ? sources.parallelStream() : sources.stream())
+                        .map(entriesOf)
+                        .toList();
+        for (int i = 0; i < sources.size(); i++) {
+            entries.put(sources.get(i), found.get(i));
         }
     }
 

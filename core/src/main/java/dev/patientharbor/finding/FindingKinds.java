@@ -140,6 +140,8 @@ public final class FindingKinds {
                     "One object by its mark, which two slots would make otherwise");
     public static final FindingKind CANNOT_SWAP =
             note("cannot-swap", "A consumer that asks for a class, not for a contract");
+    public static final FindingKind HARD_WIRED =
+            warning("hard-wired", "A consumer that makes or fetches an implementation by itself");
     public static final FindingKind MOCK_OF_CLASS =
             note("mock-of-class", "A mock of a class, which needs somebody who makes such mocks");
     public static final FindingKind OVERDUE =
@@ -215,6 +217,7 @@ public final class FindingKinds {
                 SHARED_TWICE,
                 MADE_TWO_WAYS,
                 CANNOT_SWAP,
+                HARD_WIRED,
                 MOCK_OF_CLASS,
                 OVERDUE,
                 SUPPRESSES_NOTHING,

@@ -15,6 +15,9 @@ import dev.patientharbor.model.Profile;
 import dev.patientharbor.model.SetDeclaration;
 import dev.patientharbor.model.StatedConsumer;
 import dev.patientharbor.plan.Roster;
+import dev.patientharbor.survey.Survey;
+import dev.patientharbor.surveying.SurveyMaker;
+import dev.patientharbor.surveying.TouchTable;
 import dev.patientharbor.terms.Settings;
 import dev.patientharbor.terms.WrittenName;
 import dev.patientharbor.texts.RequiredArgument;
@@ -293,6 +296,16 @@ public final class ProfileSet {
     /** Returns what is wrong with the declaration itself; part of every verdict. */
     public List<Finding> findings() {
         return findings;
+    }
+
+    /**
+     * Surveys the code of this set: contracts, hard-wired construction, what reaches outside. Reads
+     * every class, with the bodies of its methods; loads and runs none.
+     */
+    public synchronized Survey survey() {
+        CodePlaces places = read().orElseThrow().anew();
+        places.readAll();
+        return new SurveyMaker(places.whole(), TouchTable.ofJdk()).survey(places.findings());
     }
 
     /** Checks every profile, as of today. No class of the user's is loaded and none is run. */

@@ -52,6 +52,7 @@ public final class RuleCatalog {
                 new SharedTwiceRule(),
                 new MadeTwoWaysRule(),
                 new CannotSwapRule(),
+                new HardWiredRule(),
                 new MockRule(),
                 new OverdueRule(today),
                 new DemandRule(),

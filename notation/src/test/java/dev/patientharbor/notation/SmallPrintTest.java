@@ -120,6 +120,7 @@ class SmallPrintTest {
                         "mark-unfit",
                         "two-kinds",
                         "made-two-ways",
+                        "hard-wired",
                         "overdue",
                         "suppresses-nothing"),
                 warnings);

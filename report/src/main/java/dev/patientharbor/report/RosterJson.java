@@ -1,9 +1,6 @@
 package dev.patientharbor.report;
 
-import com.fasterxml.jackson.core.JsonFactory;
 import com.fasterxml.jackson.core.JsonGenerator;
-import com.fasterxml.jackson.core.util.DefaultIndenter;
-import com.fasterxml.jackson.core.util.DefaultPrettyPrinter;
 import dev.patientharbor.check.ProfileVerdict;
 import dev.patientharbor.check.SuppressedFinding;
 import dev.patientharbor.check.Verdict;
@@ -20,8 +17,6 @@ import dev.patientharbor.terms.Key;
 import dev.patientharbor.terms.Slot;
 import dev.patientharbor.texts.RequiredArgument;
 import java.io.IOException;
-import java.io.StringWriter;
-import java.io.UncheckedIOException;
 import java.time.LocalDate;
 import java.util.ArrayDeque;
 import java.util.Deque;
@@ -54,17 +49,7 @@ public final class RosterJson {
     /** The whole text; it ends with {@code \n}. */
     public static String render(Verdict verdict) {
         RequiredArgument.of(verdict, "verdict");
-        StringWriter text = new StringWriter();
-        DefaultIndenter lines = new DefaultIndenter("  ", "\n");
-        JsonFactory factory = new JsonFactory().setCharacterEscapes(new UnseenEscaped());
-        try (JsonGenerator json = factory.createGenerator(text)) {
-            json.setPrettyPrinter(
-                    new DefaultPrettyPrinter().withObjectIndenter(lines).withArrayIndenter(lines));
-            new RosterJson(verdict, json).write();
-        } catch (IOException impossible) {
-            throw new UncheckedIOException("text in memory cannot fail", impossible);
-        }
-        return text.append('\n').toString();
+        return JsonText.of(json -> new RosterJson(verdict, json).write());
     }
 
     private void write() throws IOException {

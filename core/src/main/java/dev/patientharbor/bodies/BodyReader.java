@@ -1,0 +1,215 @@
+package dev.patientharbor.bodies;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Predicate;
+import org.objectweb.asm.Handle;
+import org.objectweb.asm.Opcodes;
+import org.objectweb.asm.Type;
+import org.objectweb.asm.tree.AbstractInsnNode;
+import org.objectweb.asm.tree.ClassNode;
+import org.objectweb.asm.tree.FieldInsnNode;
+import org.objectweb.asm.tree.FieldNode;
+import org.objectweb.asm.tree.InvokeDynamicInsnNode;
+import org.objectweb.asm.tree.LdcInsnNode;
+import org.objectweb.asm.tree.LineNumberNode;
+import org.objectweb.asm.tree.MethodInsnNode;
+import org.objectweb.asm.tree.MethodNode;
+import org.objectweb.asm.tree.TypeInsnNode;
+
+/** Reads the bodies of one class, instruction by instruction; follows no values. */
+final class BodyReader {
+
+    private final String owner;
+    private final Predicate<String> ours;
+    private final List<ObjectOrigin.Obtained> obtained = new ArrayList<>();
+
+    private BodyReader(ClassNode tree, Predicate<String> ours) {
+        this.ours = ours;
+        owner = className(tree.name);
+    }
+
+    static ClassBodies read(ClassNode tree, Predicate<String> ours) {
+        BodyReader reader = new BodyReader(tree, ours);
+        List<MethodBody> methods = new ArrayList<>();
+        Set<MethodName> natives = new HashSet<>();
+        for (MethodNode method : tree.methods) {
+            if (method.instructions.size() > 0) {
+                methods.add(reader.read(method));
+            } else if ((method.access & Opcodes.ACC_NATIVE) != 0) {
+                natives.add(new MethodName(reader.owner, method.name, method.desc));
+            }
+        }
+        return new ClassBodies(
+                reader.owner,
+                Optional.ofNullable(tree.sourceFile),
+                methods,
+                natives,
+                staticFields(tree),
+                reader.obtained);
+    }
+
+    private static List<ClassBodies.StaticField> staticFields(ClassNode tree) {
+        List<ClassBodies.StaticField> fields = new ArrayList<>();
+        for (FieldNode field : tree.fields) {
+            boolean isStatic = (field.access & Opcodes.ACC_STATIC) != 0;
+            if (isStatic && (field.access & (Opcodes.ACC_SYNTHETIC | Opcodes.ACC_ENUM)) == 0) {
+                fields.add(
+                        new ClassBodies.StaticField(
+                                field.name,
+                                Type.getType(field.desc).getClassName(),
+                                (field.access & Opcodes.ACC_FINAL) != 0));
+            }
+        }
+        return fields;
+    }
+
+    private MethodBody read(MethodNode method) {
+        MethodName name = new MethodName(owner, method.name, method.desc);
+        List<MemberUse> calls = new ArrayList<>();
+        int line = 0;
+        for (AbstractInsnNode each : method.instructions) {
+            if (each instanceof LineNumberNode number) {
+                line = number.line;
+            } else if (each.getOpcode() >= 0) {
+                int at = line;
+                called(each, at).ifPresent(calls::add);
+                source(each, ours)
+                        .ifPresent(
+                                source -> obtained.add(obtained(source, name, at, method, each)));
+            }
+        }
+        return new MethodBody(name, method.access, calls);
+    }
+
+    /** The origin that an instruction is, if it obtains an object. */
+    static ObjectOrigin.Obtained obtained(
+            ObjectSource source, MethodName in, int line, MethodNode method, AbstractInsnNode at) {
+        return new ObjectOrigin.Obtained(source, in, line, method.instructions.indexOf(at));
+    }
+
+    private static Optional<MemberUse> called(AbstractInsnNode instruction, int line) {
+        if (instruction instanceof MethodInsnNode call) {
+            return Optional.of(
+                    new MemberUse(
+                            name(call),
+                            call.getOpcode() == Opcodes.INVOKESTATIC,
+                            call.getOpcode() != Opcodes.INVOKESTATIC
+                                    && call.getOpcode() != Opcodes.INVOKESPECIAL,
+                            line));
+        }
+        if (instruction instanceof FieldInsnNode field && field.getOpcode() == Opcodes.GETSTATIC) {
+            return Optional.of(
+                    new MemberUse(
+                            new MethodName(className(field.owner), field.name, field.desc),
+                            true,
+                            false,
+                            line));
+        }
+        return lambda(instruction)
+                .map(
+                        body ->
+                                new MemberUse(
+                                        name(body),
+                                        body.getTag() == Opcodes.H_INVOKESTATIC,
+                                        body.getTag() == Opcodes.H_INVOKEINTERFACE
+                                                || body.getTag() == Opcodes.H_INVOKEVIRTUAL,
+                                        line));
+    }
+
+    /** What a lambda or a method reference runs. */
+    static Optional<Handle> lambda(AbstractInsnNode instruction) {
+        return instruction instanceof InvokeDynamicInsnNode made
+                        && made.bsm.getOwner().equals("java/lang/invoke/LambdaMetafactory")
+                ? Optional.of((Handle) made.bsmArgs[1])
+                : Optional.empty();
+    }
+
+    /**
+     * How an instruction obtains an object, if it does.
+     *
+     * @param ours whether a class, by its binary name, belongs to the same nest
+     */
+    static Optional<ObjectSource> source(AbstractInsnNode instruction, Predicate<String> ours) {
+        if (instruction.getOpcode() == Opcodes.NEW) {
+            return made((TypeInsnNode) instruction);
+        }
+        if (instruction instanceof FieldInsnNode field
+                && field.getOpcode() == Opcodes.GETSTATIC
+                && field.desc.charAt(0) == 'L'
+                && !ours.test(className(field.owner))) {
+            return Optional.of(
+                    new ObjectSource.StaticField(
+                            className(field.owner),
+                            field.name,
+                            Type.getType(field.desc).getClassName()));
+        }
+        if (instruction instanceof MethodInsnNode call
+                && call.getOpcode() == Opcodes.INVOKESTATIC
+                && !ours.test(className(call.owner))) {
+            return fetched(call);
+        }
+        return lambda(instruction)
+                .filter(body -> body.getTag() == Opcodes.H_NEWINVOKESPECIAL)
+                .map(body -> new ObjectSource.New(className(body.getOwner()), name(body)));
+    }
+
+    /** The constructor that the object goes to is the next one that is called for such a class. */
+    private static Optional<ObjectSource> made(TypeInsnNode instruction) {
+        int open = 0;
+        for (AbstractInsnNode each = instruction.getNext(); each != null; each = each.getNext()) {
+            if (each.getOpcode() == Opcodes.NEW
+                    && ((TypeInsnNode) each).desc.equals(instruction.desc)) {
+                open++;
+            } else if (each instanceof MethodInsnNode call
+                    && call.name.equals("<init>")
+                    && call.owner.equals(instruction.desc)
+                    && open-- == 0) {
+                return Optional.of(new ObjectSource.New(className(instruction.desc), name(call)));
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static Optional<ObjectSource> fetched(MethodInsnNode call) {
+        Type result = Type.getReturnType(call.desc);
+        if (call.owner.equals("java/util/ServiceLoader") && call.name.startsWith("load")) {
+            return constant(call, Type.class)
+                    .map(type -> new ObjectSource.Service(type.getClassName()));
+        }
+        if (call.owner.equals("java/lang/Class") && call.name.equals("forName")) {
+            return constant(call, String.class).map(ObjectSource.ClassByName::new);
+        }
+        return result.getSort() == Type.OBJECT
+                ? Optional.of(new ObjectSource.StaticMethod(name(call), result.getClassName()))
+                : Optional.empty();
+    }
+
+    /** The constant that is loaded for a call, if it stands right before it. */
+    private static <T> Optional<T> constant(AbstractInsnNode call, Class<T> kind) {
+        for (AbstractInsnNode each = call.getPrevious(); each != null; each = each.getPrevious()) {
+            if (each instanceof LdcInsnNode load && kind.isInstance(load.cst)) {
+                return Optional.of(kind.cast(load.cst));
+            }
+            if (each instanceof LineNumberNode || each instanceof MethodInsnNode) {
+                return Optional.empty();
+            }
+        }
+        return Optional.empty();
+    }
+
+    static MethodName name(MethodInsnNode call) {
+        return new MethodName(className(call.owner), call.name, call.desc);
+    }
+
+    static MethodName name(Handle handle) {
+        return new MethodName(className(handle.getOwner()), handle.getName(), handle.getDesc());
+    }
+
+    static String className(String internalName) {
+        return internalName.replace('/', '.');
+    }
+}

@@ -1,0 +1,65 @@
+package dev.patientharbor.bodies;
+
+import java.util.Optional;
+
+/** What becomes of an object in a body. */
+public sealed interface ObjectUse {
+
+    /** Returns where it goes on to, within the nest. */
+    default Optional<ObjectOrigin> next() {
+        return Optional.empty();
+    }
+
+    /** Returns the method that is called on it. */
+    default Optional<MethodName> called() {
+        return Optional.empty();
+    }
+
+    /** Returns the constructor of another class that it is handed to. */
+    default Optional<MethodName> handedTo() {
+        return Optional.empty();
+    }
+
+    /** Returns whether it is handed to the superclass. */
+    default boolean isHandedToSuper() {
+        return false;
+    }
+
+    /** It goes on to another place of the nest, from which its further uses can be told. */
+    record GoesTo(ObjectOrigin place) implements ObjectUse {
+        @Override
+        public Optional<ObjectOrigin> next() {
+            return Optional.of(place);
+        }
+    }
+
+    /** A method of it is called. */
+    record Called(MethodName method) implements ObjectUse {
+        @Override
+        public Optional<MethodName> called() {
+            return Optional.of(method);
+        }
+    }
+
+    /** It is handed to the constructor of another class. */
+    record HandedTo(MethodName constructor) implements ObjectUse {
+        @Override
+        public Optional<MethodName> handedTo() {
+            return Optional.of(constructor);
+        }
+    }
+
+    /** It is handed to the constructor of the superclass. */
+    record HandedToSuper(MethodName constructor) implements ObjectUse {
+        @Override
+        public boolean isHandedToSuper() {
+            return true;
+        }
+    }
+
+    /** It is handed to a method of another class. */
+    record PassedTo(MethodName method) implements ObjectUse {}
+
+    /** It is put into a field of another class. */
+    record PutInto(String owner, String field) implements ObjectUse {}
+}

@@ -1,0 +1,103 @@
+package dev.patientharbor.code;
+
+import java.util.HashSet;
+import java.util.Set;
+import org.objectweb.asm.ClassReader;
+
+/**
+ * Finds the types that bodies of a class file may make or fetch. The constant pool (JVMS 4.4) names
+ * every constructor and method that is called and every field that is read, so no body is read.
+ * Texts, collections and other everyday types of the JDK are left out; {@code
+ * java/util/ServiceLoader} stands for whatever is looked up among services or by the name of a
+ * class.
+ */
+final class ObtainedReader {
+
+    private static final int FIELD = 9;
+    private static final int METHOD = 10;
+    private static final int INTERFACE_METHOD = 11;
+    private static final String SERVICES = "java/util/ServiceLoader";
+    private static final String LANGUAGE = "java/lang/";
+    private static final String BY_NAME = "forName";
+
+    private final ClassReader reader;
+    private final char[] buffer;
+    private final Set<String> found = new HashSet<>();
+
+    private ObtainedReader(ClassReader reader) {
+        this.reader = reader;
+        buffer = new char[reader.getMaxStringLength()];
+    }
+
+    static Set<String> read(ClassReader reader) {
+        ObtainedReader pool = new ObtainedReader(reader);
+        for (int i = 1; i < reader.getItemCount(); i++) {
+            int at = reader.getItem(i);
+            int tag = at == 0 ? 0 : reader.readByte(at - 1);
+            if (tag >= FIELD && tag <= INTERFACE_METHOD) {
+                pool.member(at, tag);
+            }
+        }
+        pool.found.remove(FactsCollector.className(reader.getClassName()));
+        return pool.found;
+    }
+
+    private void member(int at, int tag) {
+        int nameAndType = reader.getItem(reader.readUnsignedShort(at + 2));
+        int type = reader.getItem(reader.readUnsignedShort(nameAndType + 2));
+        int length = reader.readUnsignedShort(type);
+        int result = tag == FIELD ? type + 2 : result(type + 2, length);
+        if (reader.readByte(result) == 'V') {
+            if (isConstructor(nameAndType)) {
+                add(reader.readClass(at, buffer));
+            }
+        } else if (reader.readByte(result) == 'L' && !isLanguage(result + 1)) {
+            String descriptor = reader.readUTF8(nameAndType + 2, buffer);
+            add(descriptor.substring(descriptor.indexOf(')') + 2, descriptor.length() - 1));
+        }
+        if (looksUp(at, nameAndType)) {
+            found.add(SERVICES);
+        }
+    }
+
+    /**
+     * Where the result stands in the descriptor of a method: its own length, two bytes, is before.
+     */
+    private int result(int start, int length) {
+        int at = start + length - 1;
+        while (reader.readByte(at) != ')') {
+            at--;
+        }
+        return at + 1;
+    }
+
+    private boolean isConstructor(int nameAndType) {
+        return reader.readUTF8(nameAndType, buffer).equals("<init>");
+    }
+
+    /** Most results are of java/lang: these are not even made a text. */
+    private boolean isLanguage(int at) {
+        for (int i = 0; i < LANGUAGE.length(); i++) {
+            if (reader.readByte(at + i) != LANGUAGE.charAt(i)) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private boolean looksUp(int at, int nameAndType) {
+        String name = reader.readUTF8(nameAndType, buffer);
+        return name.equals(BY_NAME)
+                || name.startsWith("load") && reader.readClass(at, buffer).equals(SERVICES);
+    }
+
+    private void add(String internalName) {
+        boolean isCollection =
+                internalName.startsWith("java/util/")
+                        && !internalName.startsWith("java/util/concurrent/")
+                        && !internalName.equals("java/util/Random");
+        if (!isCollection && !internalName.startsWith(LANGUAGE)) {
+            found.add(FactsCollector.className(internalName));
+        }
+    }
+}

@@ -1,0 +1,15 @@
+package dev.patientharbor.survey;
+
+/** How code gets hold of an object that nobody handed to it. */
+public enum ObtainedBy {
+    /** It calls a constructor. */
+    CONSTRUCTOR,
+    /** It calls a static method that hands one out. */
+    STATIC_METHOD,
+    /** It reads a static field of another class. */
+    STATIC_FIELD,
+    /** It asks for the services that are listed for the contract. */
+    SERVICE,
+    /** It names a class in a text, and has it loaded. */
+    CLASS_NAME
+}

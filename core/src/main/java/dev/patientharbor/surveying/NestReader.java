@@ -1,0 +1,54 @@
+package dev.patientharbor.surveying;
+
+import dev.patientharbor.bodies.NestBodies;
+import dev.patientharbor.code.BodyFacts;
+import dev.patientharbor.code.ClassFacts;
+import dev.patientharbor.code.CodeIndex;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * Reads the bodies of a class and of all within it, when they are asked for. Classes that cannot be
+ * read have none: the index tells that they cannot.
+ */
+final class NestReader {
+
+    private final CodeIndex code;
+
+    NestReader(CodeIndex code) {
+        this.code = code;
+    }
+
+    /** Returns a class with all classes within it that are in the code, the outermost first. */
+    Set<String> members(String outermost) {
+        Set<String> members = new LinkedHashSet<>(Set.of(outermost));
+        List<String> open = new ArrayList<>(members);
+        for (int i = 0; i < open.size(); i++) {
+            code.find(open.get(i)).map(ClassFacts::bodies).map(BodyFacts::nested).stream()
+                    .flatMap(List::stream)
+                    .filter(code::inCode)
+                    .filter(members::add)
+                    .forEach(open::add);
+        }
+        return members;
+    }
+
+    /** Returns the bodies; empty if there is no class file that can be read. */
+    Optional<NestBodies> read(String outermost) {
+        List<byte[]> files = new ArrayList<>();
+        for (String name : members(outermost)) {
+            code.classFile(name).ifPresent(files::add);
+        }
+        try {
+            return files.isEmpty()
+                    ? Optional.empty()
+                    : Optional.of(NestBodies.read(outermost, files));
+        } catch (RuntimeException damaged) {
+            // The bytecode library reports damage by whatever exception its parsing runs into.
+            return Optional.empty();
+        }
+    }
+}

@@ -1,0 +1,205 @@
+package dev.patientharbor.surveying;
+
+import dev.patientharbor.bodies.ClassBodies;
+import dev.patientharbor.bodies.NestBodies;
+import dev.patientharbor.code.ClassFacts;
+import dev.patientharbor.code.CodeIndex;
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.survey.ContractKind;
+import dev.patientharbor.survey.HandWiring;
+import dev.patientharbor.survey.HardWiring;
+import dev.patientharbor.survey.SharedState;
+import dev.patientharbor.survey.Survey;
+import dev.patientharbor.survey.SurveyedContract;
+import dev.patientharbor.survey.Touch;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.SortedMap;
+import java.util.TreeMap;
+import java.util.TreeSet;
+
+/** Surveys all classes of the code. For one thread. */
+public final class SurveyMaker {
+
+    private final CodeIndex code;
+    private final TouchTable table;
+    private final List<ClassFacts> classes;
+
+    /**
+     * @param table what reaches outside
+     */
+    public SurveyMaker(CodeIndex code, TouchTable table) {
+        this.code = code;
+        this.table = table;
+        classes = code.sorted();
+    }
+
+    /**
+     * Surveys.
+     *
+     * @param findings what could not be read
+     */
+    public Survey survey(List<Finding> findings) {
+        List<ClassFacts> made = classes.stream().filter(SurveyMaker::isMade).toList();
+        AskedTypes asked = AskedTypes.of(code, made);
+        SortedMap<String, List<Touch>> touches = new TreeMap<>();
+        touches.putAll(
+                new TouchFinder(code, table).of(made.stream().map(ClassFacts::name).toList()));
+        ContractTypes open = new ContractTypes(code, asked.typesOfJdk());
+        Set<String> contractTypes = contractTypes(asked, open, touches.keySet());
+        ContractTypes types = new ContractTypes(code, contractTypes);
+        List<HardWiring> hardWired = new ArrayList<>();
+        List<HandWiring> handWiring = new ArrayList<>();
+        List<SharedState> shared = new ArrayList<>();
+        HardWiredFinder finder = new HardWiredFinder(code, contractTypes, Set.of(), Map.of());
+        NestReader nests = new NestReader(code);
+        HandWiringFinder wiring = new HandWiringFinder(types);
+        Set<String> outermost = new TreeSet<>();
+        classes.forEach(facts -> outermost.add(NestBodies.outermost(facts.name())));
+        for (String name : outermost) {
+            nests.read(name)
+                    .ifPresent(
+                            nest -> {
+                                hardWired.addAll(finder.in(nest));
+                                handWiring.addAll(wiring.in(nest));
+                                nest.classes().forEach(each -> addShared(each, types, shared));
+                            });
+        }
+        hardWired.sort(HardWiring.ORDER);
+        List<SurveyedContract> contracts = contracts(contractTypes, types, asked, hardWired);
+        List<String> entries = entries(made, asked, types);
+        Set<String> told = told(contracts, entries, hardWired);
+        touches.keySet().retainAll(told);
+        return new Survey(
+                code.size(), contracts, entries, hardWired, handWiring, shared, touches, findings);
+    }
+
+    /** Whether objects of a class may be supplied, or ask for others. */
+    private static boolean isMade(ClassFacts facts) {
+        return !facts.isInterface()
+                && !facts.isAbstract()
+                && !facts.isEnum()
+                && !facts.isRecord()
+                && !facts.closedMethods().has("equals(Ljava/lang/Object;)Z")
+                && !facts.isInMethod()
+                && !facts.isPrivate();
+    }
+
+    /**
+     * The contracts: those of the code, those of the JDK that are asked for, and the classes that
+     * are asked for and have needs of their own or reach outside.
+     */
+    private Set<String> contractTypes(AskedTypes asked, ContractTypes open, Set<String> touching) {
+        Set<String> found = new TreeSet<>(asked.typesOfJdk());
+        for (ClassFacts facts : classes) {
+            if (open.isContract(facts.name())) {
+                found.add(facts.name());
+            }
+        }
+        Set<String> askers = new HashSet<>();
+        found.forEach(contract -> askers.addAll(asked.askedBy(contract)));
+        for (String type : asked.types()) {
+            if (code.find(type).filter(SurveyMaker::isMade).isPresent()
+                    && (askers.contains(type) || touching.contains(type))) {
+                found.add(type);
+            }
+        }
+        return found;
+    }
+
+    private List<SurveyedContract> contracts(
+            Set<String> names, ContractTypes types, AskedTypes asked, List<HardWiring> hardWired) {
+        Map<String, TreeSet<String>> implementations = new TreeMap<>();
+        for (ClassFacts facts : classes) {
+            if (isMade(facts)) {
+                for (String type : types.lineage(facts.name())) {
+                    if (names.contains(type)) {
+                        implementations
+                                .computeIfAbsent(type, key -> new TreeSet<>())
+                                .add(facts.name());
+                    }
+                }
+            }
+        }
+        Map<String, TreeSet<String>> hardWiredIn = new TreeMap<>();
+        hardWired.forEach(
+                wiring ->
+                        hardWiredIn
+                                .computeIfAbsent(wiring.contract(), key -> new TreeSet<>())
+                                .add(wiring.consumer()));
+        List<SurveyedContract> found = new ArrayList<>();
+        for (String name : names) {
+            SurveyedContract contract =
+                    new SurveyedContract(
+                            name,
+                            kind(name),
+                            List.copyOf(implementations.getOrDefault(name, new TreeSet<>())),
+                            List.copyOf(asked.askedBy(name)),
+                            List.copyOf(hardWiredIn.getOrDefault(name, new TreeSet<>())));
+            found.add(contract);
+        }
+        return found;
+    }
+
+    private ContractKind kind(String name) {
+        return code.find(name)
+                .map(
+                        facts ->
+                                facts.isInterface()
+                                        ? ContractKind.INTERFACE
+                                        : facts.isAbstract()
+                                                ? ContractKind.ABSTRACT_CLASS
+                                                : ContractKind.CLASS)
+                .orElse(ContractKind.INTERFACE);
+    }
+
+    /**
+     * The classes that ask for contracts, and that nobody asks for: nor for what they implement.
+     */
+    private static List<String> entries(
+            List<ClassFacts> made, AskedTypes asked, ContractTypes types) {
+        Set<String> askers = new TreeSet<>();
+        asked.types().stream()
+                .filter(types::isContract)
+                .forEach(contract -> askers.addAll(asked.askedBy(contract)));
+        return made.stream()
+                .map(ClassFacts::name)
+                .filter(askers::contains)
+                .filter(name -> types.lineage(name).stream().allMatch(each -> nobody(asked, each)))
+                .toList();
+    }
+
+    private static boolean nobody(AskedTypes asked, String type) {
+        return asked.askedBy(type).isEmpty();
+    }
+
+    private void addShared(ClassBodies bodies, ContractTypes types, List<SharedState> shared) {
+        for (ClassBodies.StaticField field : bodies.staticFields()) {
+            boolean holdsContract =
+                    types.isContract(field.type()) || !types.contractsOf(field.type()).isEmpty();
+            if (!field.isFinal() || holdsContract) {
+                shared.add(
+                        new SharedState(
+                                bodies.name(), field.name(), field.type(), !field.isFinal()));
+            }
+        }
+    }
+
+    /** The classes whose touches matter: what stands behind contracts, and what is hard-wired. */
+    private static Set<String> told(
+            List<SurveyedContract> contracts, List<String> entries, List<HardWiring> hardWired) {
+        Set<String> told = new TreeSet<>(entries);
+        for (SurveyedContract contract : contracts) {
+            told.addAll(contract.implementations());
+            told.addAll(contract.askedBy());
+        }
+        for (HardWiring wiring : hardWired) {
+            told.add(wiring.consumer());
+            wiring.implementation().ifPresent(told::add);
+        }
+        return told;
+    }
+}

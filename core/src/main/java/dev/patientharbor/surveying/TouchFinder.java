@@ -1,0 +1,177 @@
+package dev.patientharbor.surveying;
+
+import dev.patientharbor.bodies.MemberUse;
+import dev.patientharbor.bodies.MethodBody;
+import dev.patientharbor.bodies.MethodName;
+import dev.patientharbor.code.CodeIndex;
+import dev.patientharbor.survey.CodeLocation;
+import dev.patientharbor.survey.Touch;
+import dev.patientharbor.survey.TouchKind;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.Deque;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+
+/**
+ * Finds what classes reach outside: follows the calls of their methods through the code, by the
+ * class that each call names, to what the table knows. A call of a contract ends there: what stands
+ * behind it is a profile's to say; so does a call of an object that the class asks for. For one
+ * thread.
+ */
+public final class TouchFinder {
+
+    private final CodeIndex code;
+    private final TouchTable table;
+    private final BodyIndex bodies;
+
+    /** Who calls a method, in the order in which they were met. */
+    private final Map<MethodName, Set<MethodName>> callers = new HashMap<>();
+
+    private final Map<TouchKind, Map<MethodName, MemberUse>> touching =
+            new EnumMap<>(TouchKind.class);
+    private final Set<MethodName> met = new LinkedHashSet<>();
+
+    public TouchFinder(CodeIndex code, TouchTable table) {
+        this.code = code;
+        this.table = table;
+        bodies = new BodyIndex(code);
+    }
+
+    /**
+     * Returns what each of some classes reaches, the shortest way for each kind; by the name of the
+     * class, without those that reach nothing.
+     */
+    public Map<String, List<Touch>> of(Collection<String> classNames) {
+        Map<String, Set<MethodName>> starts = new TreeMap<>();
+        for (String name : classNames) {
+            starts.put(name, new LinkedHashSet<>(bodies.methodsOf(name)));
+        }
+        starts.values().forEach(this::meet);
+        Map<String, List<Touch>> found = new TreeMap<>();
+        touching.forEach(
+                (kind, ends) -> {
+                    Ways ways = new Ways(kind, ends);
+                    starts.forEach(
+                            (name, methods) ->
+                                    ways.from(methods)
+                                            .ifPresent(
+                                                    touch ->
+                                                            found.computeIfAbsent(
+                                                                            name,
+                                                                            key ->
+                                                                                    new ArrayList<>())
+                                                                    .add(touch)));
+                });
+        return found;
+    }
+
+    /** Follows the calls of methods to all that can be reached. */
+    private void meet(Set<MethodName> starts) {
+        Deque<MethodName> open = new ArrayDeque<>();
+        starts.stream().filter(met::add).forEach(open::add);
+        while (!open.isEmpty()) {
+            MethodName from = open.poll();
+            MethodBody body = bodies.body(from).orElseThrow();
+            for (MemberUse call : body.calls()) {
+                Optional<TouchKind> kind = table.kind(call.method());
+                if (kind.isPresent()) {
+                    touching.computeIfAbsent(kind.get(), key -> new LinkedHashMap<>())
+                            .putIfAbsent(from, call);
+                } else if (code.inCode(call.method().owner()) && !isNeed(from, call)) {
+                    for (MethodName next : bodies.run(call)) {
+                        callers.computeIfAbsent(next, key -> new LinkedHashSet<>()).add(from);
+                        if (met.add(next)) {
+                            open.add(next);
+                        }
+                    }
+                    if (bodies.isNative(call.method())) {
+                        touching.computeIfAbsent(
+                                        TouchKind.NATIVE_CODE, key -> new LinkedHashMap<>())
+                                .putIfAbsent(from, call);
+                    }
+                }
+            }
+        }
+    }
+
+    /** Whether a method calls an object that its class asks for. */
+    private boolean isNeed(MethodName from, MemberUse call) {
+        return call.isVirtual() && bodies.needs(from.owner()).contains(call.method().owner());
+    }
+
+    /** The shortest ways to one kind of thing, from wherever there is one. */
+    private final class Ways {
+        private final TouchKind kind;
+        private final Map<MethodName, MemberUse> ends;
+        private final Map<MethodName, MethodName> next = new HashMap<>();
+        private final Map<MethodName, Integer> length = new HashMap<>();
+
+        Ways(TouchKind kind, Map<MethodName, MemberUse> ends) {
+            this.kind = kind;
+            this.ends = ends;
+            Deque<MethodName> open = new ArrayDeque<>();
+            for (MethodName method : met) {
+                if (ends.containsKey(method)) {
+                    length.put(method, 1);
+                    open.add(method);
+                }
+            }
+            while (!open.isEmpty()) {
+                MethodName to = open.poll();
+                for (MethodName from : callers.getOrDefault(to, Set.of())) {
+                    if (length.putIfAbsent(from, length.get(to) + 1) == null) {
+                        next.put(from, to);
+                        open.add(from);
+                    }
+                }
+            }
+        }
+
+        Optional<Touch> from(Set<MethodName> starts) {
+            return starts.stream()
+                    .filter(length::containsKey)
+                    .min(Comparator.comparing(length::get))
+                    .map(this::touch);
+        }
+
+        private Touch touch(MethodName start) {
+            List<String> way = new ArrayList<>();
+            MethodName last = start;
+            for (MethodName method = start; method != null; method = next.get(method)) {
+                String text = text(method);
+                if (way.isEmpty() || !way.get(way.size() - 1).equals(text)) {
+                    way.add(text);
+                }
+                last = method;
+            }
+            MemberUse end = ends.get(last);
+            way.add(text(end.method()));
+            return new Touch(
+                    kind,
+                    way,
+                    new CodeLocation(
+                            last.owner(),
+                            last.inSource(),
+                            bodies.source(last.owner()),
+                            end.line()));
+        }
+    }
+
+    private static String text(MethodName method) {
+        return method.owner()
+                + '.'
+                + (method.isConstructor()
+                        ? "new"
+                        : method.isLambda() ? method.inSource() : method.name());
+    }
+}

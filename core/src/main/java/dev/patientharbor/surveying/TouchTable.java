@@ -1,0 +1,89 @@
+package dev.patientharbor.surveying;
+
+import static java.nio.charset.StandardCharsets.UTF_8;
+
+import dev.patientharbor.bodies.MethodName;
+import dev.patientharbor.survey.TouchKind;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * Which methods and fields reach outside. A line of the table is a kind and a pattern: {@code
+ * CLASS}, {@code PACKAGE.**}, {@code CLASS#MEMBER}, or {@code CLASS#MEMBER(TYPES)} where only that
+ * one of several counts; {@code new} is a constructor. Immutable.
+ */
+public final class TouchTable {
+
+    private static final String RESOURCE = "touches.txt";
+    private static final String BELOW = ".**";
+
+    private final Map<String, TouchKind> exact = new HashMap<>();
+    private final Map<String, TouchKind> packages = new HashMap<>();
+
+    private TouchTable(List<String> lines) {
+        for (String line : lines) {
+            if (!line.isBlank() && !line.startsWith("#")) {
+                String[] words = line.strip().split("\\s+");
+                add(TouchKind.of(words[0]).orElseThrow(), words[1]);
+            }
+        }
+    }
+
+    private TouchTable(TouchTable other) {
+        exact.putAll(other.exact);
+        packages.putAll(other.packages);
+    }
+
+    /** Returns the table of what the JDK and well-known libraries reach. */
+    public static TouchTable ofJdk() {
+        try (InputStream bytes = TouchTable.class.getResourceAsStream(RESOURCE)) {
+            return new TouchTable(new String(bytes.readAllBytes(), UTF_8).lines().toList());
+        } catch (IOException fault) {
+            throw new UncheckedIOException(fault);
+        }
+    }
+
+    /** Returns this table with what a house adds: patterns by kind. */
+    public TouchTable with(Map<TouchKind, List<String>> more) {
+        TouchTable table = new TouchTable(this);
+        more.forEach((kind, patterns) -> patterns.forEach(pattern -> table.add(kind, pattern)));
+        return table;
+    }
+
+    private void add(TouchKind kind, String pattern) {
+        if (pattern.endsWith(BELOW)) {
+            packages.put(pattern.substring(0, pattern.length() - BELOW.length()), kind);
+        } else {
+            exact.put(pattern, kind);
+        }
+    }
+
+    /** Returns what a method or a static field reaches; empty if nothing. */
+    Optional<TouchKind> kind(MethodName member) {
+        String name = member.owner() + '#' + (member.isConstructor() ? "new" : member.name());
+        List<String> ways = new ArrayList<>(3);
+        if (member.descriptor().startsWith("(")) {
+            ways.add(name + '(' + String.join(",", member.parameterTypes()) + ')');
+        }
+        ways.add(name);
+        ways.add(member.owner());
+        for (String way : ways) {
+            if (exact.containsKey(way)) {
+                return Optional.of(exact.get(way));
+            }
+        }
+        for (String around = member.owner(); around.indexOf('.') > 0; ) {
+            around = around.substring(0, around.lastIndexOf('.'));
+            if (packages.containsKey(around)) {
+                return Optional.of(packages.get(around));
+            }
+        }
+        return Optional.empty();
+    }
+}

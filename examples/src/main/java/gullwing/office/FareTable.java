@@ -1,0 +1,6 @@
+package gullwing.office;
+
+/** What a crossing costs, in cents. */
+public interface FareTable {
+    int cents(String passenger);
+}

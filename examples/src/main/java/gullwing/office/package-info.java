@@ -1,0 +1,2 @@
+/** The ferry office: older than the port's other code, and wired by hand. */
+package gullwing.office;
