@@ -29,6 +29,9 @@ class ExpectedOutputTest {
                     tree-winter.txt     | 80  | roster ../examples/port.harbor.yaml --format tree --profile winter
                     coverage-port.txt   | 80  | roster ../examples/port.harbor.yaml --format coverage
                     check-office.txt    | 100 | check ../examples/first-day/office.harbor.yaml
+                    roster-office.txt   | 100 | roster ../examples/first-day/office.harbor.yaml --profile test
+                    coverage-office.txt | 100 | roster ../examples/first-day/office.harbor.yaml --format coverage
+                    survey-seats.txt    | 80  | survey --code ../examples/target/classes --package gullwing.office --section interfaces,touches
                     survey-office.txt   | 100 | survey --code ../examples/target/classes --package gullwing.office
                     survey-office.json  | 100 | survey --code ../examples/target/classes --package gullwing.office --format json
                     survey-office.csv   | 100 | survey --code ../examples/target/classes --package gullwing.office --format csv

@@ -39,12 +39,20 @@ public record Coverage(
      * @param kinds what it receives in each profile, in the order of kinds; nothing where nobody
      *     asks
      * @param firstReal the first profile in which somebody receives the real thing
+     * @param bypassedBy the consumers that make or fetch one by themselves as well, whatever a
+     *     profile says; binary names, sorted
      */
-    public record Use(Slot slot, List<Set<AnswerKind>> kinds, Optional<String> firstReal) {
+    public record Use(
+            Slot slot,
+            List<Set<AnswerKind>> kinds,
+            Optional<String> firstReal,
+            List<String> bypassedBy) {
         public Use {
             RequiredArgument.of(slot, "slot");
             RequiredArgument.of(kinds, "kinds");
             RequiredArgument.of(firstReal, "firstReal");
+            RequiredArgument.of(bypassedBy, "bypassedBy");
+            bypassedBy = List.copyOf(bypassedBy);
             kinds =
                     kinds.stream()
                             .map(kind -> Collections.unmodifiableSet(new LinkedHashSet<>(kind)))

@@ -22,6 +22,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.function.Function;
 
 /** Works out how real each environment is, from the rosters. */
 final class CoverageMaker {
@@ -54,7 +55,7 @@ final class CoverageMaker {
         for (int i = 0; i < maker.profiles.size(); i++) {
             maker.add(verdict.roster(maker.profiles.get(i)), i);
         }
-        return maker.coverage(code);
+        return maker.coverage(code, verdict::bypassedBy);
     }
 
     private void add(Roster roster, int profile) {
@@ -93,7 +94,7 @@ final class CoverageMaker {
         return none;
     }
 
-    private Coverage coverage(CodeIndex code) {
+    private Coverage coverage(CodeIndex code, Function<Slot, List<String>> bypassedBy) {
         List<Use> uses = new ArrayList<>();
         Set<String> unused = new TreeSet<>();
         Set<String> contracts = new HashSet<>();
@@ -105,7 +106,12 @@ final class CoverageMaker {
                                     .anyMatch(
                                             kinds -> !kinds.isEmpty() && !kinds.equals(REAL_ALONE));
                     if (swapped || isContract(code, slot)) {
-                        uses.add(new Use(slot, received, firstReal(received)));
+                        uses.add(
+                                new Use(
+                                        slot,
+                                        received,
+                                        firstReal(received),
+                                        bypassedBy.apply(slot)));
                     }
                     contracts.add(SlotTable.className(slot.contract()));
                 });

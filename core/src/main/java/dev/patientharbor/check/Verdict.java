@@ -9,10 +9,12 @@ import dev.patientharbor.finding.FindingText;
 import dev.patientharbor.finding.Severity;
 import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.names.ClassNames;
+import dev.patientharbor.needs.SlotTable;
 import dev.patientharbor.plan.Roster;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.rosters.AssemblyMaker;
 import dev.patientharbor.rosters.RosterMaker;
+import dev.patientharbor.terms.Slot;
 import dev.patientharbor.texts.NearNames;
 import dev.patientharbor.texts.RequiredArgument;
 import dev.patientharbor.wiring.Wiring;
@@ -150,6 +152,28 @@ public final class Verdict {
         return Stream.concat(
                         findings.stream(),
                         shown.stream().flatMap(verdict -> verdict.findings().stream()))
+                .toList();
+    }
+
+    /**
+     * Returns the contracts of which consumers make or fetch an implementation by themselves,
+     * whether that is suppressed or not; sorted.
+     */
+    public List<Bypass> bypasses() {
+        return Bypass.in(
+                Stream.concat(
+                        findings.stream(), suppressed.stream().map(SuppressedFinding::finding)));
+    }
+
+    /**
+     * Returns the consumers that make or fetch by themselves what a slot holds, past whatever a
+     * profile says; binary names, sorted.
+     */
+    public List<String> bypassedBy(Slot slot) {
+        String contract = SlotTable.className(RequiredArgument.of(slot, "slot").contract());
+        return bypasses().stream()
+                .filter(bypass -> bypass.contract().equals(contract))
+                .map(Bypass::consumer)
                 .toList();
     }
 

@@ -95,6 +95,11 @@ public record ClassFacts(
         return TypeSignatures.bounds(signature);
     }
 
+    /** All bounds of each of its type parameters, in order. */
+    public List<List<TypeRef>> allBounds() {
+        return TypeSignatures.allBounds(signature);
+    }
+
     /** Its superclass and interfaces with their type arguments, in order. */
     public List<ClassType> supertypes() {
         return TypeSignatures.supertypes(this);

@@ -67,6 +67,15 @@ public final class CodeIndex {
                 : Optional.empty();
     }
 
+    /** Returns every method of a class of the code, marked or not; its file is read again. */
+    public List<ExecutableFacts> methodsOf(String binaryName) {
+        Set<String> none = Set.of();
+        FactsRequest every = new FactsRequest(Set.of(binaryName), none, none, false, none, none);
+        return classFile(binaryName)
+                .map(bytes -> ClassFileReader.read(bytes, every).methods())
+                .orElse(List.of());
+    }
+
     /** Returns the classes that the service files list for a contract, in order. */
     public List<String> services(String contract) {
         return table.services(contract, lookedAt::add);

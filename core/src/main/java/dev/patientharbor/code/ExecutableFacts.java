@@ -48,6 +48,11 @@ public record ExecutableFacts(
         return TypeSignatures.bounds(signature);
     }
 
+    /** All bounds of each of its own type parameters, in order. */
+    public List<List<TypeRef>> allBounds() {
+        return TypeSignatures.allBounds(signature);
+    }
+
     /** The erased parameter types as people write them, {@code p.A,int[]}. */
     public List<String> erasedParameterTypes() {
         return TypeSignatures.parameters(descriptor, Optional.empty()).stream()

@@ -112,17 +112,26 @@ final class TypeSignatures {
 
     /** The first bound of each type parameter of a class or a method, in order. */
     static List<TypeRef> bounds(Optional<String> declared) {
-        List<TypeRef> bounds = new ArrayList<>();
+        List<TypeRef> first = new ArrayList<>();
+        for (List<TypeRef> all : allBounds(declared)) {
+            if (!all.isEmpty()) {
+                first.add(all.get(0));
+            }
+        }
+        return first;
+    }
+
+    /** The bounds of each type parameter of a class or a method, in order. */
+    static List<List<TypeRef>> allBounds(Optional<String> declared) {
+        List<List<TypeRef>> bounds = new ArrayList<>();
         declared.ifPresent(
                 signature ->
                         new SignatureReader(signature)
                                 .accept(
                                         new Parts() {
-                                            private boolean isFirst;
-
                                             @Override
                                             public void visitFormalTypeParameter(String name) {
-                                                isFirst = true;
+                                                bounds.add(new ArrayList<>(1));
                                             }
 
                                             @Override
@@ -136,10 +145,7 @@ final class TypeSignatures {
                                             }
 
                                             private void bound(TypeRef type) {
-                                                if (isFirst) {
-                                                    bounds.add(type);
-                                                }
-                                                isFirst = false;
+                                                bounds.get(bounds.size() - 1).add(type);
                                             }
                                         }));
         return bounds;

@@ -15,6 +15,7 @@ import java.util.function.Predicate;
  *
  * @param classes how many classes there are
  * @param contracts the contracts, by name
+ * @param interfaces what could stand where consumers ask for a class of the code
  * @param entryConsumers the classes that ask for contracts, and that no class asks for
  * @param hardWired where consumers make or fetch implementations by themselves
  * @param handWiring where objects are made and handed to others
@@ -25,6 +26,7 @@ import java.util.function.Predicate;
 public record Survey(
         int classes,
         List<SurveyedContract> contracts,
+        List<ExtractableInterface> interfaces,
         List<String> entryConsumers,
         List<HardWiring> hardWired,
         List<HandWiring> handWiring,
@@ -34,6 +36,7 @@ public record Survey(
 
     public Survey {
         RequiredArgument.of(contracts, "contracts");
+        RequiredArgument.of(interfaces, "interfaces");
         RequiredArgument.of(entryConsumers, "entryConsumers");
         RequiredArgument.of(hardWired, "hardWired");
         RequiredArgument.of(handWiring, "handWiring");
@@ -41,6 +44,7 @@ public record Survey(
         RequiredArgument.of(touches, "touches");
         RequiredArgument.of(findings, "findings");
         contracts = List.copyOf(contracts);
+        interfaces = List.copyOf(interfaces);
         entryConsumers = List.copyOf(entryConsumers);
         hardWired = List.copyOf(hardWired);
         handWiring = List.copyOf(handWiring);
@@ -62,6 +66,7 @@ public record Survey(
         return new Survey(
                 classes,
                 contracts.stream().filter(contract -> wanted.test(contract.name())).toList(),
+                interfaces.stream().filter(one -> wanted.test(one.className())).toList(),
                 entryConsumers.stream().filter(wanted).toList(),
                 hardWired.stream().filter(wiring -> wanted.test(wiring.consumer())).toList(),
                 handWiring.stream().filter(wiring -> wanted.test(wiring.at().className())).toList(),

@@ -6,6 +6,7 @@ import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.CodeIndex;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.survey.ContractKind;
+import dev.patientharbor.survey.ExtractableInterface;
 import dev.patientharbor.survey.HandWiring;
 import dev.patientharbor.survey.HardWiring;
 import dev.patientharbor.survey.SharedState;
@@ -57,6 +58,7 @@ public final class SurveyMaker {
         HardWiredFinder finder = new HardWiredFinder(code, contractTypes, Set.of(), Map.of());
         NestReader nests = new NestReader(code);
         HandWiringFinder wiring = new HandWiringFinder(types);
+        InterfaceExtractor interfaces = new InterfaceExtractor(code);
         Set<String> outermost = new TreeSet<>();
         classes.forEach(facts -> outermost.add(NestBodies.outermost(facts.name())));
         for (String name : outermost) {
@@ -65,16 +67,30 @@ public final class SurveyMaker {
                             nest -> {
                                 hardWired.addAll(finder.in(nest));
                                 handWiring.addAll(wiring.in(nest));
+                                interfaces.add(nest);
                                 nest.classes().forEach(each -> addShared(each, types, shared));
                             });
         }
         hardWired.sort(HardWiring.ORDER);
         List<SurveyedContract> contracts = contracts(contractTypes, types, asked, hardWired);
+        List<ExtractableInterface> extractable =
+                contracts.stream()
+                        .filter(contract -> contract.kind() == ContractKind.CLASS)
+                        .flatMap(contract -> interfaces.of(contract.name()).stream())
+                        .toList();
         List<String> entries = entries(made, asked, types);
         Set<String> told = told(contracts, entries, hardWired);
         touches.keySet().retainAll(told);
         return new Survey(
-                code.size(), contracts, entries, hardWired, handWiring, shared, touches, findings);
+                code.size(),
+                contracts,
+                extractable,
+                entries,
+                hardWired,
+                handWiring,
+                shared,
+                touches,
+                findings);
     }
 
     /** Whether objects of a class may be supplied, or ask for others. */

@@ -32,7 +32,8 @@ class ReadOnlyTest {
                 new dev.patientharbor.check.Coverage.Use(
                         dev.patientharbor.terms.Slot.of("p.A"),
                         List.of(EnumSet.of(AnswerKind.REAL)),
-                        Optional.empty());
+                        Optional.empty(),
+                        List.of());
         assertThrows(
                 UnsupportedOperationException.class, () -> use.kinds().get(0).add(AnswerKind.MOCK));
     }

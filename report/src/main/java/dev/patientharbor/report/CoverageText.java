@@ -97,6 +97,11 @@ public final class CoverageText {
             column += width(i);
         }
         line.tab(column).put(use.firstReal().orElse("nowhere")).end();
+        if (!use.bypassedBy().isEmpty()) {
+            page.line(LABEL + 2)
+                    .put(TextTone.BAD, ReportWording.alsoMade(verdict, use.bypassedBy()))
+                    .end();
+        }
     }
 
     private void list(String label, List<String> all) {

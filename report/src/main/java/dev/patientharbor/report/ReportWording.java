@@ -21,6 +21,13 @@ final class ReportWording {
         return number + " " + one + (number == 1 ? "" : "s");
     }
 
+    /** Who makes or fetches one past the profile. */
+    static String alsoMade(Verdict verdict, List<String> consumers) {
+        return "also made by "
+                + classes(verdict, consumers)
+                + (consumers.size() == 1 ? " itself" : " themselves");
+    }
+
     static TextTone tone(AnswerKind kind) {
         return switch (kind) {
             case REAL, VALUE, FACTORY -> TextTone.REAL;

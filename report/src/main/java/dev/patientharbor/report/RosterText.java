@@ -209,6 +209,10 @@ public final class RosterText {
                 .put("· " + ReportWording.asked(verdict, row) + " ·")
                 .put(TextTone.QUIET, row.place().words())
                 .end();
+        List<String> past = verdict.bypassedBy(row.slot());
+        if (!past.isEmpty()) {
+            page.line(4).put(TextTone.BAD, ReportWording.alsoMade(verdict, past)).end();
+        }
     }
 
     private void answerLines(RosterLine told, int column) {

@@ -4,6 +4,7 @@ import de.siegmar.fastcsv.writer.CsvWriter;
 import de.siegmar.fastcsv.writer.LineDelimiter;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.survey.CodeLocation;
+import dev.patientharbor.survey.ExtractableInterface;
 import dev.patientharbor.survey.HandWiring;
 import dev.patientharbor.survey.HardWiring;
 import dev.patientharbor.survey.SharedState;
@@ -68,6 +69,7 @@ public final class SurveyCsv {
                 switch (section) {
                     case HARD_WIRED -> () -> survey.hardWired().forEach(each -> write(word, each));
                     case CONTRACTS -> () -> survey.contracts().forEach(each -> write(word, each));
+                    case INTERFACES -> () -> survey.interfaces().forEach(each -> write(word, each));
                     case TOUCHES ->
                             () ->
                                     survey.touches()
@@ -117,6 +119,12 @@ public final class SurveyCsv {
         }
         for (String consumer : contract.askedBy()) {
             rows.writeRecord(section, consumer, "", "", "", name, "", "asks for it");
+        }
+    }
+
+    private void write(String section, ExtractableInterface one) {
+        for (String member : one.members()) {
+            rows.writeRecord(section, one.className(), member, "", "", one.name(), "", "");
         }
     }
 

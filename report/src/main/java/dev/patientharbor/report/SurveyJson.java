@@ -3,6 +3,7 @@ package dev.patientharbor.report;
 import com.fasterxml.jackson.core.JsonGenerator;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.survey.CodeLocation;
+import dev.patientharbor.survey.ExtractableInterface;
 import dev.patientharbor.survey.HandWiring;
 import dev.patientharbor.survey.HardWiring;
 import dev.patientharbor.survey.SharedState;
@@ -48,6 +49,16 @@ public final class SurveyJson {
         json.writeArrayFieldStart("contracts");
         for (SurveyedContract contract : survey.contracts()) {
             write(contract);
+        }
+        json.writeEndArray();
+        json.writeArrayFieldStart("interfaces");
+        for (ExtractableInterface one : survey.interfaces()) {
+            json.writeStartObject();
+            json.writeStringField("class", one.className());
+            json.writeStringField("name", one.name());
+            strings("members", one.members());
+            json.writeStringField("source", one.source());
+            json.writeEndObject();
         }
         json.writeEndArray();
         json.writeArrayFieldStart("touches");

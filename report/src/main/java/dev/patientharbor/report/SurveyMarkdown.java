@@ -31,6 +31,14 @@ public final class SurveyMarkdown {
                 text.append(row(table.columns()));
                 text.append(row(table.columns().stream().map(column -> "---").toList()));
                 table.rows().forEach(row -> text.append(row(row)));
+                if (section == SurveySection.INTERFACES) {
+                    survey.interfaces()
+                            .forEach(
+                                    one ->
+                                            text.append("\n```java\n")
+                                                    .append(one.source())
+                                                    .append("```\n"));
+                }
             }
         }
         return text.toString();

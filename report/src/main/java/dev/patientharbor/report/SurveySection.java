@@ -8,6 +8,9 @@ import java.util.Optional;
 public enum SurveySection {
     HARD_WIRED("hard-wired", "consumers that make or fetch an implementation by themselves"),
     CONTRACTS("contracts", "what consumers ask for, and what stands behind it"),
+    INTERFACES(
+            "interfaces",
+            "what could stand where a class is asked for: the members that others use"),
     TOUCHES("touches", "what reaches outside, by the shortest way"),
     HAND_WIRING("hand-wiring", "methods that make objects and hand them to constructors"),
     SHARED_STATE("shared-state", "static fields that hold a contract, or change"),

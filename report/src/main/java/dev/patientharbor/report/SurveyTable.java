@@ -2,6 +2,7 @@ package dev.patientharbor.report;
 
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.survey.CodeLocation;
+import dev.patientharbor.survey.ExtractableInterface;
 import dev.patientharbor.survey.HandWiring;
 import dev.patientharbor.survey.HardWiring;
 import dev.patientharbor.survey.SharedState;
@@ -33,6 +34,11 @@ record SurveyTable(SurveySection section, List<String> columns, List<List<String
                             section,
                             List.of("contract", "kind", "implementations", "asked for by"),
                             survey.contracts().stream().map(one -> row(one, names)).toList());
+            case INTERFACES ->
+                    table(
+                            section,
+                            List.of("class", "interface", "members"),
+                            survey.interfaces().stream().map(one -> row(one, names)).toList());
             case TOUCHES -> touches(survey, names);
             case HAND_WIRING ->
                     table(
@@ -84,6 +90,10 @@ record SurveyTable(SurveySection section, List<String> columns, List<List<String
                 contract.kind().word(),
                 names.list(contract.implementations()),
                 names.list(contract.askedBy()));
+    }
+
+    private static List<String> row(ExtractableInterface one, ShortClassNames names) {
+        return List.of(names.of(one.className()), one.name(), String.join(", ", one.members()));
     }
 
     private static SurveyTable touches(Survey survey, ShortClassNames names) {

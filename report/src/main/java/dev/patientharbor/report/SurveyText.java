@@ -1,5 +1,6 @@
 package dev.patientharbor.report;
 
+import dev.patientharbor.survey.ExtractableInterface;
 import dev.patientharbor.survey.HardWiring;
 import dev.patientharbor.survey.Survey;
 import dev.patientharbor.survey.SurveyedContract;
@@ -106,6 +107,9 @@ public final class SurveyText {
                                     + " shows all")
                     .end();
         }
+        if (table.section() == SurveySection.INTERFACES && whole) {
+            survey.interfaces().forEach(this::source);
+        }
         if (table.section() == SurveySection.HARD_WIRED && !rows.isEmpty()) {
             page.line(INDENT)
                     .put(
@@ -114,6 +118,12 @@ public final class SurveyText {
                                     + " the contract in its constructor.")
                     .end();
         }
+    }
+
+    /** Source is shown as it is: a line of it is never folded. */
+    private void source(ExtractableInterface one) {
+        page.blank();
+        one.source().lines().forEach(line -> page.verbatim(INDENT, line));
     }
 
     private void row(List<String> cells, List<Integer> starts, TextTone tone) {

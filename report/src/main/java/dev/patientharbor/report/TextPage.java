@@ -34,6 +34,12 @@ final class TextPage {
         return new Line(indent);
     }
 
+    /** Adds a line as it is, folded nowhere. */
+    TextPage verbatim(int indent, String words) {
+        text.append(words.isEmpty() ? "" : " ".repeat(indent) + VisibleText.of(words)).append('\n');
+        return this;
+    }
+
     /** A label, and from a column on a text. */
     TextPage labelled(int indent, String label, int column, String words) {
         return labelled(indent, label, column, List.of(words));
