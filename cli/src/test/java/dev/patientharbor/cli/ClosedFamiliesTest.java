@@ -20,6 +20,7 @@ import dev.patientharbor.model.SupplyForm;
 import dev.patientharbor.notation.ProfileFiles;
 import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.AnswerKind;
+import dev.patientharbor.survey.TouchKind;
 import dev.patientharbor.terms.FillInSource;
 import dev.patientharbor.terms.ImplementationKind;
 import dev.patientharbor.terms.Lifetime;
@@ -150,6 +151,7 @@ class ClosedFamiliesTest {
         }
         Set<String> words = new TreeSet<>(Set.of("1, 1")); // the version of the notation
         words.add(words(Severity.values(), Severity::word));
+        words.add(words(TouchKind.values(), TouchKind::word));
         words.add(words(Lifetime.values(), Lifetime::word));
         words.add(words(FillInSource.values(), FillInSource::word));
         // With an area, up-to is a key; what is real needs no word, and a mock is no class.

@@ -36,7 +36,7 @@ class DependenciesTest {
             survey: finding texts
             surveying: bodies code finding survey terms
             types: code terms
-            model: finding terms
+            model: finding survey terms
             names: code finding model terms texts types
             values: code finding model names terms types
             plan: finding model terms texts
@@ -64,7 +64,7 @@ class DependenciesTest {
             types
             mockito: org.mockito standins
             junit: check finding notation org.junit plan profiles rig terms texts
-            notation: code files finding model org.snakeyaml plan profiles terms texts
+            notation: code files finding model org.snakeyaml plan profiles survey terms texts
             start: org.objectweb.asm
             report: check com.fasterxml.jackson de.siegmar.fastcsv finding plan survey terms \
             texts

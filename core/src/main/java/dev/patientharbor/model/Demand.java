@@ -13,7 +13,8 @@ import java.util.Optional;
  *
  * @param kind what is demanded
  * @param slot of which slot; of every slot if it is empty
- * @param words what is demanded of it: the keys, the decorator, or nothing
+ * @param words what is demanded of it: the keys, the decorator, what must not be touched, or
+ *     nothing
  * @param lifetime the lifetime, for that kind
  * @param at where it stands
  */

@@ -305,7 +305,8 @@ public final class ProfileSet {
     public synchronized Survey survey() {
         CodePlaces places = read().orElseThrow().anew();
         places.readAll();
-        return new SurveyMaker(places.whole(), TouchTable.ofJdk()).survey(places.findings());
+        TouchTable table = TouchTable.ofJdk().with(declared.marks().touchPatterns());
+        return new SurveyMaker(places.whole(), table).survey(places.findings());
     }
 
     /** Checks every profile, as of today. No class of the user's is loaded and none is run. */

@@ -3,6 +3,7 @@ package dev.patientharbor.profiles;
 import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.model.Demand;
 import dev.patientharbor.model.Loosening;
+import dev.patientharbor.survey.TouchKind;
 import dev.patientharbor.terms.DemandKind;
 import dev.patientharbor.terms.Lifetime;
 import dev.patientharbor.terms.Slot;
@@ -108,6 +109,22 @@ public final class RulesDefinition {
         return this;
     }
 
+    /** Demands that nothing in the plan reaches these things outside. */
+    public RulesDefinition untouched(TouchKind... kinds) {
+        RequiredArgument.each(kinds, "kinds");
+        SourcePosition at = CallerPositions.here();
+        for (TouchKind kind : kinds) {
+            List<WrittenName> word = List.of(new WrittenName(kind.word(), at));
+            add(DemandKind.UNTOUCHED, Optional.empty(), word, Optional.empty(), at);
+        }
+        return this;
+    }
+
+    /** Frees this profile from a parent's rule that nothing is touched, and says why. */
+    public RulesDefinition loosenUntouched(String because) {
+        return loosen(DemandKind.UNTOUCHED, RequiredArgument.of(because, "because"));
+    }
+
     /** Frees this profile from a rule of a parent about a slot, and says why. */
     public RulesDefinition loosen(DemandKind rule, Object slot, String because) {
         RequiredArgument.of(rule, "rule");
@@ -118,13 +135,11 @@ public final class RulesDefinition {
 
     /** Frees this profile from a parent's rule that forbids stand-ins, and says why. */
     public RulesDefinition loosenStandIns(String because) {
-        RequiredArgument.of(because, "because");
-        loosenings.add(
-                new Loosening(
-                        DemandKind.NO_STAND_INS,
-                        Optional.empty(),
-                        because,
-                        CallerPositions.here()));
+        return loosen(DemandKind.NO_STAND_INS, RequiredArgument.of(because, "because"));
+    }
+
+    private RulesDefinition loosen(DemandKind rule, String because) {
+        loosenings.add(new Loosening(rule, Optional.empty(), because, CallerPositions.here()));
         return this;
     }
 

@@ -7,9 +7,11 @@ import dev.patientharbor.finding.Severity;
 import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.model.HouseMarks;
 import dev.patientharbor.model.HouseMarks.ScopeMark;
+import dev.patientharbor.model.HouseMarks.TouchMark;
 import dev.patientharbor.model.SetDeclaration;
 import dev.patientharbor.model.StatedConsumer;
 import dev.patientharbor.model.Strictness;
+import dev.patientharbor.survey.TouchKind;
 import dev.patientharbor.terms.FillInSource;
 import dev.patientharbor.terms.Grounds;
 import dev.patientharbor.terms.Lifetime;
@@ -69,6 +71,7 @@ public final class SetDefinition {
     private final List<WrittenName> absent = new ArrayList<>();
     private final List<WrittenName> lookup = new ArrayList<>();
     private final List<ScopeMark> scopes = new ArrayList<>();
+    private final List<TouchMark> touches = new ArrayList<>();
     private final List<WrittenName> mayBeEmpty = new ArrayList<>();
     private final List<FillInSource> fillIn = new ArrayList<>();
     private final Map<String, Severity> severities = new HashMap<>();
@@ -174,6 +177,20 @@ public final class SetDefinition {
             }
         }
         lookup.addAll(NameCollector.written(methods, CallerPositions.here()));
+    }
+
+    /**
+     * Says that code of the house reaches outside, beside what is known of the JDK.
+     *
+     * @param patterns classes, packages with {@code .**} behind them, or {@code CLASS#MEMBER}
+     */
+    public void marksTouches(TouchKind kind, String... patterns) {
+        RequiredArgument.of(kind, "kind");
+        RequiredArgument.each(patterns, "patterns");
+        SourcePosition at = CallerPositions.here();
+        for (String pattern : patterns) {
+            touches.add(new TouchMark(kind, new WrittenName(pattern, at)));
+        }
     }
 
     /** Says the lifetime for which a scope mark stands. */
@@ -304,7 +321,7 @@ public final class SetDefinition {
                         order,
                         consumers,
                         lifetime,
-                        new HouseMarks(inject, key, absent, lookup, scopes),
+                        new HouseMarks(inject, key, absent, lookup, scopes, touches),
                         mayBeEmpty,
                         fillIn.stream().distinct().toList(),
                         new Strictness(severities, suppressions),

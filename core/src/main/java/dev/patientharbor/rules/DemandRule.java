@@ -42,6 +42,7 @@ final class DemandRule implements CheckRule {
                 }
             }
         }
+        TouchesInPlans touches = new TouchesInPlans(context.set());
         for (Wiring wiring : context.set().checked()) {
             if (wiring.profile().demands().isEmpty()) {
                 continue;
@@ -49,7 +50,7 @@ final class DemandRule implements CheckRule {
             SuppliesByContract supplies = new SuppliesByContract(context.set(), wiring);
             for (ResolvedDemand demand : wiring.profile().demands()) {
                 if (demand.names().stream().allMatch(name -> name.facts().isPresent())) {
-                    new DemandInProfile(context, wiring, demand, supplies).check();
+                    new DemandInProfile(context, wiring, demand, supplies, touches).check();
                 }
             }
         }
@@ -60,7 +61,8 @@ final class DemandRule implements CheckRule {
             RuleContext context,
             Wiring wiring,
             ResolvedDemand demand,
-            SuppliesByContract supplies) {
+            SuppliesByContract supplies,
+            TouchesInPlans touches) {
 
         void check() {
             Runnable check =
@@ -79,6 +81,7 @@ final class DemandRule implements CheckRule {
                         case KEYS -> () -> demand.declared().words().forEach(this::key);
                         case OUTERMOST -> this::outermost;
                         case LIFETIME -> this::lifetime;
+                        case UNTOUCHED -> () -> touches.check(context, wiring, demand.declared());
                     };
             check.run();
         }

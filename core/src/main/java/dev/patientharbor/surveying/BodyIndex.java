@@ -5,9 +5,12 @@ import dev.patientharbor.bodies.MemberUse;
 import dev.patientharbor.bodies.MethodBody;
 import dev.patientharbor.bodies.MethodName;
 import dev.patientharbor.bodies.NestBodies;
+import dev.patientharbor.bodies.ObjectOrigin;
+import dev.patientharbor.bodies.ObjectSource;
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.CodeIndex;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
@@ -115,6 +118,20 @@ final class BodyIndex {
             parents.stream().filter(seen::add).forEach(open::add);
         }
         return Optional.empty();
+    }
+
+    /** Returns the classes of the code of which some classes make objects. */
+    List<String> made(Collection<String> names) {
+        return names.stream()
+                .map(this::classBodies)
+                .flatMap(Optional::stream)
+                .flatMap(bodies -> bodies.obtained().stream())
+                .map(ObjectOrigin.Obtained::source)
+                .filter(ObjectSource::isMade)
+                .map(ObjectSource::type)
+                .filter(code::inCode)
+                .distinct()
+                .toList();
     }
 
     /** Returns whether a method of the code is native. */

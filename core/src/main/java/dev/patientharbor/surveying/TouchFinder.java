@@ -3,6 +3,7 @@ package dev.patientharbor.surveying;
 import dev.patientharbor.bodies.MemberUse;
 import dev.patientharbor.bodies.MethodBody;
 import dev.patientharbor.bodies.MethodName;
+import dev.patientharbor.bodies.NestBodies;
 import dev.patientharbor.code.CodeIndex;
 import dev.patientharbor.survey.CodeLocation;
 import dev.patientharbor.survey.Touch;
@@ -14,6 +15,7 @@ import java.util.Comparator;
 import java.util.Deque;
 import java.util.EnumMap;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -24,15 +26,19 @@ import java.util.TreeMap;
 
 /**
  * Finds what classes reach outside: follows the calls of their methods through the code, by the
- * class that each call names, to what the table knows. A call of a contract ends there: what stands
- * behind it is a profile's to say; so does a call of an object that the class asks for. For one
- * thread.
+ * class that each call names, to what the table knows. A call of a contract ends there, for what
+ * stands behind it is a profile's to say, unless the class makes such an object by itself; so does
+ * a call of an object that the class asks for. For one thread.
  */
 public final class TouchFinder {
 
     private final CodeIndex code;
     private final TouchTable table;
     private final BodyIndex bodies;
+    private final NestReader nests;
+    private final ContractTypes types;
+    private HardWiredFinder hardWired;
+    private final Map<String, Set<String>> made = new HashMap<>();
 
     /** Who calls a method, in the order in which they were met. */
     private final Map<MethodName, Set<MethodName>> callers = new HashMap<>();
@@ -45,17 +51,22 @@ public final class TouchFinder {
         this.code = code;
         this.table = table;
         bodies = new BodyIndex(code);
+        nests = new NestReader(code);
+        types = new ContractTypes(code, Set.of());
     }
 
     /**
-     * Returns what each of some classes reaches, the shortest way for each kind; by the name of the
-     * class, without those that reach nothing.
+     * Returns what each of some classes reaches, the shortest way for each kind; by the name that
+     * was given, without those that reach nothing.
+     *
+     * @param classNames classes, or methods of classes as {@code CLASS#METHOD}
      */
     public Map<String, List<Touch>> of(Collection<String> classNames) {
         Map<String, Set<MethodName>> starts = new TreeMap<>();
         for (String name : classNames) {
-            starts.put(name, new LinkedHashSet<>(bodies.methodsOf(name)));
+            starts.put(name, starts(name));
         }
+        hardWired = new HardWiredFinder(code, asked(starts.keySet()), Set.of(), Map.of());
         starts.values().forEach(this::meet);
         Map<String, List<Touch>> found = new TreeMap<>();
         touching.forEach(
@@ -75,6 +86,23 @@ public final class TouchFinder {
         return found;
     }
 
+    /** The types of the code that some classes ask for: whatever they are, these are contracts. */
+    private Set<String> asked(Set<String> names) {
+        Set<String> asked = new HashSet<>();
+        names.forEach(name -> asked.addAll(bodies.needs(name)));
+        asked.removeIf(name -> !code.inCode(name));
+        return asked;
+    }
+
+    /** The methods of a class; of one that is given as {@code CLASS#METHOD} that one alone. */
+    private Set<MethodName> starts(String name) {
+        int end = name.indexOf('#');
+        List<MethodName> all = bodies.methodsOf(end < 0 ? name : name.substring(0, end));
+        Set<MethodName> starts = new LinkedHashSet<>(all);
+        starts.removeIf(method -> end >= 0 && !method.name().equals(name.substring(end + 1)));
+        return starts;
+    }
+
     /** Follows the calls of methods to all that can be reached. */
     private void meet(Set<MethodName> starts) {
         Deque<MethodName> open = new ArrayDeque<>();
@@ -87,8 +115,8 @@ public final class TouchFinder {
                 if (kind.isPresent()) {
                     touching.computeIfAbsent(kind.get(), key -> new LinkedHashMap<>())
                             .putIfAbsent(from, call);
-                } else if (code.inCode(call.method().owner()) && !isNeed(from, call)) {
-                    for (MethodName next : bodies.run(call)) {
+                } else if (code.inCode(call.method().owner())) {
+                    for (MethodName next : next(from, call)) {
                         callers.computeIfAbsent(next, key -> new LinkedHashSet<>()).add(from);
                         if (met.add(next)) {
                             open.add(next);
@@ -102,6 +130,45 @@ public final class TouchFinder {
                 }
             }
         }
+    }
+
+    /**
+     * What runs by a call: of a contract's method that of the objects that the class makes itself.
+     */
+    private List<MethodName> next(MethodName from, MemberUse call) {
+        boolean isNeed = isNeed(from, call);
+        List<MethodName> found = isNeed ? List.of() : bodies.run(call);
+        if (!found.isEmpty() || !call.isVirtual()) {
+            return found;
+        }
+        String nest = NestBodies.outermost(from.owner());
+        List<MethodName> own = new ArrayList<>();
+        // Of a contract that the class asks for as well, only what surely is its own object counts.
+        for (String made : isNeed ? hardWired(nest) : made(nest)) {
+            if (types.lineage(made).contains(call.method().owner())) {
+                MethodName method =
+                        new MethodName(made, call.method().name(), call.method().descriptor());
+                own.addAll(bodies.run(new MemberUse(method, false, true, call.line())));
+            }
+        }
+        return own;
+    }
+
+    /** The classes of the code whose objects the classes of a nest make or fetch by themselves. */
+    private Set<String> made(String outermost) {
+        return made.computeIfAbsent(
+                outermost,
+                name -> {
+                    Set<String> types = new LinkedHashSet<>(bodies.made(nests.members(name)));
+                    types.addAll(hardWired(name));
+                    return types;
+                });
+    }
+
+    private List<String> hardWired(String outermost) {
+        return hardWired.in(outermost).stream()
+                .flatMap(each -> each.implementation().stream())
+                .toList();
     }
 
     /** Whether a method calls an object that its class asks for. */

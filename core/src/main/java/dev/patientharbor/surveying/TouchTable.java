@@ -16,7 +16,7 @@ import java.util.Optional;
 /**
  * Which methods and fields reach outside. A line of the table is a kind and a pattern: {@code
  * CLASS}, {@code PACKAGE.**}, {@code CLASS#MEMBER}, or {@code CLASS#MEMBER(TYPES)} where only that
- * one of several counts; {@code new} is a constructor. Immutable.
+ * one of several counts; {@code new} is a constructor. A class may go by its short name. Immutable.
  */
 public final class TouchTable {
 
@@ -66,19 +66,30 @@ public final class TouchTable {
 
     /** Returns what a method or a static field reaches; empty if nothing. */
     Optional<TouchKind> kind(MethodName member) {
-        String name = member.owner() + '#' + (member.isConstructor() ? "new" : member.name());
+        String owner = member.owner();
+        return kind(owner, member)
+                .or(() -> kind(owner.substring(owner.lastIndexOf('.') + 1), member))
+                .or(() -> ofPackage(owner));
+    }
+
+    private Optional<TouchKind> kind(String owner, MethodName member) {
+        String name = owner + '#' + (member.isConstructor() ? "new" : member.name());
         List<String> ways = new ArrayList<>(3);
         if (member.descriptor().startsWith("(")) {
             ways.add(name + '(' + String.join(",", member.parameterTypes()) + ')');
         }
         ways.add(name);
-        ways.add(member.owner());
+        ways.add(owner);
         for (String way : ways) {
             if (exact.containsKey(way)) {
                 return Optional.of(exact.get(way));
             }
         }
-        for (String around = member.owner(); around.indexOf('.') > 0; ) {
+        return Optional.empty();
+    }
+
+    private Optional<TouchKind> ofPackage(String owner) {
+        for (String around = owner; around.indexOf('.') > 0; ) {
             around = around.substring(0, around.lastIndexOf('.'));
             if (packages.containsKey(around)) {
                 return Optional.of(packages.get(around));

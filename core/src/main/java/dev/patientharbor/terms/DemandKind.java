@@ -13,12 +13,19 @@ public enum DemandKind {
     /** Never the real thing, whatever the key and the level, used or not. */
     NEVER_REAL("never-real"),
     /** It lives as long as that. */
-    LIFETIME("lifetimes");
+    LIFETIME("lifetimes"),
+    /** Nothing in the plan reaches these things outside. */
+    UNTOUCHED("untouched");
 
     private final String word;
 
     DemandKind(String word) {
         this.word = word;
+    }
+
+    /** Returns whether it is about slots; the others are about the whole plan. */
+    public boolean isOfSlots() {
+        return this != NO_STAND_INS && this != UNTOUCHED;
     }
 
     /** The word that says it, as in a file. */

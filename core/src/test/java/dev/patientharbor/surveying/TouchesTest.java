@@ -29,6 +29,11 @@ class TouchesTest {
                 public native void wire();
             }
             package quay;
+            public class Siren implements Horn {
+                public static Horn house() { return new Siren(); }
+                public void blow(String why) throws Exception { new java.net.Socket(why, 1); }
+            }
+            package quay;
             public abstract class Base implements Horn {
                 protected void log(String text) { System.out.println(text); }
                 protected abstract String ask() throws Exception;
@@ -96,6 +101,21 @@ class TouchesTest {
                                 + " java.nio.file.Files.list(null); }",
                         "files Loud.blow java.nio.file.Files.list",
                         "environment Loud.blow Disk.<clinit> java.lang.System.getenv"),
+                reaches(
+                        "the network, by what it makes and calls through a contract",
+                        "public void blow(String w) throws Exception { Horn h = new Siren();"
+                                + " h.blow(w); }",
+                        "network Loud.blow Siren.blow java.net.Socket.new"),
+                reaches(
+                        "the network, by what it fetches",
+                        "public void blow(String w) throws Exception { Siren.house().blow(w); }",
+                        "network Loud.blow Siren.blow java.net.Socket.new"),
+                reaches(
+                        "the clock, in a class of its own",
+                        "static class Own implements Horn { public void blow(String w) {"
+                            + " System.nanoTime(); } } public void blow(String w) throws Exception"
+                            + " { Horn h = new Own(); h.blow(w); }",
+                        "clock Loud.blow Loud$Own.blow java.lang.System.nanoTime"),
                 reaches("nothing", "public void blow(String w) { w.trim(); Math.abs(1); }"),
                 reaches(
                         "nothing by what only names a file",

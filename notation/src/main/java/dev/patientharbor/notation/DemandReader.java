@@ -3,13 +3,16 @@ package dev.patientharbor.notation;
 import dev.patientharbor.model.Demand;
 import dev.patientharbor.model.Expectation;
 import dev.patientharbor.model.Loosening;
+import dev.patientharbor.survey.TouchKind;
 import dev.patientharbor.terms.DemandKind;
 import dev.patientharbor.terms.Lifetime;
 import dev.patientharbor.terms.Slot;
 import dev.patientharbor.terms.WrittenName;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 
 /** Reads the rules of a profile, and what it expects. */
 final class DemandReader {
@@ -51,6 +54,7 @@ final class DemandReader {
                     case OUTERMOST -> () -> eachWith(kind, node, "a decorator");
                     case MUST_BE_REAL, NEVER_REAL -> () -> slots(kind, node);
                     case LIFETIME -> () -> lifetimes(kind, node);
+                    case UNTOUCHED -> () -> untouched(node);
                 };
         read.run();
     }
@@ -58,6 +62,36 @@ final class DemandReader {
     private void slots(DemandKind kind, YamlNode node) {
         node.texts("a slot, or a list of slots")
                 .forEach(slot -> add(kind, slot, List.of(), Optional.empty()));
+    }
+
+    private void untouched(YamlNode node) {
+        List<WrittenName> words = node.texts("what must not be touched, or a list of it");
+        words.stream()
+                .filter(word -> touchKind(word, faults).isPresent())
+                .forEach(
+                        word ->
+                                demands.add(
+                                        new Demand(
+                                                DemandKind.UNTOUCHED,
+                                                Optional.empty(),
+                                                List.of(word),
+                                                Optional.empty(),
+                                                word.at())));
+    }
+
+    /** The kind of a word; a fault of the file if there is none. */
+    static Optional<TouchKind> touchKind(WrittenName word, FileFaults faults) {
+        Optional<TouchKind> kind = TouchKind.of(word.text());
+        if (kind.isEmpty()) {
+            faults.malformed(
+                    word.at(),
+                    "Nothing outside is called " + word.text() + ".",
+                    "write one of "
+                            + Arrays.stream(TouchKind.values())
+                                    .map(TouchKind::word)
+                                    .collect(Collectors.joining(", ")));
+        }
+        return kind;
     }
 
     private void lifetimes(DemandKind kind, YamlNode node) {
@@ -83,7 +117,7 @@ final class DemandReader {
         YamlMap rules = node.fields("loosen");
         for (DemandKind kind : DemandKind.values()) {
             Optional<YamlNode> rule = rules.take(kind.word());
-            if (kind == DemandKind.NO_STAND_INS) {
+            if (!kind.isOfSlots()) {
                 rule.flatMap(value -> value.text("a reason"))
                         .ifPresent(
                                 reason ->

@@ -93,7 +93,8 @@ final class FileJoiner {
                 all(parts, part -> part.marks().key()),
                 all(parts, part -> part.marks().absent()),
                 all(parts, part -> part.marks().lookup()),
-                all(parts, part -> part.marks().scopes()));
+                all(parts, part -> part.marks().scopes()),
+                all(parts, part -> part.marks().touches()));
     }
 
     /** What must have a name of its own: of two, the first is kept and the second told. */

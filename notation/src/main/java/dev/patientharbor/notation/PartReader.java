@@ -3,6 +3,7 @@ package dev.patientharbor.notation;
 import dev.patientharbor.model.Area;
 import dev.patientharbor.model.HouseMarks;
 import dev.patientharbor.model.HouseMarks.ScopeMark;
+import dev.patientharbor.model.HouseMarks.TouchMark;
 import dev.patientharbor.model.Profile;
 import dev.patientharbor.model.StatedConsumer;
 import dev.patientharbor.model.Strictness;
@@ -127,8 +128,26 @@ final class PartReader {
                                                                                 new ScopeMark(
                                                                                         mark, kept))
                                                                 .ifPresent(scopes::add)));
+        List<TouchMark> touches = new ArrayList<>();
+        marks.take("touches")
+                .ifPresent(
+                        all ->
+                                all.fields("touches")
+                                        .each(
+                                                (kind, patterns) ->
+                                                        touches(kind, patterns, touches)));
         marks.reportUnknownKeys();
-        return new HouseMarks(inject, key, absent, lookup, scopes);
+        return new HouseMarks(inject, key, absent, lookup, scopes, touches);
+    }
+
+    private static void touches(WrittenName word, YamlNode patterns, List<TouchMark> found) {
+        DemandReader.touchKind(word, patterns.faults())
+                .ifPresent(
+                        kind ->
+                                patterns.texts("a class, PACKAGE.**, or CLASS#MEMBER")
+                                        .forEach(
+                                                pattern ->
+                                                        found.add(new TouchMark(kind, pattern))));
     }
 
     private static List<FillInSource> fillIn(YamlMap file) {

@@ -2,6 +2,7 @@ package dev.patientharbor.notation;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 
+import dev.patientharbor.finding.Finding;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -247,5 +248,99 @@ class DemandsTest {
                         .map(finding -> finding.details().get(0).text())
                         .distinct()
                         .toList());
+    }
+
+    private static final String OUTSIDE =
+            """
+            interface Mail { void send(String to) throws Exception; }
+            class Post implements Mail {
+                public void send(String to) throws Exception { new Wire().go(to); }
+            }
+            class Wire { void go(String to) throws Exception { new java.net.Socket(to, 25); } }
+            class Clocks { static Mail stamped() { System.nanoTime(); return new Paper(); } }
+            class Paper implements Mail { public void send(String to) {} }
+            class House implements Mail {
+                public void send(String to) { Tower.call(to); }
+            }
+            class Tower { static void call(String to) {} }
+            class Loud implements Mail {
+                final Mail inner;
+                Loud(Mail inner) { this.inner = inner; }
+                public void send(String to) throws Exception { System.out.println(to); inner.send(to); }
+            }
+            class Desk {
+                final Mail mail;
+                Desk(Mail mail) { this.mail = mail; }
+                void go() throws Exception { mail.send("x"); }
+            }
+            class Shed { Shed(Mail mail) {} void go() throws Exception { Mail own = new Post(); own.send("y"); } }
+            """;
+
+    @Test
+    void untouched_is_broken_with_the_way_by_whatever_is_in_the_plan() {
+        Situation it =
+                Situation.of(
+                        OUTSIDE,
+                        """
+                        entry: [Desk]
+                        marks: { touches: { database: ["Tower#call"] } }
+                        profiles:
+                          base: { partial: true, rules: { untouched: [network, database, clock, console] } }
+                          post: { extends: base, bindings: { Mail: Post } }
+                          paper: { extends: base, bindings: { Mail: Paper } }
+                          mock: { extends: base, bindings: { Mail: mock } }
+                          made: { extends: base, bindings: { Mail: { factory: "Clocks#stamped" } } }
+                          house: { extends: base, bindings: { Mail: House } }
+                          loud: { extends: base, bindings: { Mail: Paper }, decorators: { Mail: [Loud] } }
+                          free: { extends: post, rules: { loosen: { untouched: a rehearsal } } }
+                        """);
+        String where = " and nothing in ";
+        assertEquals(List.of(), messages(it, "paper"));
+        assertEquals(List.of(), messages(it, "mock"));
+        assertEquals(
+                List.of("Post touches the network," + where + "post may."), messages(it, "post"));
+        assertEquals(
+                List.of("Clocks touches the clock," + where + "made may."), messages(it, "made"));
+        assertEquals(
+                List.of("House touches a database," + where + "house may."), messages(it, "house"));
+        assertEquals(
+                List.of("Loud touches the console," + where + "loud may."), messages(it, "loud"));
+        assertEquals(
+                List.of("free loosens the rule untouched: a rehearsal."), messages(it, "free"));
+        assertEquals(
+                List.of("Post.send → Wire.go → Socket.new"),
+                it.verdict().profiles().stream()
+                        .filter(profile -> profile.name().equals("post"))
+                        .flatMap(profile -> profile.findings().stream())
+                        .flatMap(finding -> finding.details().stream())
+                        .filter(detail -> detail.label().equals("way"))
+                        .flatMap(detail -> detail.lines().stream())
+                        .toList());
+    }
+
+    @Test
+    void untouched_is_broken_by_what_a_consumer_makes_itself_whatever_the_profile_says() {
+        Situation it =
+                Situation.of(
+                        OUTSIDE,
+                        """
+                        entry: [Shed]
+                        profiles:
+                          test: { bindings: { Mail: mock }, rules: { untouched: network } }
+                          typo: { bindings: { Mail: mock }, rules: { untouched: [netwrk] } }
+                        """);
+        assertEquals(
+                List.of("Shed touches the network, and nothing in test may."),
+                messages(it, "test"));
+        assertEquals(
+                List.of("Nothing outside is called netwrk."),
+                it.verdict().findings().stream()
+                        .filter(finding -> finding.kind().id().equals("malformed-file"))
+                        .map(Finding::message)
+                        .toList());
+    }
+
+    private static List<String> messages(Situation it, String profile) {
+        return told(it, profile).stream().map(text -> text.replaceAll("^\\S+ ", "")).toList();
     }
 }
