@@ -2,8 +2,11 @@ package dev.patientharbor.benchmarks;
 
 import dev.patientharbor.check.Verdict;
 import dev.patientharbor.notation.ProfileFiles;
+import dev.patientharbor.profiles.Surveys;
 import dev.patientharbor.report.CheckText;
+import dev.patientharbor.report.SurveyText;
 import dev.patientharbor.report.TextLayout;
+import dev.patientharbor.survey.Survey;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -12,19 +15,23 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
 
 /**
  * A check of a large application against the yardstick, in the same run: cold (each in a new Java
  * process, the two in turn) and warm (again and again in one process).
  *
  * <p>Arguments: the number of classes, then one or more numbers of profiles, or {@code reached=N}
- * for one profile by which only so many classes are reached, or {@code unmet=N} for the same with
- * one need that nothing meets.
+ * for one profile by which only so many classes are reached, or {@code survey} for a survey against
+ * a bare read of the class files with their bodies, or {@code unmet=N} for the same with one need
+ * that nothing meets.
  */
 public final class CheckRatio {
 
     private static final int LARGE = 1_000_000;
     private static final int LARGE_JARS = 200;
+
+    private static final String SURVEY = "survey";
 
     private static int lastRead;
 
@@ -45,6 +52,10 @@ public final class CheckRatio {
         for (String profiles : Arrays.copyOfRange(args, 1, args.length)) {
             Path file = folder.resolve("town" + profiles + ".harbor.yaml");
             String[] words = profiles.split("=");
+            if (profiles.equals(SURVEY)) {
+                measure(SURVEY, file, jars, 3);
+                continue;
+            }
             if (words.length == 1) {
                 new Town(size).writeProfiles(file, jars, Integer.parseInt(profiles));
             } else {
@@ -62,8 +73,10 @@ public final class CheckRatio {
         double memory = 0;
         double yardstickMemory = 0;
         for (int i = 0; i < runs; i++) {
-            double[] bare = inNewProcess("yardstick", jars);
-            double[] check = inNewProcess("check", List.of(file));
+            boolean isSurvey = profiles.equals(SURVEY);
+            double[] bare = inNewProcess(isSurvey ? "bodies" : "yardstick", jars);
+            double[] check =
+                    isSurvey ? inNewProcess(SURVEY, jars) : inNewProcess("check", List.of(file));
             yardsticks.add(bare[0]);
             ratios.add(check[0] / bare[0]);
             memory = Math.max(memory, check[1]);
@@ -72,9 +85,10 @@ public final class CheckRatio {
         List<Double> warm = new ArrayList<>();
         for (int i = 0; i < 2 * runs; i++) {
             long start = System.nanoTime();
-            Yardstick.read(jars);
+            boolean isSurvey = profiles.equals(SURVEY);
+            run(isSurvey ? "bodies" : "yardstick", jars);
             long between = System.nanoTime();
-            check(file);
+            run(isSurvey ? SURVEY : "check", isSurvey ? jars : List.of(file));
             warm.add((System.nanoTime() - between) / (double) (between - start));
         }
         System.out.printf(
@@ -127,11 +141,7 @@ public final class CheckRatio {
 
     private static void one(String what, List<Path> paths) throws IOException {
         long start = System.nanoTime();
-        if (what.equals("yardstick")) {
-            Yardstick.read(paths);
-        } else {
-            check(paths.get(0));
-        }
+        run(what, paths);
         double seconds = (System.nanoTime() - start) / 1e9;
         double peak =
                 Files.readAllLines(Path.of("/proc/self/status")).stream()
@@ -140,6 +150,19 @@ public final class CheckRatio {
                         .findFirst()
                         .orElse(0);
         System.out.println(seconds + " " + peak);
+    }
+
+    private static void run(String what, List<Path> paths) {
+        switch (what) {
+            case "yardstick" -> Yardstick.read(paths);
+            case "bodies" -> Yardstick.readBodies(paths);
+            case SURVEY -> {
+                Survey survey = Surveys.of(paths.toArray(Path[]::new));
+                SurveyText.render(survey, Set.of(), TextLayout.plain(100));
+                lastRead = survey.classes();
+            }
+            default -> check(paths.get(0));
+        }
     }
 
     /** All that the command does: the file, the code, the verdict, the text. */

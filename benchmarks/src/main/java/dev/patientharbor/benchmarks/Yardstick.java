@@ -10,6 +10,7 @@ import java.util.zip.ZipEntry;
 import java.util.zip.ZipFile;
 import org.objectweb.asm.ClassReader;
 import org.objectweb.asm.ClassVisitor;
+import org.objectweb.asm.MethodVisitor;
 import org.objectweb.asm.Opcodes;
 
 /**
@@ -23,10 +24,16 @@ final class Yardstick {
     private Yardstick() {}
 
     static int read(List<Path> jars) {
-        return jars.stream().mapToInt(Yardstick::read).sum();
+        int declarations = ClassReader.SKIP_CODE | ClassReader.SKIP_DEBUG | ClassReader.SKIP_FRAMES;
+        return jars.stream().mapToInt(jar -> read(jar, declarations)).sum();
     }
 
-    private static int read(Path file) {
+    /** The same with the bodies of methods, and the lines in them. */
+    static int readBodies(List<Path> jars) {
+        return jars.stream().mapToInt(jar -> read(jar, ClassReader.SKIP_FRAMES)).sum();
+    }
+
+    private static int read(Path file, int parts) {
         try (ZipFile jar = new ZipFile(file.toFile())) {
             List<? extends ZipEntry> entries = jar.stream().toList();
             AtomicInteger next = new AtomicInteger();
@@ -36,7 +43,7 @@ final class Yardstick {
                         for (int i = next.getAndIncrement();
                                 i < entries.size();
                                 i = next.getAndIncrement()) {
-                            parse(jar, entries.get(i));
+                            parse(jar, entries.get(i), parts);
                             read.incrementAndGet();
                         }
                     };
@@ -56,16 +63,24 @@ final class Yardstick {
         }
     }
 
-    private static void parse(ZipFile jar, ZipEntry entry) {
+    private static void parse(ZipFile jar, ZipEntry entry, int parts) {
         try (InputStream bytes = jar.getInputStream(entry)) {
-            new ClassReader(bytes.readAllBytes())
-                    .accept(
-                            new ClassVisitor(Opcodes.ASM9) {},
-                            ClassReader.SKIP_CODE
-                                    | ClassReader.SKIP_DEBUG
-                                    | ClassReader.SKIP_FRAMES);
+            new ClassReader(bytes.readAllBytes()).accept(new BodyVisitor(), parts);
         } catch (IOException fault) {
             throw new UncheckedIOException(fault);
+        }
+    }
+
+    /** Looks at every instruction, and keeps nothing. */
+    private static final class BodyVisitor extends ClassVisitor {
+        BodyVisitor() {
+            super(Opcodes.ASM9);
+        }
+
+        @Override
+        public MethodVisitor visitMethod(
+                int access, String name, String type, String signature, String[] thrown) {
+            return new MethodVisitor(Opcodes.ASM9) {};
         }
     }
 }

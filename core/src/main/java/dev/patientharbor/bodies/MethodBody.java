@@ -5,10 +5,9 @@ import java.util.List;
 /**
  * The body of one method.
  *
- * @param access its modifiers
  * @param calls what it calls or refers to, in order
  */
-public record MethodBody(MethodName name, int access, List<MemberUse> calls) {
+public record MethodBody(MethodName name, List<MemberUse> calls) {
 
     public MethodBody {
         calls = List.copyOf(calls);

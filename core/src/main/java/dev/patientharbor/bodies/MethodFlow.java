@@ -1,6 +1,6 @@
 package dev.patientharbor.bodies;
 
-import static dev.patientharbor.bodies.BodyReader.className;
+import static dev.patientharbor.bodies.ObtainedReader.className;
 
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -92,7 +92,7 @@ final class MethodFlow {
         if (each instanceof MethodInsnNode call) {
             call(call, operands(frame, Type.getArgumentTypes(call.desc).length, call));
         } else if (each instanceof InvokeDynamicInsnNode made) {
-            BodyReader.lambda(made)
+            ObtainedReader.lambda(made)
                     .ifPresent(
                             body ->
                                     hold(
@@ -136,7 +136,7 @@ final class MethodFlow {
     }
 
     private void call(MethodInsnNode call, List<SourceValue> operands) {
-        MethodName called = BodyReader.name(call);
+        MethodName called = ObtainedReader.name(call);
         boolean isStatic = call.getOpcode() == Opcodes.INVOKESTATIC;
         if (!isStatic && !called.isConstructor()) {
             put(operands.get(0), new ObjectUse.Called(called));
@@ -186,7 +186,7 @@ final class MethodFlow {
                 if (other != operand) {
                     spread(operand, other);
                     for (AbstractInsnNode origin : other.insns) {
-                        BodyReader.lambda(origin)
+                        ObtainedReader.lambda(origin)
                                 .ifPresent(
                                         body ->
                                                 handIn(
@@ -202,7 +202,7 @@ final class MethodFlow {
 
     /** A lambda that the JDK calls with an object. */
     private void handIn(SourceValue value, Handle body, InvokeDynamicInsnNode made) {
-        MethodName called = BodyReader.name(body);
+        MethodName called = ObtainedReader.name(body);
         int held = Type.getArgumentTypes(made.desc).length;
         boolean takesObject =
                 body.getTag() != Opcodes.H_INVOKESTATIC
@@ -219,7 +219,7 @@ final class MethodFlow {
 
     /** A lambda or method reference holds on to what it uses later. */
     private void hold(Handle body, List<SourceValue> held) {
-        MethodName called = BodyReader.name(body);
+        MethodName called = ObtainedReader.name(body);
         boolean takesObject =
                 body.getTag() != Opcodes.H_INVOKESTATIC
                         && body.getTag() != Opcodes.H_NEWINVOKESPECIAL;
@@ -273,12 +273,12 @@ final class MethodFlow {
             return Optional.of(new ObjectOrigin.OfField(className(field.owner), field.name));
         }
         if (instruction instanceof MethodInsnNode call && ours.test(className(call.owner))) {
-            return Optional.of(new ObjectOrigin.OfResult(BodyReader.name(call)));
+            return Optional.of(new ObjectOrigin.OfResult(ObtainedReader.name(call)));
         }
-        return BodyReader.source(instruction, ours)
+        return ObtainedReader.source(instruction, ours)
                 .map(
                         source ->
-                                BodyReader.obtained(
+                                ObtainedReader.obtained(
                                         source,
                                         name,
                                         lines.getOrDefault(instruction, 0),

@@ -43,4 +43,18 @@ public record MethodName(String owner, String name, String descriptor) {
             default -> member;
         };
     }
+
+    // Written out: the ones made for records are slow at first, and these are the hottest keys.
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof MethodName that
+                && name.equals(that.name)
+                && owner.equals(that.owner)
+                && descriptor.equals(that.descriptor);
+    }
+
+    @Override
+    public int hashCode() {
+        return 31 * (31 * owner.hashCode() + name.hashCode()) + descriptor.hashCode();
+    }
 }

@@ -25,6 +25,7 @@ public final class NestBodies {
     private record Body(ClassNode owner, MethodNode method) {}
 
     private final List<ClassBodies> classes = new ArrayList<>();
+    private final Map<String, List<ObjectOrigin.Obtained>> obtained = new HashMap<>();
     private final Map<MethodName, Body> bodies = new HashMap<>();
     private final Map<String, Set<MethodName>> fieldReaders = new HashMap<>();
     private final Map<MethodName, Set<MethodName>> callers = new HashMap<>();
@@ -47,6 +48,7 @@ public final class NestBodies {
         for (byte[] file : files) {
             ClassNode tree = new ClassNode();
             new ClassReader(file).accept(tree, ClassReader.SKIP_FRAMES);
+            nest.classes.add(ClassBodies.read(file, ObtainedReader::className));
             nest.add(tree);
         }
         return nest;
@@ -61,8 +63,8 @@ public final class NestBodies {
     }
 
     private void add(ClassNode tree) {
-        classes.add(BodyReader.read(tree, ours));
-        String owner = BodyReader.className(tree.name);
+        String owner = ObtainedReader.className(tree.name);
+        obtained.put(owner, ObtainedReader.read(tree, ours));
         for (MethodNode method : tree.methods) {
             MethodName name = new MethodName(owner, method.name, method.desc);
             bodies.put(name, new Body(tree, method));
@@ -70,11 +72,11 @@ public final class NestBodies {
                 if (each instanceof FieldInsnNode field) {
                     fieldReaders
                             .computeIfAbsent(
-                                    field(BodyReader.className(field.owner), field.name),
+                                    field(ObtainedReader.className(field.owner), field.name),
                                     key -> new LinkedHashSet<>())
                             .add(name);
                 } else if (each instanceof MethodInsnNode call) {
-                    callers.computeIfAbsent(BodyReader.name(call), key -> new LinkedHashSet<>())
+                    callers.computeIfAbsent(ObtainedReader.name(call), key -> new LinkedHashSet<>())
                             .add(name);
                 }
             }
@@ -84,6 +86,11 @@ public final class NestBodies {
     /** Returns its classes, in the order in which they were given. */
     public List<ClassBodies> classes() {
         return classes;
+    }
+
+    /** Returns the objects that one of the classes makes or fetches, in the order of its file. */
+    public List<ObjectOrigin.Obtained> obtained(ClassBodies of) {
+        return obtained.getOrDefault(of.name(), List.of());
     }
 
     /**

@@ -4,9 +4,6 @@ import dev.patientharbor.bodies.ClassBodies;
 import dev.patientharbor.bodies.MemberUse;
 import dev.patientharbor.bodies.MethodBody;
 import dev.patientharbor.bodies.MethodName;
-import dev.patientharbor.bodies.NestBodies;
-import dev.patientharbor.bodies.ObjectOrigin;
-import dev.patientharbor.bodies.ObjectSource;
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.CodeIndex;
 import java.util.ArrayList;
@@ -18,6 +15,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 
 /** The bodies of the code by method, each class read when it is asked for. For one thread. */
 final class BodyIndex {
@@ -25,6 +23,7 @@ final class BodyIndex {
     private static final String START = "<clinit>";
 
     private final CodeIndex code;
+    private final Map<String, String> binaryNames = new ConcurrentHashMap<>();
     private final Map<String, Optional<ClassBodies>> read = new HashMap<>();
     private final Map<MethodName, MethodBody> bodies = new HashMap<>();
     private final Map<String, Set<String>> needs = new HashMap<>();
@@ -33,25 +32,42 @@ final class BodyIndex {
         this.code = code;
     }
 
-    private Optional<ClassBodies> classBodies(String name) {
+    /** Returns the bodies of a class; empty if it cannot be read. */
+    Optional<ClassBodies> classBodies(String name) {
         Optional<ClassBodies> known = read.get(name);
         if (known == null) {
             known = read(name);
-            read.put(name, known);
-            known.ifPresent(all -> all.methods().forEach(body -> bodies.put(body.name(), body)));
+            keep(name, known);
         }
         return known;
     }
 
     private Optional<ClassBodies> read(String name) {
         try {
-            return code.classFile(name)
-                    .map(file -> NestBodies.read(NestBodies.outermost(name), List.of(file)))
-                    .map(nest -> nest.classes().get(0));
+            return code.classFile(name).map(file -> ClassBodies.read(file, this::binaryName));
         } catch (RuntimeException damaged) {
             // The bytecode library reports damage by whatever exception its parsing runs into.
             return Optional.empty();
         }
+    }
+
+    /** One text for each name, however often it is met. */
+    private String binaryName(String internalName) {
+        return binaryNames.computeIfAbsent(internalName, name -> name.replace('/', '.'));
+    }
+
+    /** Reads the bodies of many classes with all processors. */
+    void readAll(Collection<String> names) {
+        List<Optional<ClassBodies>> all = names.parallelStream().map(this::read).toList();
+        int i = 0;
+        for (String name : names) {
+            keep(name, all.get(i++));
+        }
+    }
+
+    private void keep(String name, Optional<ClassBodies> found) {
+        read.put(name, found);
+        found.ifPresent(all -> all.methods().forEach(body -> bodies.put(body.name(), body)));
     }
 
     /** Returns the body of a method, if its class has one. */
@@ -125,10 +141,8 @@ final class BodyIndex {
         return names.stream()
                 .map(this::classBodies)
                 .flatMap(Optional::stream)
-                .flatMap(bodies -> bodies.obtained().stream())
-                .map(ObjectOrigin.Obtained::source)
-                .filter(ObjectSource::isMade)
-                .map(ObjectSource::type)
+                .flatMap(bodies -> bodies.made().stream())
+                .sorted()
                 .filter(code::inCode)
                 .distinct()
                 .toList();

@@ -27,7 +27,7 @@ final class HandWiringFinder {
         List<HandWiring> found = new ArrayList<>();
         for (ClassBodies bodies : nest.classes()) {
             Map<MethodName, List<ObjectOrigin.Obtained>> made = new LinkedHashMap<>();
-            for (ObjectOrigin.Obtained obtained : bodies.obtained()) {
+            for (ObjectOrigin.Obtained obtained : nest.obtained(bodies)) {
                 if (obtained.source().isMade()
                         && !types.contractsOf(obtained.source().type()).isEmpty()) {
                     made.computeIfAbsent(obtained.in(), key -> new ArrayList<>()).add(obtained);

@@ -63,7 +63,8 @@ public final class HardWiredFinder {
         return mayBe(outermost) ? nests.read(outermost).map(this::in).orElse(List.of()) : List.of();
     }
 
-    private boolean mayBe(String outermost) {
+    /** Returns whether a nest may make or fetch an object of a contract; reads no body. */
+    boolean mayBe(String outermost) {
         return nests.members(outermost).stream()
                 .map(code::find)
                 .flatMap(Optional::stream)
@@ -83,7 +84,7 @@ public final class HardWiredFinder {
         List<HardWiring> found = new ArrayList<>();
         for (ClassBodies bodies : nest.classes()) {
             Set<MethodName> unused = unusedConstructors(bodies);
-            for (ObjectOrigin.Obtained obtained : bodies.obtained()) {
+            for (ObjectOrigin.Obtained obtained : nest.obtained(bodies)) {
                 if (!wiresByHand(obtained.in()) && !unused.contains(obtained.in())) {
                     hardWired(obtained, bodies, nest).ifPresent(found::add);
                 }

@@ -51,7 +51,7 @@ final class ImplementationFinder {
         }
         Set<Optional<String>> found = new HashSet<>();
         for (ClassBodies bodies : nest.get().classes()) {
-            for (ObjectOrigin.Obtained obtained : bodies.obtained()) {
+            for (ObjectOrigin.Obtained obtained : nest.get().obtained(bodies)) {
                 if (nest.get().uses(obtained).contains(new ObjectUse.GoesTo(place))) {
                     found.add(of(obtained.source()));
                 }

@@ -36,13 +36,11 @@ final class InterfaceExtractor {
         this.code = code;
     }
 
-    /** Notes what a nest calls on objects of other classes. */
-    void add(NestBodies nest) {
-        for (ClassBodies bodies : nest.classes()) {
-            for (MethodBody body : bodies.methods()) {
-                for (MemberUse call : body.calls()) {
-                    add(bodies.name(), call);
-                }
+    /** Notes what a class calls on objects of other classes. */
+    void add(ClassBodies bodies) {
+        for (MethodBody body : bodies.methods()) {
+            for (MemberUse call : body.calls()) {
+                add(bodies.name(), call);
             }
         }
     }

@@ -44,11 +44,14 @@ public final class SurveyMaker {
      * @param findings what could not be read
      */
     public Survey survey(List<Finding> findings) {
+        BodyIndex bodies = new BodyIndex(code);
+        bodies.readAll(classes.stream().map(ClassFacts::name).toList());
         List<ClassFacts> made = classes.stream().filter(SurveyMaker::isMade).toList();
         AskedTypes asked = AskedTypes.of(code, made);
         SortedMap<String, List<Touch>> touches = new TreeMap<>();
         touches.putAll(
-                new TouchFinder(code, table).of(made.stream().map(ClassFacts::name).toList()));
+                new TouchFinder(code, table, bodies)
+                        .of(made.stream().map(ClassFacts::name).toList()));
         ContractTypes open = new ContractTypes(code, asked.typesOfJdk());
         Set<String> contractTypes = contractTypes(asked, open, touches.keySet());
         ContractTypes types = new ContractTypes(code, contractTypes);
@@ -62,13 +65,21 @@ public final class SurveyMaker {
         Set<String> outermost = new TreeSet<>();
         classes.forEach(facts -> outermost.add(NestBodies.outermost(facts.name())));
         for (String name : outermost) {
-            nests.read(name)
+            if (finder.mayBe(name)) {
+                nests.read(name)
+                        .ifPresent(
+                                nest -> {
+                                    hardWired.addAll(finder.in(nest));
+                                    handWiring.addAll(wiring.in(nest));
+                                });
+            }
+        }
+        for (ClassFacts facts : classes) {
+            bodies.classBodies(facts.name())
                     .ifPresent(
-                            nest -> {
-                                hardWired.addAll(finder.in(nest));
-                                handWiring.addAll(wiring.in(nest));
-                                interfaces.add(nest);
-                                nest.classes().forEach(each -> addShared(each, types, shared));
+                            each -> {
+                                interfaces.add(each);
+                                addShared(each, types, shared);
                             });
         }
         hardWired.sort(HardWiring.ORDER);

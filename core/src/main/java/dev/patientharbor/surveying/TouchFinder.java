@@ -48,9 +48,13 @@ public final class TouchFinder {
     private final Set<MethodName> met = new LinkedHashSet<>();
 
     public TouchFinder(CodeIndex code, TouchTable table) {
+        this(code, table, new BodyIndex(code));
+    }
+
+    TouchFinder(CodeIndex code, TouchTable table, BodyIndex bodies) {
         this.code = code;
         this.table = table;
-        bodies = new BodyIndex(code);
+        this.bodies = bodies;
         nests = new NestReader(code);
         types = new ContractTypes(code, Set.of());
     }

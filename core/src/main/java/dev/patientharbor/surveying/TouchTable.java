@@ -9,9 +9,12 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 
 /**
  * Which methods and fields reach outside. A line of the table is a kind and a pattern: {@code
@@ -25,6 +28,10 @@ public final class TouchTable {
 
     private final Map<String, TouchKind> exact = new HashMap<>();
     private final Map<String, TouchKind> packages = new HashMap<>();
+    private final Set<String> owners = new HashSet<>();
+
+    /** Whether anything is said of a class: most calls are of classes of which nothing is. */
+    private final Map<String, Boolean> isKnown = new ConcurrentHashMap<>();
 
     private TouchTable(List<String> lines) {
         for (String line : lines) {
@@ -37,6 +44,7 @@ public final class TouchTable {
 
     private TouchTable(TouchTable other) {
         exact.putAll(other.exact);
+        owners.addAll(other.owners);
         packages.putAll(other.packages);
     }
 
@@ -61,11 +69,24 @@ public final class TouchTable {
             packages.put(pattern.substring(0, pattern.length() - BELOW.length()), kind);
         } else {
             exact.put(pattern, kind);
+            owners.add(pattern.split("#")[0]);
         }
     }
 
     /** Returns what a method or a static field reaches; empty if nothing. */
     Optional<TouchKind> kind(MethodName member) {
+        return isKnown.computeIfAbsent(member.owner(), this::knows)
+                ? kindOfKnown(member)
+                : Optional.empty();
+    }
+
+    private boolean knows(String owner) {
+        return owners.contains(owner)
+                || owners.contains(owner.substring(owner.lastIndexOf('.') + 1))
+                || ofPackage(owner).isPresent();
+    }
+
+    private Optional<TouchKind> kindOfKnown(MethodName member) {
         String owner = member.owner();
         return kind(owner, member)
                 .or(() -> kind(owner.substring(owner.lastIndexOf('.') + 1), member))

@@ -4,6 +4,7 @@ import dev.patientharbor.survey.ExtractableInterface;
 import dev.patientharbor.survey.HardWiring;
 import dev.patientharbor.survey.Survey;
 import dev.patientharbor.survey.SurveyedContract;
+import dev.patientharbor.survey.Touch;
 import dev.patientharbor.texts.RequiredArgument;
 import java.util.ArrayList;
 import java.util.List;
@@ -46,7 +47,12 @@ public final class SurveyText {
     /** The classes that a survey names. */
     static Set<String> classNames(Survey survey) {
         Set<String> all = new TreeSet<>(survey.entryConsumers());
-        all.addAll(survey.touches().keySet());
+        survey.touches()
+                .forEach(
+                        (name, touches) -> {
+                            all.add(name);
+                            touches.forEach(touch -> addOwners(touch, all));
+                        });
         for (SurveyedContract contract : survey.contracts()) {
             all.add(contract.name());
             all.addAll(contract.implementations());
@@ -59,6 +65,13 @@ public final class SurveyText {
         survey.handWiring().forEach(wiring -> all.add(wiring.at().className()));
         survey.sharedState().forEach(state -> all.add(state.className()));
         return all;
+    }
+
+    /** The classes on a way, but for the last: that one is not of the code. */
+    private static void addOwners(Touch touch, Set<String> all) {
+        for (String step : touch.way().subList(0, touch.way().size() - 1)) {
+            all.add(step.substring(0, step.lastIndexOf('.')));
+        }
     }
 
     private String render() {

@@ -1,10 +1,8 @@
 package dev.patientharbor.bodies;
 
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.function.Predicate;
 import org.objectweb.asm.Handle;
 import org.objectweb.asm.Opcodes;
@@ -12,7 +10,6 @@ import org.objectweb.asm.Type;
 import org.objectweb.asm.tree.AbstractInsnNode;
 import org.objectweb.asm.tree.ClassNode;
 import org.objectweb.asm.tree.FieldInsnNode;
-import org.objectweb.asm.tree.FieldNode;
 import org.objectweb.asm.tree.InvokeDynamicInsnNode;
 import org.objectweb.asm.tree.LdcInsnNode;
 import org.objectweb.asm.tree.LineNumberNode;
@@ -20,104 +17,38 @@ import org.objectweb.asm.tree.MethodInsnNode;
 import org.objectweb.asm.tree.MethodNode;
 import org.objectweb.asm.tree.TypeInsnNode;
 
-/** Reads the bodies of one class, instruction by instruction; follows no values. */
-final class BodyReader {
+/** Finds where a class makes or fetches objects; follows no values. */
+final class ObtainedReader {
 
-    private final String owner;
-    private final Predicate<String> ours;
-    private final List<ObjectOrigin.Obtained> obtained = new ArrayList<>();
+    private ObtainedReader() {}
 
-    private BodyReader(ClassNode tree, Predicate<String> ours) {
-        this.ours = ours;
-        owner = className(tree.name);
-    }
-
-    static ClassBodies read(ClassNode tree, Predicate<String> ours) {
-        BodyReader reader = new BodyReader(tree, ours);
-        List<MethodBody> methods = new ArrayList<>();
-        Set<MethodName> natives = new HashSet<>();
+    /**
+     * The objects that a class makes or fetches itself, in the order of the class file.
+     *
+     * @param ours whether a class, by its binary name, belongs to the same nest
+     */
+    static List<ObjectOrigin.Obtained> read(ClassNode tree, Predicate<String> ours) {
+        List<ObjectOrigin.Obtained> obtained = new ArrayList<>();
         for (MethodNode method : tree.methods) {
-            if (method.instructions.size() > 0) {
-                methods.add(reader.read(method));
-            } else if ((method.access & Opcodes.ACC_NATIVE) != 0) {
-                natives.add(new MethodName(reader.owner, method.name, method.desc));
-            }
-        }
-        return new ClassBodies(
-                reader.owner,
-                Optional.ofNullable(tree.sourceFile),
-                methods,
-                natives,
-                staticFields(tree),
-                reader.obtained);
-    }
-
-    private static List<ClassBodies.StaticField> staticFields(ClassNode tree) {
-        List<ClassBodies.StaticField> fields = new ArrayList<>();
-        for (FieldNode field : tree.fields) {
-            boolean isStatic = (field.access & Opcodes.ACC_STATIC) != 0;
-            if (isStatic && (field.access & (Opcodes.ACC_SYNTHETIC | Opcodes.ACC_ENUM)) == 0) {
-                fields.add(
-                        new ClassBodies.StaticField(
-                                field.name,
-                                Type.getType(field.desc).getClassName(),
-                                (field.access & Opcodes.ACC_FINAL) != 0));
-            }
-        }
-        return fields;
-    }
-
-    private MethodBody read(MethodNode method) {
-        MethodName name = new MethodName(owner, method.name, method.desc);
-        List<MemberUse> calls = new ArrayList<>();
-        int line = 0;
-        for (AbstractInsnNode each : method.instructions) {
-            if (each instanceof LineNumberNode number) {
-                line = number.line;
-            } else if (each.getOpcode() >= 0) {
+            MethodName name = new MethodName(className(tree.name), method.name, method.desc);
+            int line = 0;
+            for (AbstractInsnNode each : method.instructions) {
+                if (each instanceof LineNumberNode number) {
+                    line = number.line;
+                }
                 int at = line;
-                called(each, at).ifPresent(calls::add);
                 source(each, ours)
                         .ifPresent(
                                 source -> obtained.add(obtained(source, name, at, method, each)));
             }
         }
-        return new MethodBody(name, method.access, calls);
+        return obtained;
     }
 
     /** The origin that an instruction is, if it obtains an object. */
     static ObjectOrigin.Obtained obtained(
             ObjectSource source, MethodName in, int line, MethodNode method, AbstractInsnNode at) {
         return new ObjectOrigin.Obtained(source, in, line, method.instructions.indexOf(at));
-    }
-
-    private static Optional<MemberUse> called(AbstractInsnNode instruction, int line) {
-        if (instruction instanceof MethodInsnNode call) {
-            return Optional.of(
-                    new MemberUse(
-                            name(call),
-                            call.getOpcode() == Opcodes.INVOKESTATIC,
-                            call.getOpcode() != Opcodes.INVOKESTATIC
-                                    && call.getOpcode() != Opcodes.INVOKESPECIAL,
-                            line));
-        }
-        if (instruction instanceof FieldInsnNode field && field.getOpcode() == Opcodes.GETSTATIC) {
-            return Optional.of(
-                    new MemberUse(
-                            new MethodName(className(field.owner), field.name, field.desc),
-                            true,
-                            false,
-                            line));
-        }
-        return lambda(instruction)
-                .map(
-                        body ->
-                                new MemberUse(
-                                        name(body),
-                                        body.getTag() == Opcodes.H_INVOKESTATIC,
-                                        body.getTag() == Opcodes.H_INVOKEINTERFACE
-                                                || body.getTag() == Opcodes.H_INVOKEVIRTUAL,
-                                        line));
     }
 
     /** What a lambda or a method reference runs. */
