@@ -117,7 +117,8 @@ final class CheckRun {
         }
     }
 
-    private static Path[] given(List<String> code) {
+    /** The places that {@code --code} names; all of them are there. */
+    static Path[] given(List<String> code) {
         List<Path> paths = new ArrayList<>();
         for (String place : code) {
             Path path = path(place, "--code names ");

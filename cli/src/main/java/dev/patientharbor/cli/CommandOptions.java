@@ -31,6 +31,7 @@ final class CommandOptions {
     private static final String ALL_CODE = "--all-code";
     private static final String SECTION = "--section";
     private static final String PACKAGE = "--package";
+    private static final String ENTRY = "--entry";
 
     private CommandOptions() {}
 
@@ -79,6 +80,26 @@ final class CommandOptions {
                         .build());
         spec.addOption(formats(forms));
         spec.addOption(one(OUT, "FILE", "Write the result there.").build());
+        return help(spec);
+    }
+
+    /** The options of a command that drafts a profile file. */
+    static CommandSpec drafting(String description) {
+        CommandSpec spec = CommandSpec.create();
+        spec.usageMessage().description(description).sortOptions(false);
+        spec.addOption(
+                many(CODE, "PATH", "Compiled code to read.")
+                        .splitRegex("," + "|" + Pattern.quote(File.pathSeparator))
+                        .splitRegexSynopsisLabel(",")
+                        .build());
+        spec.addOption(
+                many(
+                                ENTRY,
+                                "CLASS",
+                                "The entry consumers; by default the classes that ask for"
+                                        + " contracts, and that nobody asks for.")
+                        .build());
+        spec.addOption(one(OUT, "FILE", "Write the draft there; no file is overwritten.").build());
         return help(spec);
     }
 
@@ -221,6 +242,10 @@ final class CommandOptions {
 
     static List<String> packages(ParseResult parsed) {
         return names(parsed, PACKAGE, "names of packages");
+    }
+
+    static List<String> entries(ParseResult parsed) {
+        return names(parsed, ENTRY, "names of classes");
     }
 
     static List<String> sections(ParseResult parsed) {

@@ -40,6 +40,7 @@ public final class CommandRehearsal {
             case DEMO -> List.of(List.of());
             case ROSTER -> List.of(List.of(port, "--format", "json"));
             case SURVEY -> List.of(List.of(port));
+            case DRAFT -> List.of(List.of("--help"));
             case CHECK -> List.of(List.of("--help"), List.of("--nothing"));
         };
     }

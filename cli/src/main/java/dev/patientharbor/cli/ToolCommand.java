@@ -10,6 +10,7 @@ enum ToolCommand {
     CHECK("check"),
     ROSTER("roster"),
     SURVEY("survey"),
+    DRAFT("draft"),
     DEMO("demo");
 
     private final String word;
@@ -35,6 +36,7 @@ enum ToolCommand {
                     case CHECK -> CheckCommand.spec();
                     case ROSTER -> RosterCommand.spec();
                     case SURVEY -> SurveyCommand.spec();
+                    case DRAFT -> DraftCommand.spec();
                     case DEMO -> DemoCommand.spec();
                 };
         return spec.name(word);
@@ -46,6 +48,7 @@ enum ToolCommand {
             case CHECK -> CheckCommand.run(parsed, console);
             case ROSTER -> RosterCommand.run(parsed, console);
             case SURVEY -> SurveyCommand.run(parsed, console);
+            case DRAFT -> DraftCommand.run(parsed, console);
             case DEMO -> DemoCommand.run(console);
         };
     }

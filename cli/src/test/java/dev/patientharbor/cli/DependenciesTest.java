@@ -64,7 +64,8 @@ class DependenciesTest {
             types
             mockito: org.mockito standins
             junit: check finding notation org.junit plan profiles rig terms texts
-            notation: code files finding model org.snakeyaml plan profiles survey terms texts
+            notation: check code files finding model org.snakeyaml plan profiles survey terms \
+            texts
             start: org.objectweb.asm
             report: check com.fasterxml.jackson de.siegmar.fastcsv finding plan survey terms \
             texts

@@ -19,6 +19,7 @@ public final class SurveyText {
 
     private static final int INDENT = 2;
     private static final int WIDEST = 34;
+    private static final int LISTS = 15;
 
     private final Survey survey;
     private final Set<SurveySection> wanted;
@@ -105,9 +106,13 @@ public final class SurveyText {
                 whole || table.rows().size() <= FIRST_ROWS
                         ? table.rows()
                         : table.rows().subList(0, FIRST_ROWS);
-        List<Integer> starts = starts(table.columns(), rows);
-        row(table.columns(), starts, TextTone.QUIET);
-        rows.forEach(row -> row(row, starts, null));
+        if (table.section() == SurveySection.CONTRACTS) {
+            rows.forEach(this::contract);
+        } else {
+            List<Integer> starts = starts(table.columns(), rows);
+            row(table.columns(), starts, TextTone.QUIET);
+            rows.forEach(row -> row(row, starts, null));
+        }
         int left = table.rows().size() - rows.size();
         if (left > 0) {
             page.line(INDENT)
@@ -137,6 +142,16 @@ public final class SurveyText {
     private void source(ExtractableInterface one) {
         page.blank();
         one.source().lines().forEach(line -> page.verbatim(INDENT, line));
+    }
+
+    /** A contract has lists of any length: each goes on a line of its own. */
+    private void contract(List<String> cells) {
+        page.line(INDENT).put(cells.get(0)).put(TextTone.QUIET, "· " + cells.get(1)).end();
+        page.labelled(
+                INDENT + 2, "behind it", LISTS, cells.get(2).isEmpty() ? "nothing" : cells.get(2));
+        if (!cells.get(3).isEmpty()) {
+            page.labelled(INDENT + 2, "asked by", LISTS, cells.get(3));
+        }
     }
 
     private void row(List<String> cells, List<Integer> starts, TextTone tone) {

@@ -1,0 +1,90 @@
+package dev.patientharbor.cli;
+
+import dev.patientharbor.files.FilePaths;
+import dev.patientharbor.notation.ProfileDraft;
+import dev.patientharbor.notation.ProfileDrafts;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Objects;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.ParseResult;
+
+/** {@code draft}: a first profile file for code that has none. */
+final class DraftCommand {
+
+    private DraftCommand() {}
+
+    static CommandSpec spec() {
+        return CommandOptions.drafting(
+                "Writes a first profile file for compiled code: what fills each need, and for tests"
+                        + " a mock of what reaches outside.");
+    }
+
+    static int run(ParseResult parsed, Console console) {
+        List<String> code = CommandOptions.code(parsed);
+        if (code.isEmpty()) {
+            throw new UnusableException("draft needs --code: the folders and jars to read");
+        }
+        CheckRun.given(code);
+        String out = CommandOptions.out(parsed);
+        Path folder = out.isEmpty() ? Path.of("") : folder(out);
+        ProfileDraft draft = draft(parsed, code, folder);
+        if (out.isEmpty()) {
+            console.out().print(draft.text());
+        } else {
+            write(out, draft.text());
+            console.notify("written to " + out);
+        }
+        draft.remarks().forEach(remark -> console.notify("  " + remark));
+        console.notify(
+                draft.remarks().isEmpty()
+                        ? "the draft is complete"
+                        : draft.toFill().isEmpty()
+                                ? "the draft is not complete"
+                                : "to fill: " + String.join(", ", draft.toFill()));
+        return ExitCode.CLEAN;
+    }
+
+    private static ProfileDraft draft(ParseResult parsed, List<String> code, Path folder) {
+        Path absolute = folder.toAbsolutePath().normalize();
+        List<String> places =
+                code.stream()
+                        .map(place -> Path.of(place).toAbsolutePath().normalize())
+                        .map(place -> absolute.relativize(place).toString().replace('\\', '/'))
+                        .map(place -> place.isEmpty() ? "." : place)
+                        .toList();
+        try {
+            return ProfileDrafts.of(places, folder, CommandOptions.entries(parsed));
+        } catch (IllegalArgumentException nobody) {
+            throw new UnusableException(nobody.getMessage());
+        }
+    }
+
+    private static Path folder(String out) {
+        Path file = file(out);
+        if (Files.exists(file)) {
+            throw new UnusableException(
+                    "--out names " + out + ", which is there; draft overwrites nothing");
+        }
+        return Objects.requireNonNullElse(file.getParent(), Path.of(""));
+    }
+
+    private static Path file(String out) {
+        try {
+            return FilePaths.resolve(Path.of(""), out);
+        } catch (IOException fault) {
+            throw new UncheckedIOException("cannot write " + out, fault);
+        }
+    }
+
+    private static void write(String out, String text) {
+        try {
+            Files.writeString(file(out), text, java.nio.file.StandardOpenOption.CREATE_NEW);
+        } catch (IOException fault) {
+            throw new UncheckedIOException("cannot write " + out, fault);
+        }
+    }
+}

@@ -1,0 +1,36 @@
+package dev.patientharbor.notation;
+
+import dev.patientharbor.profiles.Surveys;
+import dev.patientharbor.survey.Survey;
+import dev.patientharbor.texts.RequiredArgument;
+import java.nio.file.Path;
+import java.util.List;
+
+/** Drafts a first profile file from compiled code. */
+public final class ProfileDrafts {
+
+    private ProfileDrafts() {}
+
+    /**
+     * Drafts a file with two profiles: {@code main} with the implementations that the code has, and
+     * {@code test}, where what reaches outside is a mock. No class is loaded, and none is run.
+     *
+     * @param code folders, jars, or patterns, as the file will name them
+     * @param folder where the file will be: paths that are not absolute start there
+     * @param entry the entry consumers, by binary name; none for all that a survey tells
+     * @throws IllegalArgumentException if there is nobody in the code who asks for a contract
+     */
+    public static ProfileDraft of(List<String> code, Path folder, List<String> entry) {
+        RequiredArgument.of(code, "code");
+        RequiredArgument.of(folder, "folder");
+        RequiredArgument.of(entry, "entry");
+        Path[] places = code.stream().map(folder::resolve).toArray(Path[]::new);
+        Survey survey = Surveys.of(places);
+        List<String> entries = entry.isEmpty() ? survey.entryConsumers() : entry;
+        if (entries.isEmpty()) {
+            throw new IllegalArgumentException(
+                    "nobody in the code asks for a contract, so that there is nothing to fill");
+        }
+        return new DraftLoop(code, folder, survey, entries).draft();
+    }
+}
