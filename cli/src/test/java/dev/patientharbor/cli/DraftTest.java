@@ -136,7 +136,7 @@ class DraftTest {
             files = all.filter(Files::isRegularFile).sorted().toList();
         }
         Random random = new Random(3);
-        for (int round = 0; round < 40; round++) {
+        for (int round = 0; round < 150; round++) {
             Path file = files.get(random.nextInt(files.size()));
             byte[] sound = Files.readAllBytes(file);
             byte[] damaged = sound.clone();

@@ -67,13 +67,21 @@ public final class CodeIndex {
                 : Optional.empty();
     }
 
-    /** Returns every method of a class of the code, marked or not; its file is read again. */
+    /**
+     * Returns every method of a class of the code, marked or not; none if one of them is damaged.
+     * Its file is read again.
+     */
     public List<ExecutableFacts> methodsOf(String binaryName) {
         Set<String> none = Set.of();
         FactsRequest every = new FactsRequest(Set.of(binaryName), none, none, false, none, none);
-        return classFile(binaryName)
-                .map(bytes -> ClassFileReader.read(bytes, every).methods())
-                .orElse(List.of());
+        try {
+            return classFile(binaryName)
+                    .map(bytes -> ClassFileReader.read(bytes, every).methods())
+                    .orElse(List.of());
+        } catch (ClassFileReader.NotAClassFile damaged) {
+            // What is damaged is a method that nothing else asked for.
+            return List.of();
+        }
     }
 
     /** Returns the classes that the service files list for a contract, in order. */

@@ -98,7 +98,7 @@ final class TouchesInPlans {
                                 List.of(slot, demand.kind().word(), touch.kind().word(), who),
                                 context.wording().shortName(who)
                                         + " touches "
-                                        + article(touch.kind())
+                                        + touch.kind().phrase()
                                         + ", and nothing in "
                                         + profile
                                         + " may.")
@@ -109,14 +109,6 @@ final class TouchesInPlans {
                                 "do",
                                 "bind a stand-in there, or take the rule back for this profile");
         context.reporter().report(wiring, seats, finding);
-    }
-
-    private static String article(TouchKind kind) {
-        return switch (kind) {
-            case FILES, RANDOMNESS, NATIVE_CODE -> kind.word().replace('-', ' ');
-            case DATABASE, PROCESS -> "a " + kind.word();
-            case NETWORK, CLOCK, ENVIRONMENT, CONSOLE -> "the " + kind.word();
-        };
     }
 
     private static String way(RuleContext context, Touch touch) {

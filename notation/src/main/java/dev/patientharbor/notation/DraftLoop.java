@@ -271,7 +271,7 @@ final class DraftLoop {
         return verdict.shortName(name)
                 + " touches "
                 + touches.stream()
-                        .map(touch -> touch.kind().word())
+                        .map(touch -> touch.kind().phrase())
                         .collect(Collectors.joining(", "));
     }
 

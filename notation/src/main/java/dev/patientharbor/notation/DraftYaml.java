@@ -1,5 +1,6 @@
 package dev.patientharbor.notation;
 
+import dev.patientharbor.texts.VisibleText;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -64,7 +65,7 @@ final class DraftYaml {
                     new CommentLine(
                             Optional.<Mark>empty(),
                             Optional.<Mark>empty(),
-                            comment.isEmpty() ? "" : ' ' + comment,
+                            comment.isEmpty() ? "" : ' ' + VisibleText.of(comment),
                             comment.isEmpty() ? CommentType.BLANK_LINE : CommentType.BLOCK));
         }
         if (!lines.isEmpty()) {
@@ -79,7 +80,7 @@ final class DraftYaml {
         Tag tag = value.equals("true") ? Tag.BOOL : value.matches("[0-9]+") ? Tag.INT : Tag.STR;
         boolean isPlain =
                 tag != Tag.STR
-                        || value.matches("[A-Za-z]([\\w.<>@$/, -]*[\\w.<>@$/-])?")
+                        || value.matches("(\\.{0,2}/)?[A-Za-z]([\\w.<>@$/, -]*[\\w.<>@$/-])?")
                                 && !value.matches("(?i)true|false|null|yes|no|on|off");
         return new ScalarNode(tag, value, isPlain ? ScalarStyle.PLAIN : ScalarStyle.DOUBLE_QUOTED);
     }
