@@ -7,6 +7,7 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.util.List;
 import java.util.Objects;
 import picocli.CommandLine.Model.CommandSpec;
@@ -38,13 +39,13 @@ final class DraftCommand {
             write(out, draft.text());
             console.notify("written to " + out);
         }
-        draft.remarks().forEach(remark -> console.notify("  " + remark));
-        console.notify(
-                draft.remarks().isEmpty()
-                        ? "the draft is complete"
-                        : draft.toFill().isEmpty()
-                                ? "the draft is not complete"
-                                : "to fill: " + String.join(", ", draft.toFill()));
+        draft.remarks().forEach(remark -> console.notify("to mend: " + remark));
+        if (!draft.toFill().isEmpty()) {
+            console.notify("to fill: " + String.join(", ", draft.toFill()));
+        }
+        if (draft.isComplete()) {
+            console.notify("the draft is complete");
+        }
         return ExitCode.CLEAN;
     }
 
@@ -82,7 +83,7 @@ final class DraftCommand {
 
     private static void write(String out, String text) {
         try {
-            Files.writeString(file(out), text, java.nio.file.StandardOpenOption.CREATE_NEW);
+            Files.writeString(file(out), text, StandardOpenOption.CREATE_NEW);
         } catch (IOException fault) {
             throw new UncheckedIOException("cannot write " + out, fault);
         }

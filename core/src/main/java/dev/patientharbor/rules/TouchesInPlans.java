@@ -107,7 +107,13 @@ final class TouchesInPlans {
                         .with("rule", demand.at().text())
                         .with(
                                 "do",
-                                "bind a stand-in there, or take the rule back for this profile");
+                                outcome.binding().isPresent()
+                                        ? "bind a stand-in there, or take the rule back for this"
+                                                + " profile"
+                                        : "have "
+                                                + context.wording().shortName(who)
+                                                + " ask for what it reaches by, or take the rule"
+                                                + " back for this profile");
         context.reporter().report(wiring, seats, finding);
     }
 

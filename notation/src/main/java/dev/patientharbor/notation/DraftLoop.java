@@ -294,14 +294,24 @@ final class DraftLoop {
                 .orElseThrow();
     }
 
-    private static List<String> remarks(Verdict verdict) {
+    /** What is wrong beside that something is to be filled. */
+    private List<String> remarks(Verdict verdict) {
         List<String> remarks = new ArrayList<>();
         verdict.allFindings().stream()
                 .filter(finding -> finding.severity() == Severity.ERROR)
+                .filter(finding -> !isToFill(finding))
                 .map(Finding::message)
                 .distinct()
                 .forEach(remarks::add);
         return remarks;
+    }
+
+    private boolean isToFill(Finding finding) {
+        return finding.kind() == FindingKinds.UNMET_NEED
+                && Optional.ofNullable(written.get(finding.subjects().get(0)))
+                        .map(choices::get)
+                        .filter(Choice::isToFill)
+                        .isPresent();
     }
 
     private String text() {

@@ -8,7 +8,7 @@ import java.util.List;
  *
  * @param text the file, in YAML; every line ends with {@code \n}
  * @param toFill the slots for which a person has to say what fills them, as the file writes them
- * @param remarks what is wrong with the draft as it is, one sentence each; none if it is complete
+ * @param remarks what else is wrong with the draft as it is, one sentence each
  */
 public record ProfileDraft(String text, List<String> toFill, List<String> remarks) {
 
@@ -18,5 +18,10 @@ public record ProfileDraft(String text, List<String> toFill, List<String> remark
         RequiredArgument.of(remarks, "remarks");
         toFill = List.copyOf(toFill);
         remarks = List.copyOf(remarks);
+    }
+
+    /** Returns whether every profile of it is complete as it is. */
+    public boolean isComplete() {
+        return toFill.isEmpty() && remarks.isEmpty();
     }
 }
