@@ -30,6 +30,7 @@ public final class NestBodies {
     private final Map<String, Set<MethodName>> fieldReaders = new HashMap<>();
     private final Map<MethodName, Set<MethodName>> callers = new HashMap<>();
     private final Map<MethodName, Map<ObjectOrigin, Set<ObjectUse>>> followed = new HashMap<>();
+    private final Map<ObjectOrigin, Set<ObjectUse>> uses = new HashMap<>();
     private final Predicate<String> ours;
 
     private NestBodies(String outermost) {
@@ -98,6 +99,10 @@ public final class NestBodies {
      * it, and the fields, parameters and results that it passes through.
      */
     public Set<ObjectUse> uses(ObjectOrigin origin) {
+        return uses.computeIfAbsent(origin, this::allUses);
+    }
+
+    private Set<ObjectUse> allUses(ObjectOrigin origin) {
         Set<ObjectUse> all = new LinkedHashSet<>();
         Deque<ObjectOrigin> open = new ArrayDeque<>(List.of(origin));
         while (!open.isEmpty()) {

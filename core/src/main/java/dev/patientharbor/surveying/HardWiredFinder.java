@@ -33,6 +33,7 @@ public final class HardWiredFinder {
     private final CodeIndex code;
     private final NestReader nests;
     private final ContractTypes types;
+    private final ImplementationFinder implementations;
     private final Set<String> factories;
     private final Map<String, Set<List<String>>> constructors;
 
@@ -52,6 +53,7 @@ public final class HardWiredFinder {
         this.factories = Set.copyOf(factories);
         nests = new NestReader(code);
         types = new ContractTypes(code, asked);
+        implementations = new ImplementationFinder(code, nests, types);
     }
 
     /**
@@ -176,12 +178,7 @@ public final class HardWiredFinder {
                         obtained.line());
         ObjectSource source = obtained.source();
         return new HardWiring(
-                at.className(),
-                at,
-                by(source),
-                text(source),
-                contract,
-                new ImplementationFinder(code, nests).of(source));
+                at.className(), at, by(source), text(source), contract, implementations.of(source));
     }
 
     /** The nearest class around the code that has a name. */

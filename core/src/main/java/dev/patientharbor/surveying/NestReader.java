@@ -5,18 +5,32 @@ import dev.patientharbor.code.BodyFacts;
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.CodeIndex;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 
 /**
  * Reads the bodies of a class and of all within it, when they are asked for. Classes that cannot be
- * read have none: the index tells that they cannot.
+ * read have none: the index tells that they cannot. For one thread.
  */
 final class NestReader {
 
+    /** The number of nests that are kept: accessors are asked for again and again. */
+    private static final int KEPT = 16;
+
     private final CodeIndex code;
+    private final Map<String, Optional<NestBodies>> recent =
+            new LinkedHashMap<>(KEPT, 0.75f, true) {
+                private static final long serialVersionUID = 1L;
+
+                @Override
+                protected boolean removeEldestEntry(Map.Entry<String, Optional<NestBodies>> last) {
+                    return size() > KEPT;
+                }
+            };
 
     NestReader(CodeIndex code) {
         this.code = code;
@@ -38,6 +52,15 @@ final class NestReader {
 
     /** Returns the bodies; empty if there is no class file that can be read. */
     Optional<NestBodies> read(String outermost) {
+        Optional<NestBodies> known = recent.get(outermost);
+        if (known == null) {
+            known = readFiles(outermost);
+            recent.put(outermost, known);
+        }
+        return known;
+    }
+
+    private Optional<NestBodies> readFiles(String outermost) {
         List<byte[]> files = new ArrayList<>();
         for (String name : members(outermost)) {
             code.classFile(name).ifPresent(files::add);

@@ -39,6 +39,7 @@ public final class TouchFinder {
     private final ContractTypes types;
     private HardWiredFinder hardWired;
     private final Map<String, Set<String>> made = new HashMap<>();
+    private final Map<String, List<String>> hardWiredIn = new HashMap<>();
 
     /** Who calls a method, in the order in which they were met. */
     private final Map<MethodName, Set<MethodName>> callers = new HashMap<>();
@@ -170,9 +171,13 @@ public final class TouchFinder {
     }
 
     private List<String> hardWired(String outermost) {
-        return hardWired.in(outermost).stream()
-                .flatMap(each -> each.implementation().stream())
-                .toList();
+        return hardWiredIn.computeIfAbsent(
+                outermost,
+                name ->
+                        hardWired.in(name).stream()
+                                .flatMap(each -> each.implementation().stream())
+                                .distinct()
+                                .toList());
     }
 
     /** Whether a method calls an object that its class asks for. */
