@@ -31,7 +31,7 @@ final class ClassFileReader {
         try {
             ClassReader reader = new ClassReader(bytes);
             reader.accept(collector, DECLARATIONS);
-            collector.obtained(ObtainedReader.read(reader));
+            collector.obtained(ObtainableReader.read(reader));
             if (request.wantsBodies()) {
                 reader.accept(
                         new LookupCollector(request, collector.lookups()),

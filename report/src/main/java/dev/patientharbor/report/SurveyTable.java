@@ -32,7 +32,7 @@ record SurveyTable(SurveySection section, List<String> columns, List<List<String
             case CONTRACTS ->
                     table(
                             section,
-                            List.of("contract", "kind", "implementations", "asked for by"),
+                            List.of("contract", "kind", "behind it", "asked by"),
                             survey.contracts().stream().map(one -> row(one, names)).toList());
             case INTERFACES ->
                     table(
@@ -88,7 +88,9 @@ record SurveyTable(SurveySection section, List<String> columns, List<List<String
         return List.of(
                 names.of(contract.name()),
                 contract.kind().word(),
-                names.list(contract.implementations()),
+                contract.implementations().isEmpty()
+                        ? "nothing"
+                        : names.list(contract.implementations()),
                 names.list(contract.askedBy()));
     }
 

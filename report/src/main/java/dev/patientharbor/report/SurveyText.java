@@ -18,18 +18,21 @@ public final class SurveyText {
     private static final int FIRST_ROWS = 15;
 
     private static final int INDENT = 2;
-    private static final int WIDEST = 34;
-    private static final int LISTS = 15;
+
+    /** The room that the last column needs at least, in which it is folded. */
+    private static final int LAST_COLUMN = 24;
 
     private final Survey survey;
     private final Set<SurveySection> wanted;
     private final ShortClassNames names;
+    private final int width;
     private final TextPage page;
 
     private SurveyText(Survey survey, Set<SurveySection> wanted, TextLayout layout) {
         this.survey = survey;
         this.wanted = wanted;
         names = ShortClassNames.among(classNames(survey));
+        width = layout.width();
         page = new TextPage(layout);
     }
 
@@ -106,12 +109,13 @@ public final class SurveyText {
                 whole || table.rows().size() <= FIRST_ROWS
                         ? table.rows()
                         : table.rows().subList(0, FIRST_ROWS);
-        if (table.section() == SurveySection.CONTRACTS) {
-            rows.forEach(this::contract);
-        } else {
-            List<Integer> starts = starts(table.columns(), rows);
+        List<Integer> starts = starts(table.columns(), rows);
+        boolean fits = starts.get(starts.size() - 1) + LAST_COLUMN <= width;
+        if (fits && table.section() != SurveySection.CONTRACTS) {
             row(table.columns(), starts, TextTone.QUIET);
             rows.forEach(row -> row(row, starts, null));
+        } else {
+            rows.forEach(row -> labelled(table.columns(), row));
         }
         int left = table.rows().size() - rows.size();
         if (left > 0) {
@@ -144,13 +148,16 @@ public final class SurveyText {
         one.source().lines().forEach(line -> page.verbatim(INDENT, line));
     }
 
-    /** A contract has lists of any length: each goes on a line of its own. */
-    private void contract(List<String> cells) {
-        page.line(INDENT).put(cells.get(0)).put(TextTone.QUIET, "· " + cells.get(1)).end();
-        page.labelled(
-                INDENT + 2, "behind it", LISTS, cells.get(2).isEmpty() ? "nothing" : cells.get(2));
-        if (!cells.get(3).isEmpty()) {
-            page.labelled(INDENT + 2, "asked by", LISTS, cells.get(3));
+    /** What is too wide for a table, and lists of any length: a line for each cell. */
+    private void labelled(List<String> columns, List<String> cells) {
+        int column = INDENT + 4 + columns.stream().skip(1).mapToInt(String::length).max().orElse(0);
+        page.line(INDENT).put(cells.get(0)).end();
+        for (int i = 1; i < cells.size(); i++) {
+            page.labelled(
+                    INDENT + 2,
+                    columns.get(i),
+                    column,
+                    cells.get(i).isEmpty() ? "nobody" : cells.get(i));
         }
     }
 
@@ -165,7 +172,7 @@ public final class SurveyText {
         line.end();
     }
 
-    /** Where the columns start: each as wide as its widest cell, within reason. */
+    /** Where the columns start: each as wide as its widest cell. */
     private static List<Integer> starts(List<String> columns, List<List<String>> rows) {
         List<Integer> starts = new ArrayList<>();
         int at = INDENT;
@@ -173,7 +180,7 @@ public final class SurveyText {
             starts.add(at);
             int widest = TextPage.width(columns.get(i));
             for (List<String> row : rows) {
-                widest = Math.max(widest, Math.min(WIDEST, TextPage.width(row.get(i))));
+                widest = Math.max(widest, TextPage.width(row.get(i)));
             }
             at += widest + 2;
         }

@@ -11,7 +11,7 @@ import org.objectweb.asm.ClassReader;
  * java/util/ServiceLoader} stands for whatever is looked up among services or by the name of a
  * class.
  */
-final class ObtainedReader {
+final class ObtainableReader {
 
     private static final int FIELD = 9;
     private static final int METHOD = 10;
@@ -24,13 +24,13 @@ final class ObtainedReader {
     private final char[] buffer;
     private final Set<String> found = new HashSet<>();
 
-    private ObtainedReader(ClassReader reader) {
+    private ObtainableReader(ClassReader reader) {
         this.reader = reader;
         buffer = new char[reader.getMaxStringLength()];
     }
 
     static Set<String> read(ClassReader reader) {
-        ObtainedReader pool = new ObtainedReader(reader);
+        ObtainableReader pool = new ObtainableReader(reader);
         for (int i = 1; i < reader.getItemCount(); i++) {
             int at = reader.getItem(i);
             int tag = at == 0 ? 0 : reader.readByte(at - 1);
