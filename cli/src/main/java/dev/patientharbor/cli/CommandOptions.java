@@ -32,6 +32,7 @@ final class CommandOptions {
     private static final String SECTION = "--section";
     private static final String PACKAGE = "--package";
     private static final String ENTRY = "--entry";
+    private static final String IN_PLACE = "Compiled code to read, in place of the file's own.";
 
     private CommandOptions() {}
 
@@ -60,7 +61,7 @@ final class CommandOptions {
     /** The options of a command that surveys code. */
     static CommandSpec surveying(String description, Enum<?>[] forms, List<String> sections) {
         CommandSpec spec = naming(description);
-        spec.addOption(code());
+        spec.addOption(code(IN_PLACE));
         spec.addOption(insideFolder());
         spec.addOption(
                 many(
@@ -87,11 +88,7 @@ final class CommandOptions {
     static CommandSpec drafting(String description) {
         CommandSpec spec = CommandSpec.create();
         spec.usageMessage().description(description).sortOptions(false);
-        spec.addOption(
-                many(CODE, "PATH", "Compiled code to read.")
-                        .splitRegex("," + "|" + Pattern.quote(File.pathSeparator))
-                        .splitRegexSynopsisLabel(",")
-                        .build());
+        spec.addOption(code("Compiled code to read."));
         spec.addOption(
                 many(
                                 ENTRY,
@@ -118,8 +115,8 @@ final class CommandOptions {
                         .build());
     }
 
-    private static OptionSpec code() {
-        return many(CODE, "PATH", "Compiled code to read, in place of the file's own.")
+    private static OptionSpec code(String description) {
+        return many(CODE, "PATH", description)
                 .splitRegex("," + "|" + Pattern.quote(File.pathSeparator))
                 .splitRegexSynopsisLabel(",")
                 .build();
@@ -151,7 +148,7 @@ final class CommandOptions {
                                 "Show these profiles alone; the whole file is checked all the"
                                         + " same.")
                         .build());
-        spec.addOption(code());
+        spec.addOption(code(IN_PLACE));
         spec.addOption(
                 OptionSpec.builder(ALL_CODE)
                         .description(

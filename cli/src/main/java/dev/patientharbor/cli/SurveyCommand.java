@@ -84,7 +84,8 @@ final class SurveyCommand {
     private static boolean isIn(String name, String pattern) {
         String inside = name.substring(0, Math.max(0, name.lastIndexOf('.')));
         if (!pattern.endsWith(BELOW)) {
-            return inside.equals(pattern);
+            // As in a profile file, .* stands for the classes of the package itself.
+            return inside.equals(pattern.replaceFirst("\\.\\*$", ""));
         }
         String above = pattern.substring(0, pattern.length() - BELOW.length());
         return inside.equals(above) || inside.startsWith(above + '.');

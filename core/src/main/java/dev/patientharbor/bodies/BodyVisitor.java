@@ -14,6 +14,7 @@ import org.objectweb.asm.Label;
 import org.objectweb.asm.MethodVisitor;
 import org.objectweb.asm.Opcodes;
 import org.objectweb.asm.Type;
+import org.objectweb.asm.tree.ClassNode;
 
 /** Collects what the bodies of one class make and call; follows no values. */
 final class BodyVisitor extends ClassVisitor {
@@ -41,13 +42,18 @@ final class BodyVisitor extends ClassVisitor {
     static ClassBodies read(byte[] file, UnaryOperator<String> names) {
         BodyVisitor visitor = new BodyVisitor(names);
         new ClassReader(file).accept(visitor, ClassReader.SKIP_FRAMES);
-        return new ClassBodies(
-                visitor.owner,
-                visitor.source,
-                visitor.methods,
-                visitor.natives,
-                visitor.staticFields,
-                visitor.made);
+        return visitor.bodies();
+    }
+
+    /** Reads a class that was read already. */
+    static ClassBodies of(ClassNode tree) {
+        BodyVisitor visitor = new BodyVisitor(ObtainedReader::className);
+        tree.accept(visitor);
+        return visitor.bodies();
+    }
+
+    private ClassBodies bodies() {
+        return new ClassBodies(owner, source, methods, natives, staticFields, made);
     }
 
     @Override

@@ -105,11 +105,11 @@ final class MethodFlow {
                 && (field.getOpcode() == Opcodes.PUTFIELD
                         || field.getOpcode() == Opcodes.PUTSTATIC)) {
             String owner = className(field.owner);
-            put(
-                    top(frame, 0),
-                    ours.test(owner)
-                            ? new ObjectUse.GoesTo(new ObjectOrigin.OfField(owner, field.name))
-                            : new ObjectUse.PutInto(owner, field.name));
+            if (ours.test(owner)) {
+                put(
+                        top(frame, 0),
+                        new ObjectUse.GoesTo(new ObjectOrigin.OfField(owner, field.name)));
+            }
         } else if (each.getOpcode() == Opcodes.ARETURN) {
             put(top(frame, 0), new ObjectUse.GoesTo(new ObjectOrigin.OfResult(name)));
         } else if (each.getOpcode() == Opcodes.AASTORE) {
@@ -145,7 +145,7 @@ final class MethodFlow {
         if (called.isConstructor()) {
             construct(called, operands.get(0), arguments);
         } else if (call.owner.startsWith(JDK)) {
-            passToJdk(called, operands);
+            passToJdk(operands);
         } else {
             pass(called, arguments);
         }
@@ -173,14 +173,12 @@ final class MethodFlow {
 
     private void pass(MethodName called, List<SourceValue> arguments) {
         for (int i = 0; i < arguments.size(); i++) {
-            put(
-                    arguments.get(i),
-                    ours.test(called.owner()) ? goesTo(called, i) : new ObjectUse.PassedTo(called));
+            take(arguments.get(i), called, i);
         }
     }
 
     /** Lists, options and the like hand on what they are given, to lambdas also. */
-    private void passToJdk(MethodName called, List<SourceValue> operands) {
+    private void passToJdk(List<SourceValue> operands) {
         for (SourceValue operand : operands) {
             for (SourceValue other : operands) {
                 if (other != operand) {
@@ -196,7 +194,6 @@ final class MethodFlow {
                     }
                 }
             }
-            put(operand, new ObjectUse.PassedTo(called));
         }
     }
 
@@ -233,13 +230,11 @@ final class MethodFlow {
     }
 
     private void take(SourceValue value, MethodName called, int number) {
-        put(
-                value,
-                ours.test(called.owner())
-                        ? goesTo(called, number)
-                        : called.isConstructor()
-                                ? new ObjectUse.HandedTo(called)
-                                : new ObjectUse.PassedTo(called));
+        if (ours.test(called.owner())) {
+            put(value, goesTo(called, number));
+        } else if (called.isConstructor()) {
+            put(value, new ObjectUse.HandedTo(called));
+        }
     }
 
     private static ObjectUse goesTo(MethodName called, int number) {

@@ -49,7 +49,7 @@ public final class NestBodies {
         for (byte[] file : files) {
             ClassNode tree = new ClassNode();
             new ClassReader(file).accept(tree, ClassReader.SKIP_FRAMES);
-            nest.classes.add(ClassBodies.read(file, ObtainedReader::className));
+            nest.classes.add(BodyVisitor.of(tree));
             nest.add(tree);
         }
         return nest;

@@ -2,7 +2,7 @@ package dev.patientharbor.bodies;
 
 import java.util.Optional;
 
-/** What becomes of an object in a body. */
+/** What becomes of an object in a body, as far as it tells who uses it. */
 public sealed interface ObjectUse {
 
     /** Returns where it goes on to, within the nest. */
@@ -56,10 +56,4 @@ public sealed interface ObjectUse {
             return true;
         }
     }
-
-    /** It is handed to a method of another class. */
-    record PassedTo(MethodName method) implements ObjectUse {}
-
-    /** It is put into a field of another class. */
-    record PutInto(String owner, String field) implements ObjectUse {}
 }

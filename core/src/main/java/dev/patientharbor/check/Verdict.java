@@ -9,7 +9,6 @@ import dev.patientharbor.finding.FindingText;
 import dev.patientharbor.finding.Severity;
 import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.names.ClassNames;
-import dev.patientharbor.needs.SlotTable;
 import dev.patientharbor.plan.Roster;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.rosters.AssemblyMaker;
@@ -51,6 +50,7 @@ public final class Verdict {
     private final ClassNames names;
     private final List<Finding> findings;
     private final List<SuppressedFinding> suppressed;
+    private final BypassedContracts bypassed;
     private final List<ProfileVerdict> profiles;
     private final List<ProfileVerdict> shown;
     private final List<RuleFault> faults;
@@ -75,6 +75,11 @@ public final class Verdict {
         set = sides.get(0);
         this.findings = List.copyOf(findings);
         this.suppressed = List.copyOf(suppressed);
+        bypassed =
+                new BypassedContracts(
+                        Stream.concat(
+                                findings.stream(),
+                                suppressed.stream().map(SuppressedFinding::finding)));
         this.profiles = List.copyOf(profiles);
         this.shown = List.copyOf(shown);
         for (int i = 0; i < profiles.size(); i++) {
@@ -156,25 +161,11 @@ public final class Verdict {
     }
 
     /**
-     * Returns the contracts of which consumers make or fetch an implementation by themselves,
-     * whether that is suppressed or not; sorted.
-     */
-    public List<Bypass> bypasses() {
-        return Bypass.in(
-                Stream.concat(
-                        findings.stream(), suppressed.stream().map(SuppressedFinding::finding)));
-    }
-
-    /**
      * Returns the consumers that make or fetch by themselves what a slot holds, past whatever a
-     * profile says; binary names, sorted.
+     * profile says, whether that is suppressed or not; binary names, sorted.
      */
     public List<String> bypassedBy(Slot slot) {
-        String contract = SlotTable.className(RequiredArgument.of(slot, "slot").contract());
-        return bypasses().stream()
-                .filter(bypass -> bypass.contract().equals(contract))
-                .map(Bypass::consumer)
-                .toList();
+        return bypassed.by(RequiredArgument.of(slot, "slot"));
     }
 
     /** Returns whether any finding is of that severity, or graver. */

@@ -101,7 +101,7 @@ final class ContractTypes {
     }
 
     /** What is equal to another by what it holds is data, as enums and records are. */
-    private static boolean isData(ClassFacts facts) {
+    static boolean isData(ClassFacts facts) {
         return facts.isEnum() || facts.isRecord() || facts.closedMethods().has(EQUALS);
     }
 

@@ -108,9 +108,7 @@ public final class SurveyMaker {
     private static boolean isMade(ClassFacts facts) {
         return !facts.isInterface()
                 && !facts.isAbstract()
-                && !facts.isEnum()
-                && !facts.isRecord()
-                && !facts.closedMethods().has("equals(Ljava/lang/Object;)Z")
+                && !ContractTypes.isData(facts)
                 && !facts.isInMethod()
                 && !facts.isPrivate();
     }
