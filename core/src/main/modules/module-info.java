@@ -14,6 +14,8 @@ module dev.patientharbor.core {
             dev.patientharbor.rig;
     exports dev.patientharbor.code to
             dev.patientharbor.notation;
+    exports dev.patientharbor.drafting to
+            dev.patientharbor.notation;
     exports dev.patientharbor.files to
             dev.patientharbor.notation;
     exports dev.patientharbor.model to

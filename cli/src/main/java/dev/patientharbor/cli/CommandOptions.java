@@ -32,6 +32,8 @@ final class CommandOptions {
     private static final String SECTION = "--section";
     private static final String PACKAGE = "--package";
     private static final String ENTRY = "--entry";
+    private static final String FROM = "--from";
+    private static final String VERIFY = "--verify";
     private static final String IN_PLACE = "Compiled code to read, in place of the file's own.";
 
     private CommandOptions() {}
@@ -95,6 +97,20 @@ final class CommandOptions {
                                 "CLASS",
                                 "The entry consumers; by default the classes that ask for"
                                         + " contracts, and that nobody asks for.")
+                        .build());
+        spec.addOption(
+                one(
+                                FROM,
+                                "CLASS#METHOD",
+                                "The method that wires by hand: what it does becomes the profiles."
+                                        + " CLASS alone means its constructor.")
+                        .build());
+        spec.addOption(
+                OptionSpec.builder(VERIFY)
+                        .description(
+                                "With --from: list all that the method hands over, and what the"
+                                        + " draft gives instead; the exit code is 1 where they"
+                                        + " differ.")
                         .build());
         spec.addOption(one(OUT, "FILE", "Write the draft there; no file is overwritten.").build());
         return help(spec);
@@ -243,6 +259,14 @@ final class CommandOptions {
 
     static List<String> entries(ParseResult parsed) {
         return names(parsed, ENTRY, "names of classes");
+    }
+
+    static String from(ParseResult parsed) {
+        return parsed.matchedOptionValue(FROM, "");
+    }
+
+    static boolean isVerified(ParseResult parsed) {
+        return parsed.hasMatchedOption(VERIFY);
     }
 
     static List<String> sections(ParseResult parsed) {

@@ -1,8 +1,10 @@
 package dev.patientharbor.cli;
 
 import dev.patientharbor.files.FilePaths;
+import dev.patientharbor.notation.HandWiringDraft;
 import dev.patientharbor.notation.ProfileDraft;
 import dev.patientharbor.notation.ProfileDrafts;
+import dev.patientharbor.report.HandOverText;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
@@ -10,6 +12,7 @@ import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import java.util.List;
 import java.util.Objects;
+import java.util.function.Supplier;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.ParseResult;
 
@@ -32,7 +35,37 @@ final class DraftCommand {
         CheckRun.given(code);
         String out = CommandOptions.out(parsed);
         Path folder = out.isEmpty() ? Path.of("") : folder(out);
-        ProfileDraft draft = draft(parsed, code, folder);
+        String from = CommandOptions.from(parsed);
+        if (from.isEmpty()) {
+            if (CommandOptions.isVerified(parsed)) {
+                throw new UnusableException("--verify needs --from: the method to hold against");
+            }
+            return told(
+                    usable(
+                            () ->
+                                    ProfileDrafts.of(
+                                            places(code, folder),
+                                            folder,
+                                            CommandOptions.entries(parsed))),
+                    out,
+                    console);
+        }
+        if (!CommandOptions.entries(parsed).isEmpty()) {
+            throw new UnusableException(
+                    "--entry does not go with --from: what the method makes, and hands to nobody,"
+                            + " are the entry consumers");
+        }
+        HandWiringDraft draft =
+                usable(() -> ProfileDrafts.from(places(code, folder), folder, from));
+        told(draft.draft(), out, console);
+        HandOverText.lines(draft.handOvers(), CommandOptions.isVerified(parsed))
+                .forEach(console::notify);
+        return CommandOptions.isVerified(parsed) && !draft.isSame()
+                ? ExitCode.FINDINGS
+                : ExitCode.CLEAN;
+    }
+
+    private static int told(ProfileDraft draft, String out, Console console) {
         if (out.isEmpty()) {
             console.out().print(draft.text());
         } else {
@@ -49,19 +82,22 @@ final class DraftCommand {
         return ExitCode.CLEAN;
     }
 
-    private static ProfileDraft draft(ParseResult parsed, List<String> code, Path folder) {
-        Path absolute = folder.toAbsolutePath().normalize();
-        List<String> places =
-                code.stream()
-                        .map(place -> Path.of(place).toAbsolutePath().normalize())
-                        .map(place -> absolute.relativize(place).toString().replace('\\', '/'))
-                        .map(place -> place.isEmpty() ? "." : place)
-                        .toList();
+    private static <T> T usable(Supplier<T> draft) {
         try {
-            return ProfileDrafts.of(places, folder, CommandOptions.entries(parsed));
-        } catch (IllegalArgumentException nobody) {
-            throw new UnusableException(nobody.getMessage());
+            return draft.get();
+        } catch (IllegalArgumentException nothing) {
+            throw new UnusableException(nothing.getMessage());
         }
+    }
+
+    /** The places of code as the file names them, from the folder in which it will be. */
+    private static List<String> places(List<String> code, Path folder) {
+        Path absolute = folder.toAbsolutePath().normalize();
+        return code.stream()
+                .map(place -> Path.of(place).toAbsolutePath().normalize())
+                .map(place -> absolute.relativize(place).toString().replace('\\', '/'))
+                .map(place -> place.isEmpty() ? "." : place)
+                .toList();
     }
 
     private static Path folder(String out) {

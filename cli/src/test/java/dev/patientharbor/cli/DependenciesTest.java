@@ -55,7 +55,9 @@ class DependenciesTest {
             surveying terms texts types values wiring
             check: assembly code finding inherited model names needs plan resolve rosters \
             rules ruling terms texts wiring
-            profiles: assembly check code files finding inherited model plan survey \
+            tracing: bodies code org.objectweb.asm survey
+            drafting: bodies code model names needs plan survey terms tracing types
+            profiles: assembly check code drafting files finding inherited model plan survey \
             surveying terms texts
             live: com.fasterxml.jackson finding model terms values
             standins: live texts
@@ -64,8 +66,8 @@ class DependenciesTest {
             types
             mockito: org.mockito standins
             junit: check finding notation org.junit plan profiles rig terms texts
-            notation: check code files finding model org.snakeyaml plan profiles survey terms \
-            texts
+            notation: check code drafting files finding model org.snakeyaml plan profiles \
+            survey terms texts
             start: org.objectweb.asm
             report: check com.fasterxml.jackson de.siegmar.fastcsv finding plan survey terms \
             texts

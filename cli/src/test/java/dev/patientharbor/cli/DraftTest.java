@@ -144,6 +144,14 @@ class DraftTest {
             Files.write(file, damaged);
             Ran ran = Ran.tool("draft", "--code", code.toString());
             assertTrue(ran.code() == 0 || ran.code() == 2, ran.err());
+            Ran from =
+                    Ran.tool(
+                            "draft",
+                            "--code",
+                            code.toString(),
+                            "--from",
+                            "gullwing.office.FerryOffice#main");
+            assertTrue(from.code() == 0 || from.code() == 2, from.err());
             Ran survey = Ran.tool("survey", "--code", code.toString());
             assertEquals(0, survey.code(), survey.err());
             Files.write(file, sound);

@@ -9,6 +9,7 @@ import dev.patientharbor.check.Verdict;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.SourcePosition;
+import dev.patientharbor.notation.ProfileDraft;
 import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.AnswerBuilder;
 import dev.patientharbor.plan.AnswerKind;
@@ -310,6 +311,7 @@ class NullArgumentsTest {
         put(grounds);
         Suppression suppression = new Suppression("unbound", "", grounds, at);
         put(suppression);
+        put(new ProfileDraft("text", List.of(), List.of()));
         put(new CodeLocation("p.A", "go", Optional.empty(), 1));
         put(Surveys.of());
         put(new SuppressedFinding((Finding) samples.get(Finding.class), suppression));

@@ -27,7 +27,8 @@ final class PublicApi {
                     "profiles.Plan#assembly",
                     "profiles.ProfileSet#code",
                     "profiles.ProfileSet#declared",
-                    "profiles.ProfileSet#of");
+                    "profiles.ProfileSet#of",
+                    "profiles.ProfileSet#wiringDrafts");
 
     private static final Pattern EXPORT = Pattern.compile("exports (dev\\.patientharbor\\.\\w+);");
 

@@ -7,6 +7,8 @@ import dev.patientharbor.code.CodePlaces;
 import dev.patientharbor.code.CodeReader;
 import dev.patientharbor.code.CodeRoot;
 import dev.patientharbor.code.ReadAhead;
+import dev.patientharbor.drafting.WiringDraft;
+import dev.patientharbor.drafting.WiringDrafter;
 import dev.patientharbor.files.FileIdentity;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.inherited.CodeSide;
@@ -307,6 +309,20 @@ public final class ProfileSet {
         places.readAll();
         TouchTable table = TouchTable.ofJdk().with(declared.marks().touchPatterns());
         return new SurveyMaker(places.whole(), table).survey(places.findings());
+    }
+
+    /**
+     * Says as profiles what a method of the code does that wires by hand. For our own modules.
+     *
+     * @param className the binary name of its class
+     * @param method its name; blank for the constructor
+     * @throws IllegalArgumentException if there is no such method, or it wires nothing
+     */
+    public synchronized List<WiringDraft> wiringDrafts(String className, String method) {
+        RequiredArgument.of(className, "className");
+        RequiredArgument.of(method, "method");
+        CodePlaces places = read().orElseThrow().anew();
+        return new WiringDrafter(places.whole(), declared).draft(className, method);
     }
 
     /** Checks every profile, as of today. No class of the user's is loaded and none is run. */

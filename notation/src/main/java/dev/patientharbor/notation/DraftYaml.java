@@ -57,6 +57,30 @@ final class DraftYaml {
         return add(key, new MappingNode(Tag.MAP, value.entries, FlowStyle.FLOW), comments);
     }
 
+    /** Adds a value of texts, lists and maps; a list or a map stands in one line. */
+    DraftYaml value(String key, Object value, String... comments) {
+        return add(key, node(value), comments);
+    }
+
+    private static Node node(Object value) {
+        if (value instanceof Map<?, ?> map) {
+            List<NodeTuple> tuples = new ArrayList<>();
+            map.forEach(
+                    (key, each) -> tuples.add(new NodeTuple(scalar(key.toString()), node(each))));
+            return new MappingNode(Tag.MAP, tuples, FlowStyle.FLOW);
+        }
+        if (value instanceof List<?> list) {
+            return new SequenceNode(
+                    Tag.SEQ, list.stream().map(DraftYaml::node).toList(), FlowStyle.FLOW);
+        }
+        return scalar(value.toString());
+    }
+
+    /** Returns whether nothing was added. */
+    boolean isEmpty() {
+        return entries.isEmpty();
+    }
+
     private DraftYaml add(String key, Node value, String... comments) {
         Node name = scalar(key);
         List<CommentLine> lines = new ArrayList<>();

@@ -33,4 +33,20 @@ public final class ProfileDrafts {
         }
         return new DraftLoop(code, folder, survey, entries).draft();
     }
+
+    /**
+     * Drafts a file that wires as a method of the code does by hand: one profile for each way
+     * through it that wires in another way. No class is loaded, and none is run.
+     *
+     * @param code folders, jars, or patterns, as the file will name them
+     * @param folder where the file will be: paths that are not absolute start there
+     * @param method {@code CLASS#METHOD}, or a class for its constructor; binary names
+     * @throws IllegalArgumentException if there is no such method, or several, or it wires nothing
+     */
+    public static HandWiringDraft from(List<String> code, Path folder, String method) {
+        RequiredArgument.of(code, "code");
+        RequiredArgument.of(folder, "folder");
+        RequiredArgument.of(method, "method");
+        return HandWiringDrafter.draft(code, folder, method);
+    }
 }

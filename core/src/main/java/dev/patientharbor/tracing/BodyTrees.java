@@ -1,0 +1,93 @@
+package dev.patientharbor.tracing;
+
+import dev.patientharbor.bodies.MethodName;
+import dev.patientharbor.code.ClassFacts;
+import dev.patientharbor.code.CodeIndex;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.objectweb.asm.ClassReader;
+import org.objectweb.asm.Opcodes;
+import org.objectweb.asm.tree.ClassNode;
+import org.objectweb.asm.tree.MethodNode;
+
+/** The bodies of the code by method, each class read when it is asked for. For one thread. */
+final class BodyTrees {
+
+    /** A method with its class. */
+    record Body(ClassNode owner, MethodNode method) {}
+
+    private final CodeIndex code;
+    private final Map<String, Optional<ClassNode>> classes = new HashMap<>();
+
+    BodyTrees(CodeIndex code) {
+        this.code = code;
+    }
+
+    Optional<ClassNode> find(String name) {
+        return classes.computeIfAbsent(name, this::read);
+    }
+
+    private Optional<ClassNode> read(String name) {
+        if (!code.inCode(name)) {
+            return Optional.empty();
+        }
+        try {
+            return code.classFile(name)
+                    .map(
+                            file -> {
+                                ClassNode tree = new ClassNode();
+                                new ClassReader(file).accept(tree, ClassReader.SKIP_FRAMES);
+                                return tree;
+                            });
+        } catch (RuntimeException damaged) {
+            // The bytecode library reports damage by whatever exception its parsing runs into.
+            return Optional.empty();
+        }
+    }
+
+    /** Returns a method of that very class, if it has a body. */
+    Optional<Body> body(MethodName name) {
+        return find(name.owner())
+                .flatMap(
+                        tree ->
+                                tree.methods.stream()
+                                        .filter(
+                                                method ->
+                                                        method.name.equals(name.name())
+                                                                && method.desc.equals(
+                                                                        name.descriptor()))
+                                        .filter(
+                                                method ->
+                                                        (method.access
+                                                                        & (Opcodes.ACC_ABSTRACT
+                                                                                | Opcodes
+                                                                                        .ACC_NATIVE))
+                                                                == 0)
+                                        .findFirst()
+                                        .map(method -> new Body(tree, method)));
+    }
+
+    /** Returns what a call on an object of a class runs: its own method, or an inherited one. */
+    Optional<Body> inherited(String type, String name, String descriptor) {
+        Set<String> seen = new LinkedHashSet<>(Set.of(type));
+        List<String> open = new ArrayList<>(seen);
+        for (int i = 0; i < open.size(); i++) {
+            Optional<Body> found = body(new MethodName(open.get(i), name, descriptor));
+            if (found.isPresent()) {
+                return found;
+            }
+            Optional<ClassFacts> facts =
+                    code.inCode(open.get(i)) ? code.find(open.get(i)) : Optional.empty();
+            List<String> parents = new ArrayList<>();
+            facts.flatMap(ClassFacts::superName).ifPresent(parents::add);
+            facts.ifPresent(read -> parents.addAll(read.interfaces()));
+            parents.stream().filter(seen::add).forEach(open::add);
+        }
+        return Optional.empty();
+    }
+}
