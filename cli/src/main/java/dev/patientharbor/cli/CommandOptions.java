@@ -34,6 +34,8 @@ final class CommandOptions {
     private static final String ENTRY = "--entry";
     private static final String FROM = "--from";
     private static final String VERIFY = "--verify";
+    private static final String INTO = "--into";
+    private static final String TESTS = "--tests";
     private static final String IN_PLACE = "Compiled code to read, in place of the file's own.";
 
     private CommandOptions() {}
@@ -112,7 +114,23 @@ final class CommandOptions {
                                         + " draft gives instead; the exit code is 1 where they"
                                         + " differ.")
                         .build());
+        spec.addOption(
+                one(
+                                INTO,
+                                "FILE",
+                                "Add to a profile of this file what it misses; all that stands"
+                                        + " there stays as it is.")
+                        .build());
+        spec.addOption(
+                one(PROFILE, "NAME", "With --into: the profile; by default the only one.").build());
         spec.addOption(one(OUT, "FILE", "Write the draft there; no file is overwritten.").build());
+        spec.addOption(
+                one(
+                                TESTS,
+                                "FILE",
+                                "With --out or --into: write a JUnit 5 test of the profiles there,"
+                                        + " a Java file; no file is overwritten.")
+                        .build());
         return help(spec);
     }
 
@@ -263,6 +281,18 @@ final class CommandOptions {
 
     static String from(ParseResult parsed) {
         return parsed.matchedOptionValue(FROM, "");
+    }
+
+    static String into(ParseResult parsed) {
+        return parsed.matchedOptionValue(INTO, "");
+    }
+
+    static String tests(ParseResult parsed) {
+        return parsed.matchedOptionValue(TESTS, "");
+    }
+
+    static String profile(ParseResult parsed) {
+        return parsed.matchedOptionValue(PROFILE, "");
     }
 
     static boolean isVerified(ParseResult parsed) {

@@ -4,11 +4,14 @@ import dev.patientharbor.files.FilePaths;
 import dev.patientharbor.notation.HandWiringDraft;
 import dev.patientharbor.notation.ProfileDraft;
 import dev.patientharbor.notation.ProfileDrafts;
+import dev.patientharbor.notation.ProfileFiles;
+import dev.patientharbor.notation.ProfileTests;
 import dev.patientharbor.report.HandOverText;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
 import java.util.List;
 import java.util.Objects;
@@ -29,31 +32,59 @@ final class DraftCommand {
 
     static int run(ParseResult parsed, Console console) {
         List<String> code = CommandOptions.code(parsed);
-        if (code.isEmpty()) {
+        String into = CommandOptions.into(parsed);
+        if (code.isEmpty() && into.isEmpty()) {
             throw new UnusableException("draft needs --code: the folders and jars to read");
         }
         CheckRun.given(code);
+        mustFit(parsed);
+        Path tests = newFile("--tests", CommandOptions.tests(parsed));
+        int ended = into.isEmpty() ? draft(parsed, code, console) : add(parsed, code, console);
+        if (!CommandOptions.tests(parsed).isEmpty()) {
+            String out = CommandOptions.out(parsed);
+            writeTests(out.isEmpty() ? into : out, tests, console);
+        }
+        return ended;
+    }
+
+    /** Options that say nothing together are refused, rather than passed over. */
+    private static void mustFit(ParseResult parsed) {
+        boolean from = !CommandOptions.from(parsed).isEmpty();
+        boolean into = !CommandOptions.into(parsed).isEmpty();
+        boolean entries = !CommandOptions.entries(parsed).isEmpty();
+        refuse(from && into, "--from does not go with --into");
+        refuse(
+                entries && from,
+                "--entry does not go with --from: what the method makes, and hands"
+                        + " to nobody, are the entry consumers");
+        refuse(entries && into, "--entry does not go with --into: the file says who they are");
+        refuse(
+                CommandOptions.isVerified(parsed) && !from,
+                "--verify needs --from: the method to hold against");
+        refuse(!CommandOptions.profile(parsed).isEmpty() && !into, "--profile needs --into");
+        refuse(
+                !CommandOptions.tests(parsed).isEmpty()
+                        && !into
+                        && CommandOptions.out(parsed).isEmpty(),
+                "--tests needs --out or --into: the file that the tests name");
+    }
+
+    private static void refuse(boolean isWrong, String why) {
+        if (isWrong) {
+            throw new UnusableException(why);
+        }
+    }
+
+    private static int draft(ParseResult parsed, List<String> code, Console console) {
         String out = CommandOptions.out(parsed);
-        Path folder = out.isEmpty() ? Path.of("") : folder(out);
+        Path folder = out.isEmpty() ? Path.of("") : folder(newFile("--out", out));
         String from = CommandOptions.from(parsed);
         if (from.isEmpty()) {
-            if (CommandOptions.isVerified(parsed)) {
-                throw new UnusableException("--verify needs --from: the method to hold against");
-            }
+            List<String> entries = CommandOptions.entries(parsed);
             return told(
-                    usable(
-                            () ->
-                                    ProfileDrafts.of(
-                                            places(code, folder),
-                                            folder,
-                                            CommandOptions.entries(parsed))),
+                    usable(() -> ProfileDrafts.of(places(code, folder), folder, entries)),
                     out,
                     console);
-        }
-        if (!CommandOptions.entries(parsed).isEmpty()) {
-            throw new UnusableException(
-                    "--entry does not go with --from: what the method makes, and hands to nobody,"
-                            + " are the entry consumers");
         }
         HandWiringDraft draft =
                 usable(() -> ProfileDrafts.from(places(code, folder), folder, from));
@@ -65,6 +96,68 @@ final class DraftCommand {
                 : ExitCode.CLEAN;
     }
 
+    /** Adds to a file; it is written in place unless another one is named. */
+    private static int add(ParseResult parsed, List<String> code, Console console) {
+        String into = CommandOptions.into(parsed);
+        Path file = file(into);
+        String out = CommandOptions.out(parsed);
+        if (!out.isEmpty()) {
+            newFile("--out", out);
+        }
+        String named = CommandOptions.profile(parsed);
+        String profile = named.isEmpty() ? onlyProfile(file) : named;
+        Path[] places = code.stream().map(Path::of).toArray(Path[]::new);
+        ProfileDraft draft = usable(() -> ProfileDrafts.into(file, profile, places));
+        String before = text(file);
+        if (!out.isEmpty()) {
+            write(out, draft.text());
+            console.notify("written to " + out);
+        } else if (draft.text().equals(before)) {
+            console.notify("nothing is added to " + into);
+        } else {
+            replace(file, draft.text());
+            long added = draft.text().lines().count() - before.lines().count();
+            console.notify(added + " lines are added to " + into + ", profile " + profile);
+        }
+        remarks(draft, console);
+        return ExitCode.CLEAN;
+    }
+
+    private static String text(Path file) {
+        try {
+            return Files.readString(file);
+        } catch (IOException fault) {
+            throw new UncheckedIOException("cannot read " + file, fault);
+        }
+    }
+
+    private static String onlyProfile(Path file) {
+        List<String> names = ProfileFiles.read(file).profiles();
+        if (names.size() != 1) {
+            throw new UnusableException(
+                    "--into needs --profile, for the file has "
+                            + (names.isEmpty() ? "none" : String.join(", ", names)));
+        }
+        return names.get(0);
+    }
+
+    private static void writeTests(String profileFile, Path tests, Console console) {
+        String source =
+                usable(
+                        () ->
+                                ProfileTests.of(
+                                        ProfileFiles.read(file(profileFile)), profileFile, tests));
+        try {
+            if (tests.getParent() != null) {
+                Files.createDirectories(tests.getParent());
+            }
+            Files.writeString(tests, source, StandardOpenOption.CREATE_NEW);
+        } catch (IOException fault) {
+            throw new UncheckedIOException("cannot write " + tests, fault);
+        }
+        console.notify("written to " + tests);
+    }
+
     private static int told(ProfileDraft draft, String out, Console console) {
         if (out.isEmpty()) {
             console.out().print(draft.text());
@@ -72,6 +165,11 @@ final class DraftCommand {
             write(out, draft.text());
             console.notify("written to " + out);
         }
+        remarks(draft, console);
+        return ExitCode.CLEAN;
+    }
+
+    private static void remarks(ProfileDraft draft, Console console) {
         draft.remarks().forEach(remark -> console.notify("to mend: " + remark));
         if (!draft.toFill().isEmpty()) {
             console.notify("to fill: " + String.join(", ", draft.toFill()));
@@ -79,7 +177,6 @@ final class DraftCommand {
         if (draft.isComplete()) {
             console.notify("the draft is complete");
         }
-        return ExitCode.CLEAN;
     }
 
     private static <T> T usable(Supplier<T> draft) {
@@ -100,13 +197,29 @@ final class DraftCommand {
                 .toList();
     }
 
-    private static Path folder(String out) {
-        Path file = file(out);
-        if (Files.exists(file)) {
-            throw new UnusableException(
-                    "--out names " + out + ", which is there; draft overwrites nothing");
-        }
+    private static Path folder(Path file) {
         return Objects.requireNonNullElse(file.getParent(), Path.of(""));
+    }
+
+    /** A file that is to be made; none if nothing is named. */
+    private static Path newFile(String option, String name) {
+        Path file = file(name);
+        if (!name.isEmpty() && Files.exists(file)) {
+            throw new UnusableException(
+                    option + " names " + name + ", which is there; draft overwrites nothing");
+        }
+        return file;
+    }
+
+    /** Puts a new text in place of a file, all of it or nothing. */
+    private static void replace(Path file, String text) {
+        Path beside = file.resolveSibling(file.getFileName() + ".new");
+        try {
+            Files.writeString(beside, text, StandardOpenOption.CREATE_NEW);
+            Files.move(beside, file, StandardCopyOption.REPLACE_EXISTING);
+        } catch (IOException fault) {
+            throw new UncheckedIOException("cannot write " + file, fault);
+        }
     }
 
     private static Path file(String out) {

@@ -12,6 +12,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import java.util.stream.Stream;
@@ -119,6 +120,118 @@ class DraftTest {
                         .map(finding -> finding.kind().id())
                         .distinct()
                         .toList());
+    }
+
+    /** Each binding of the port's base profile, as its lines stand in the file. */
+    private static List<String> bindingsOfPort(String text) {
+        int start = text.indexOf("    bindings:\n") + "    bindings:\n".length();
+        return text.substring(start, text.indexOf("    decorators:\n")).lines().toList();
+    }
+
+    @Test
+    void what_is_missing_is_added_and_every_other_byte_stays() throws IOException {
+        for (String name : List.of("port.harbor.yaml", "quay.harbor.yaml", "port.properties")) {
+            Files.copy(PORT.resolve("../..").resolve(name), folder.resolve(name));
+        }
+        Path file = folder.resolve("port.harbor.yaml");
+        String whole = Files.readString(file);
+        int added = 0;
+        for (String line : bindingsOfPort(whole)) {
+            String without = whole.replace(line + '\n', "");
+            Files.writeString(file, without);
+            String[] command = {
+                "draft", "--into", file.toString(), "--profile", "base", "--code", PORT.toString()
+            };
+            Ran ran = Ran.tool(command);
+            assertEquals(0, ran.code(), ran.err());
+            String now = Files.readString(file);
+            List<String> left = new ArrayList<>(now.lines().toList());
+            without.lines().forEach(left::remove);
+            List<String> kept = new ArrayList<>(now.lines().toList());
+            left.forEach(kept::remove);
+            assertEquals(without.lines().toList(), kept, line);
+            added += left.isEmpty() ? 0 : 1;
+            Ran.tool(command);
+            assertEquals(now, Files.readString(file), "once more, " + line);
+            assertFalse(
+                    ProfileFiles.read(file)
+                            .withCode(PORT)
+                            .check(LocalDate.EPOCH)
+                            .allFindings()
+                            .stream()
+                            .map(finding -> finding.kind().id())
+                            .anyMatch(
+                                    id ->
+                                            id.equals("malformed-file")
+                                                    || id.equals("repeated-key")));
+        }
+        assertTrue(added > 8, added + " bindings are missed");
+    }
+
+    @Test
+    void lines_go_into_blocks_braces_and_where_nothing_is() throws IOException {
+        String file =
+                """
+                patient-harbor: 1
+                title: Office   # ours
+                code: [%s]
+                packages: [gullwing.office]
+                entry: [OverdueJob]
+                profiles:
+                  block:
+                    bindings:   # what we have
+                      Mailer: mock   # kept
+
+                    # a word at the end
+                  braces: { bindings: { Mailer: mock } }   # short
+                  open: { bindings: {} }
+                  none: { title: x }
+                  nothing:
+                """
+                        .formatted(PORT.toAbsolutePath());
+        for (String end : List.of("\n", "\r\n")) {
+            for (String profile : List.of("block", "braces", "open", "none", "nothing")) {
+                Path path = folder.resolve(profile + end.length() + ".harbor.yaml");
+                Files.writeString(path, file.replace(" title: x ", "").replace("\n", end));
+                Ran ran = Ran.tool("draft", "--into", path.toString(), "--profile", profile);
+                assertEquals(0, ran.code(), ran.err());
+                String text = Files.readString(path);
+                assertTrue(text.contains("OfficeCalendar: WallCalendar"), text);
+                assertEquals(end.length() == 2, !text.replace("\r\n", "").contains("\n"), text);
+                assertTrue(text.contains("# a word at the end"), text);
+                Verdict verdict = ProfileFiles.read(path).check(LocalDate.EPOCH);
+                assertEquals(
+                        List.of(
+                                "BookingStore is left to be filled, and "
+                                        + profile
+                                        + " does not fill it."),
+                        verdict.profiles().stream()
+                                .filter(each -> each.name().equals(profile))
+                                .flatMap(each -> each.findings().stream())
+                                .filter(finding -> finding.severity() == Severity.ERROR)
+                                .map(finding -> finding.message())
+                                .toList(),
+                        text);
+            }
+        }
+    }
+
+    @Test
+    void options_that_say_nothing_together_are_refused() {
+        String code = PORT.toString();
+        Stream.of(
+                        "--from A#b --into x.harbor.yaml",
+                        "--entry A --from A#b",
+                        "--entry A --into x.harbor.yaml",
+                        "--verify",
+                        "--profile x",
+                        "--tests XTest.java",
+                        "--into no-such.harbor.yaml")
+                .forEach(
+                        options -> {
+                            String[] line = ("draft --code " + code + ' ' + options).split(" ");
+                            assertEquals(2, Ran.tool(line).code(), options);
+                        });
     }
 
     @Test

@@ -17,6 +17,7 @@ import dev.patientharbor.terms.Slot;
 import dev.patientharbor.texts.NearNames;
 import dev.patientharbor.texts.RequiredArgument;
 import dev.patientharbor.wiring.Wiring;
+import java.lang.reflect.Modifier;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.BitSet;
@@ -389,6 +390,15 @@ public final class Verdict {
     public boolean knows(String binaryName) {
         RequiredArgument.of(binaryName, "binaryName");
         return code.whole().inCode(binaryName);
+    }
+
+    /** Returns whether a class of that binary name is in the code, and open to every package. */
+    public boolean isPublic(String binaryName) {
+        return knows(binaryName)
+                && code.whole()
+                        .find(binaryName)
+                        .filter(facts -> Modifier.isPublic(facts.access()))
+                        .isPresent();
     }
 
     /**

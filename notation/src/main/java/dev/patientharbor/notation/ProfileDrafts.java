@@ -1,10 +1,13 @@
 package dev.patientharbor.notation;
 
+import static java.nio.charset.StandardCharsets.UTF_8;
+
 import dev.patientharbor.profiles.Surveys;
 import dev.patientharbor.survey.Survey;
 import dev.patientharbor.texts.RequiredArgument;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Objects;
 
 /** Drafts a first profile file from compiled code. */
 public final class ProfileDrafts {
@@ -48,5 +51,26 @@ public final class ProfileDrafts {
         RequiredArgument.of(folder, "folder");
         RequiredArgument.of(method, "method");
         return HandWiringDrafter.draft(code, folder, method);
+    }
+
+    /**
+     * Adds to a profile of a file what it misses, as {@link #of} would fill it. All that stands in
+     * the file stays as it is, comments and spaces included. No class is loaded, and none is run.
+     *
+     * @param file the profile file; it is not written
+     * @param profile a profile of it; of a partial one, what those that extend it miss
+     * @param code folders, jars, or patterns, in place of the file's own; none for its own
+     * @return the new text of the file
+     * @throws java.io.UncheckedIOException if the file cannot be read
+     * @throws IllegalArgumentException if there is no such profile in the file itself, or it is
+     *     written in a way into which no line can go
+     */
+    public static ProfileDraft into(Path file, String profile, Path... code) {
+        RequiredArgument.of(file, "file");
+        RequiredArgument.of(profile, "profile");
+        RequiredArgument.each(code, "code");
+        String text = new String(ProfileFiles.bytes(file), UTF_8);
+        Path folder = Objects.requireNonNullElse(file.getParent(), Path.of(""));
+        return new DraftAddition(text, file.toString(), folder, List.of(code), profile).draft();
     }
 }

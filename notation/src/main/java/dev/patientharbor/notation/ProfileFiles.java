@@ -85,13 +85,17 @@ public final class ProfileFiles {
                 .anyMatch(root -> root.written().text().equals(RunClassPath.WORD));
     }
 
-    private static ProfileSet read(Path path, AllowedFiles allowed) {
-        byte[] bytes;
+    /** Returns what stands in a profile file. */
+    static byte[] bytes(Path path) {
         try {
-            bytes = BoundedFile.read(path, SizeLimit.PROFILE_FILE);
+            return BoundedFile.read(path, SizeLimit.PROFILE_FILE);
         } catch (IOException fault) {
             throw new UncheckedIOException("cannot read " + path, fault);
         }
+    }
+
+    private static ProfileSet read(Path path, AllowedFiles allowed) {
+        byte[] bytes = bytes(path);
         return parse(bytes, path.toString(), folder(path), allowed, List.of(path));
     }
 
