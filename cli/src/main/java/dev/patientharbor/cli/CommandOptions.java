@@ -27,6 +27,7 @@ final class CommandOptions {
     private static final String TODAY = "--today";
     private static final String TIME_LIMIT = "--time-limit";
     private static final String WIDE = "--wide";
+    private static final String TOUCHES = "--touches";
     private static final String BUILD = "--build";
     private static final String ALL_CODE = "--all-code";
     private static final String SECTION = "--section";
@@ -231,6 +232,19 @@ final class CommandOptions {
 
     static boolean isWide(ParseResult parsed) {
         return parsed.hasMatchedOption(WIDE);
+    }
+
+    /** Of roster: whether what reaches outside is told as well. */
+    static OptionSpec touches() {
+        return OptionSpec.builder(TOUCHES)
+                .description(
+                        "Tell as well what the classes shown reach outside: the network, files, the"
+                                + " clock …, by the shortest way.")
+                .build();
+    }
+
+    static boolean isWithTouches(ParseResult parsed) {
+        return parsed.hasMatchedOption(TOUCHES);
     }
 
     /** Of check: whether every profile is really built. */

@@ -8,6 +8,7 @@ import dev.patientharbor.report.RosterJson;
 import dev.patientharbor.report.RosterText;
 import dev.patientharbor.report.RosterTree;
 import dev.patientharbor.report.TextLayout;
+import dev.patientharbor.report.TouchesText;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.ParseResult;
 
@@ -28,7 +29,8 @@ final class RosterCommand {
         return CommandOptions.reading(
                         "Shows who receives what, consumer by consumer, profile beside profile.",
                         Format.values())
-                .addOption(CommandOptions.wide());
+                .addOption(CommandOptions.wide())
+                .addOption(CommandOptions.touches());
     }
 
     static int run(ParseResult parsed, Console console) {
@@ -38,9 +40,13 @@ final class RosterCommand {
         ResultOutput output = ResultOutput.of(parsed, set, console);
         Verdict verdict = CheckRun.verdict(set, parsed);
         TextLayout layout = output.layout();
+        boolean touches = CommandOptions.isWithTouches(parsed);
         String text =
                 switch (format) {
-                    case JSON -> RosterJson.render(verdict);
+                    case JSON ->
+                            touches
+                                    ? RosterJson.render(verdict, set.touches())
+                                    : RosterJson.render(verdict);
                     case COVERAGE -> CoverageText.render(verdict, layout);
                     case TREE -> RosterTree.render(verdict, layout);
                     case TEXT ->
@@ -48,6 +54,9 @@ final class RosterCommand {
                                     ? RosterText.renderWide(verdict, layout)
                                     : RosterText.render(verdict, layout);
                 };
+        if (touches && format != Format.JSON) {
+            text += TouchesText.render(verdict, set.touches(), layout);
+        }
         output.write(text);
         int ending = CommandEnding.of(verdict, failOn, console);
         if (ending == ExitCode.FINDINGS) {

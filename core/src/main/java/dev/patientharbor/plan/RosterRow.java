@@ -3,8 +3,12 @@ package dev.patientharbor.plan;
 import dev.patientharbor.terms.Slot;
 import dev.patientharbor.texts.RequiredArgument;
 import dev.patientharbor.texts.ShortName;
+import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashSet;
+import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 
 /**
  * One need of one consumer, and what it receives.
@@ -61,6 +65,21 @@ public record RosterRow(
                 + need
                 + "): "
                 + new RosterNeed(answer);
+    }
+
+    /**
+     * Returns what makes the objects of this row: the consumer, and the implementations and
+     * decorators that it receives, those of members included; a factory as {@code Class#method}.
+     */
+    public Set<String> makers() {
+        Set<String> makers = new LinkedHashSet<>(Set.of(consumer));
+        List<Answer> open = new ArrayList<>(List.of(answer));
+        for (int i = 0; i < open.size(); i++) {
+            open.get(i).implementation().ifPresent(makers::add);
+            makers.addAll(open.get(i).decorators());
+            open.get(i).elements().forEach(element -> open.add(element.answer()));
+        }
+        return makers;
     }
 
     /** Returns this row with another answer. */

@@ -18,7 +18,9 @@ import dev.patientharbor.model.SetDeclaration;
 import dev.patientharbor.model.StatedConsumer;
 import dev.patientharbor.plan.Roster;
 import dev.patientharbor.survey.Survey;
+import dev.patientharbor.survey.Touch;
 import dev.patientharbor.surveying.SurveyMaker;
+import dev.patientharbor.surveying.TouchFinder;
 import dev.patientharbor.surveying.TouchTable;
 import dev.patientharbor.terms.Settings;
 import dev.patientharbor.terms.WrittenName;
@@ -33,6 +35,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.SortedMap;
+import java.util.SortedSet;
+import java.util.TreeMap;
+import java.util.TreeSet;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -309,6 +315,25 @@ public final class ProfileSet {
         places.readAll();
         TouchTable table = TouchTable.ofJdk().with(declared.marks().touchPatterns());
         return new SurveyMaker(places.whole(), table).survey(places.findings());
+    }
+
+    /**
+     * Tells what reaches outside of all that the profiles hold, by binary name: consumers,
+     * implementations, decorators, and factories as {@code Class#method}. Reads the bodies of their
+     * methods; loads and runs none.
+     */
+    public synchronized SortedMap<String, List<Touch>> touches() {
+        Verdict verdict = check();
+        SortedSet<String> names = new TreeSet<>();
+        for (String profile : profiles()) {
+            verdict.roster(profile).rows().forEach(row -> names.addAll(row.makers()));
+        }
+        CodePlaces places = read().orElseThrow().anew();
+        TouchTable table = TouchTable.ofJdk().with(declared.marks().touchPatterns());
+        SortedMap<String, List<Touch>> found =
+                new TreeMap<>(new TouchFinder(places.whole(), table).of(names));
+        found.values().removeIf(List::isEmpty);
+        return found;
     }
 
     /**

@@ -11,6 +11,7 @@ import dev.patientharbor.plan.AnswerKind;
 import dev.patientharbor.plan.PassedParameter;
 import dev.patientharbor.plan.Roster;
 import dev.patientharbor.plan.RosterRow;
+import dev.patientharbor.survey.Touch;
 import dev.patientharbor.terms.FillInSource;
 import dev.patientharbor.terms.Grounds;
 import dev.patientharbor.terms.Key;
@@ -24,6 +25,7 @@ import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.SortedMap;
 
 /**
  * Writes the roster for programs, version 2: one JSON object (RFC 8259), described in
@@ -41,7 +43,12 @@ public final class RosterJson {
 
     private final Deque<List<Answer.Element>> unwritten = new ArrayDeque<>();
 
-    private RosterJson(Verdict verdict, JsonGenerator json) {
+    /** What reaches outside; empty if nobody asked. */
+    private final Optional<SortedMap<String, List<Touch>>> touches;
+
+    private RosterJson(
+            Verdict verdict, Optional<SortedMap<String, List<Touch>>> touches, JsonGenerator json) {
+        this.touches = touches;
         this.verdict = verdict;
         this.json = json;
     }
@@ -49,7 +56,18 @@ public final class RosterJson {
     /** The whole text; it ends with {@code \n}. */
     public static String render(Verdict verdict) {
         RequiredArgument.of(verdict, "verdict");
-        return JsonText.of(json -> new RosterJson(verdict, json).write());
+        return JsonText.of(json -> new RosterJson(verdict, Optional.empty(), json).write());
+    }
+
+    /**
+     * The whole text, with what reaches outside; it ends with {@code \n}.
+     *
+     * @param touches by binary name, as a set of profiles tells them
+     */
+    public static String render(Verdict verdict, SortedMap<String, List<Touch>> touches) {
+        RequiredArgument.of(verdict, "verdict");
+        RequiredArgument.of(touches, "touches");
+        return JsonText.of(json -> new RosterJson(verdict, Optional.of(touches), json).write());
     }
 
     private void write() throws IOException {
@@ -63,6 +81,24 @@ public final class RosterJson {
         json.writeEndArray();
         write("findings", verdict.findings());
         suppressed(verdict.suppressed());
+        if (touches.isPresent()) {
+            json.writeArrayFieldStart("touches");
+            for (Map.Entry<String, List<Touch>> entry : touches.get().entrySet()) {
+                for (Touch touch : entry.getValue()) {
+                    write(entry.getKey(), touch);
+                }
+            }
+            json.writeEndArray();
+        }
+        json.writeEndObject();
+    }
+
+    private void write(String maker, Touch touch) throws IOException {
+        json.writeStartObject();
+        json.writeStringField("class", maker);
+        json.writeStringField("touches", touch.kind().word());
+        strings("way", touch.way());
+        json.writeStringField("at", touch.at().text());
         json.writeEndObject();
     }
 
