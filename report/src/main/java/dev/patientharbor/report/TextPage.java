@@ -41,18 +41,17 @@ final class TextPage {
     }
 
     /** A label, and from a column on a text. */
-    TextPage labelled(int indent, String label, int column, String words) {
-        return labelled(indent, label, column, List.of(words));
+    void labelled(int indent, String label, int column, String words) {
+        labelled(indent, label, column, List.of(words));
     }
 
     /** A label, and from a column on a text of several lines. */
-    TextPage labelled(int indent, String label, int column, List<String> lines) {
+    void labelled(int indent, String label, int column, List<String> lines) {
         String shown = label;
         for (String one : lines) {
             line(indent).put(TextTone.QUIET, shown).tab(column).put(one).end();
             shown = "";
         }
-        return this;
     }
 
     /** One line under construction. */
