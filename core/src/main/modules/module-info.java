@@ -5,6 +5,7 @@ module dev.patientharbor.core {
     requires org.objectweb.asm.tree.analysis;
 
     exports dev.patientharbor.check;
+    exports dev.patientharbor.comparing;
     exports dev.patientharbor.finding;
     exports dev.patientharbor.plan;
     exports dev.patientharbor.profiles;

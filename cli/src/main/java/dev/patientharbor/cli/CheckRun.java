@@ -44,10 +44,20 @@ final class CheckRun {
      * @param input what stands in standard input, if that is the profile file
      */
     static ProfileSet set(ParseResult parsed, byte[] input) {
-        String file = CommandOptions.file(parsed);
+        return set(parsed, CommandOptions.file(parsed), input);
+    }
+
+    /** The profiles of a file, with the code that a command line names. */
+    static ProfileSet set(ParseResult parsed, String file) {
+        return set(parsed, file, new byte[0]);
+    }
+
+    private static ProfileSet set(ParseResult parsed, String file, byte[] input) {
         boolean inside = CommandOptions.isInsideFolder(parsed);
         ProfileSet set =
-                file.equals(STANDARD_INPUT) ? ofInput(input, inside) : ofFile(file(file), inside);
+                file.equals(STANDARD_INPUT)
+                        ? ofInput(input, inside)
+                        : ofFile(profileFile(file), inside);
         List<String> code = CommandOptions.code(parsed);
         // The tool runs on a class path of its own.
         if (code.isEmpty() && ProfileFiles.namesClassPath(set)) {
@@ -81,13 +91,19 @@ final class CheckRun {
                 : ProfileFiles.parse(bytes, STANDARD_INPUT, here);
     }
 
+    /** What a check of all profiles finds. */
+    static Verdict checked(ProfileSet set, ParseResult parsed) {
+        return set.check(CommandOptions.today(parsed));
+    }
+
     static Verdict verdict(ProfileSet set, ParseResult parsed) {
-        Verdict verdict = set.check(CommandOptions.today(parsed));
+        Verdict verdict = checked(set, parsed);
         List<String> profiles = CommandOptions.profiles(parsed);
         return profiles.isEmpty() ? verdict : only(verdict, profiles);
     }
 
-    private static Path file(String given) {
+    /** The profile file of that name; the only one of the folder if the name is blank. */
+    static Path profileFile(String given) {
         if (!given.isEmpty()) {
             return path(given, "cannot read ");
         }

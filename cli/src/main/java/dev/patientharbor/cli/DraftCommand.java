@@ -1,6 +1,7 @@
 package dev.patientharbor.cli;
 
 import dev.patientharbor.files.FilePaths;
+import dev.patientharbor.files.FileReplacement;
 import dev.patientharbor.notation.HandWiringDraft;
 import dev.patientharbor.notation.ProfileDraft;
 import dev.patientharbor.notation.ProfileDrafts;
@@ -11,7 +12,6 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
 import java.util.List;
 import java.util.Objects;
@@ -211,12 +211,9 @@ final class DraftCommand {
         return file;
     }
 
-    /** Puts a new text in place of a file, all of it or nothing. */
     private static void replace(Path file, String text) {
-        Path beside = file.resolveSibling(file.getFileName() + ".new");
         try {
-            Files.writeString(beside, text, StandardOpenOption.CREATE_NEW);
-            Files.move(beside, file, StandardCopyOption.REPLACE_EXISTING);
+            FileReplacement.write(file, text);
         } catch (IOException fault) {
             throw new UncheckedIOException("cannot write " + file, fault);
         }

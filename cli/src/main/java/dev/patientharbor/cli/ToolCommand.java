@@ -9,6 +9,7 @@ import picocli.CommandLine.ParseResult;
 enum ToolCommand {
     CHECK("check"),
     ROSTER("roster"),
+    COMPARE("compare"),
     SURVEY("survey"),
     DRAFT("draft"),
     DEMO("demo");
@@ -35,6 +36,7 @@ enum ToolCommand {
                 switch (this) {
                     case CHECK -> CheckCommand.spec();
                     case ROSTER -> RosterCommand.spec();
+                    case COMPARE -> CompareCommand.spec();
                     case SURVEY -> SurveyCommand.spec();
                     case DRAFT -> DraftCommand.spec();
                     case DEMO -> DemoCommand.spec();
@@ -47,6 +49,7 @@ enum ToolCommand {
         return switch (this) {
             case CHECK -> CheckCommand.run(parsed, console);
             case ROSTER -> RosterCommand.run(parsed, console);
+            case COMPARE -> CompareCommand.run(parsed, console);
             case SURVEY -> SurveyCommand.run(parsed, console);
             case DRAFT -> DraftCommand.run(parsed, console);
             case DEMO -> DemoCommand.run(console);

@@ -55,6 +55,7 @@ class DependenciesTest {
             surveying terms texts types values wiring
             check: assembly code finding inherited model names needs plan resolve rosters \
             rules ruling terms texts wiring
+            comparing: plan terms texts
             tracing: bodies code org.objectweb.asm survey
             drafting: bodies code model names needs plan survey terms tracing types
             profiles: assembly check code drafting files finding inherited model plan survey \
@@ -69,9 +70,10 @@ class DependenciesTest {
             notation: check code drafting files finding model org.snakeyaml plan profiles \
             survey terms texts
             start: org.objectweb.asm
-            report: check com.fasterxml.jackson de.siegmar.fastcsv finding plan survey terms \
+            report: check com.fasterxml.jackson comparing de.siegmar.fastcsv finding plan survey terms \
             texts
-            cli: check files finding notation picocli profiles report rig survey texts
+            cli: check comparing files finding notation picocli plan profiles report rig survey \
+            texts
             """;
 
     @Test

@@ -6,6 +6,7 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import dev.patientharbor.check.RuleFault;
 import dev.patientharbor.check.SuppressedFinding;
 import dev.patientharbor.check.Verdict;
+import dev.patientharbor.comparing.RosterComparison;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.SourcePosition;
@@ -312,6 +313,8 @@ class NullArgumentsTest {
         Suppression suppression = new Suppression("unbound", "", grounds, at);
         put(suppression);
         put(new ProfileDraft("text", List.of(), List.of()));
+        Roster none = new Roster("none", List.of(), List.of(), false);
+        put(RosterComparison.of(none, none));
         put(new CodeLocation("p.A", "go", Optional.empty(), 1));
         put(Surveys.of());
         put(new SuppressedFinding((Finding) samples.get(Finding.class), suppression));

@@ -1,5 +1,7 @@
 package dev.patientharbor.notation;
 
+import static java.nio.charset.StandardCharsets.UTF_8;
+
 import dev.patientharbor.code.CodeRoot;
 import dev.patientharbor.files.BoundedFile;
 import dev.patientharbor.files.IoReason;
@@ -76,6 +78,32 @@ public final class ProfileFiles {
     public static ProfileSet parseInside(byte[] bytes, String name, Path folder) {
         RequiredArgument.of(folder, "folder");
         return parse(bytes, name, folder, AllowedFiles.inside(folder), List.of());
+    }
+
+    /**
+     * Reads a file as if some lines stood among the bindings of one of its profiles, in place of
+     * what the profile says of these slots. The file is not changed.
+     *
+     * @param path the file
+     * @param profile a profile that is written in it
+     * @param lines bindings in the notation of the file: {@code TideGauge: mock}
+     * @throws UncheckedIOException as {@link #read}
+     * @throws IllegalArgumentException if a line is no binding, or the profile is not in the file
+     */
+    public static ProfileSet readWith(Path path, String profile, List<String> lines) {
+        RequiredArgument.of(path, "path");
+        RequiredArgument.of(profile, "profile");
+        RequiredArgument.of(lines, "lines");
+        String text = new String(bytes(path), UTF_8);
+        for (String line : lines) {
+            text = LineTried.in(text, profile, line);
+        }
+        return parse(
+                text.getBytes(UTF_8),
+                path.toString(),
+                folder(path),
+                AllowedFiles.everywhere(),
+                List.of(path));
     }
 
     /** Whether a set names the class path of the Java that read it as code. */

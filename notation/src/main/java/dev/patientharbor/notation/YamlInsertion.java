@@ -53,6 +53,40 @@ final class YamlInsertion {
         return into(node, entry, added);
     }
 
+    /**
+     * Returns the text with another value of an entry; the entry is added if it is not there.
+     *
+     * @param key the key of the entry, as YAML writes it
+     * @param value the value, as YAML writes it in one line
+     * @param plainKey the key without quotes
+     * @param path the keys that lead to the mapping
+     */
+    String with(String key, String value, String plainKey, String... path) {
+        Node node = root();
+        for (String each : path) {
+            node = entry(node, each).map(NodeTuple::getValueNode).orElse(null);
+        }
+        Optional<Node> there = entry(node, plainKey).map(NodeTuple::getValueNode);
+        if (there.isEmpty()) {
+            return into(List.of(key + ": " + value), path);
+        }
+        int from = text.offsetByCodePoints(0, start(there.get()).getIndex());
+        String before = text.substring(0, from);
+        boolean isOnNextLine = before.stripTrailing().endsWith(":") && before.endsWith(" ");
+        String head = isOnNextLine ? before.stripTrailing() + ' ' : before;
+        if (!isBlock(there.get())) {
+            return head + value + text.substring(index(there.get()));
+        }
+        List<String> rest = lines.subList(lastLine(there.get()) + 1, lines.size());
+        return head + value + lineEnd + String.join("", rest);
+    }
+
+    /** Whether a value stands on lines of its own, and ends where the next one begins. */
+    private static boolean isBlock(Node node) {
+        return node instanceof MappingNode mapping && mapping.getFlowStyle() != FlowStyle.FLOW
+                || node instanceof SequenceNode list && list.getFlowStyle() != FlowStyle.FLOW;
+    }
+
     private Node root() {
         return new Compose(LoadSettings.builder().setUseMarks(true).build())
                 .composeString(text)

@@ -1,0 +1,114 @@
+package dev.patientharbor.cli;
+
+import dev.patientharbor.check.Verdict;
+import dev.patientharbor.comparing.ChangeKind;
+import dev.patientharbor.comparing.RosterComparison;
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.Severity;
+import dev.patientharbor.notation.ProfileFiles;
+import dev.patientharbor.profiles.ProfileSet;
+import dev.patientharbor.report.ComparisonText;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.ParseResult;
+
+/** {@code compare}: what differs between two profiles, or what would if a line stood in one? */
+final class CompareCommand {
+
+    private CompareCommand() {}
+
+    static CommandSpec spec() {
+        return CommandOptions.comparing(
+                "Shows what differs between two profiles: who receives something else, and who"
+                    + " feels it. With --with: what would differ if a line stood in the first.");
+    }
+
+    static int run(ParseResult parsed, Console console) {
+        CommandOptions.Compared compared = CommandOptions.compared(parsed);
+        List<String> lines = CommandOptions.tried(parsed);
+        if (lines.isEmpty() == (compared.names().size() == 1) || compared.names().isEmpty()) {
+            throw new UnusableException(
+                    "compare takes two profiles, or one and --with 'SLOT: SUPPLY'; it was given "
+                            + (compared.names().isEmpty()
+                                    ? "none"
+                                    : String.join(", ", compared.names())));
+        }
+        ProfileSet set = CheckRun.set(parsed, compared.file());
+        ResultOutput output = ResultOutput.of(parsed, set, console);
+        Verdict before = CheckRun.checked(set, parsed);
+        Verdict after =
+                lines.isEmpty() ? before : CheckRun.checked(tried(parsed, compared, lines), parsed);
+        String first = compared.names().get(0);
+        String second = lines.isEmpty() ? compared.names().get(1) : first;
+        RosterComparison whole = compare(before, after, first, second, lines);
+        Set<ChangeKind> shown =
+                CommandOptions.isOnlyKinds(parsed)
+                        ? EnumSet.of(ChangeKind.KIND)
+                        : EnumSet.allOf(ChangeKind.class);
+        output.write(
+                ComparisonText.render(
+                        whole,
+                        shown,
+                        before,
+                        after,
+                        lines.isEmpty() ? List.of() : broken(before, after, first),
+                        output.layout()));
+        boolean differs = !whole.only(shown.toArray(ChangeKind[]::new)).isSame();
+        return CommandOptions.failsOnDifference(parsed) && differs
+                ? ExitCode.FINDINGS
+                : ExitCode.CLEAN;
+    }
+
+    private static ProfileSet tried(
+            ParseResult parsed, CommandOptions.Compared compared, List<String> lines) {
+        Path file = CheckRun.profileFile(compared.file());
+        try {
+            ProfileSet set = ProfileFiles.readWith(file, compared.names().get(0), lines);
+            List<String> code = CommandOptions.code(parsed);
+            return code.isEmpty() ? set : set.withCode(CheckRun.given(code));
+        } catch (IllegalArgumentException unusable) {
+            throw new UnusableException(unusable.getMessage());
+        }
+    }
+
+    private static RosterComparison compare(
+            Verdict before, Verdict after, String first, String second, List<String> lines) {
+        try {
+            RosterComparison comparison =
+                    RosterComparison.of(before.roster(first), after.roster(second));
+            return lines.isEmpty()
+                    ? comparison
+                    : new RosterComparison(
+                            first,
+                            "tried",
+                            comparison.changes(),
+                            comparison.same(),
+                            comparison.isEagerChanged());
+        } catch (IllegalArgumentException unusable) {
+            throw new UnusableException(unusable.getMessage());
+        }
+    }
+
+    /** What is wrong in the profile, or in the file as a whole, and was not before. */
+    private static List<Finding> broken(Verdict before, Verdict after, String profile) {
+        Set<String> known = new HashSet<>();
+        findings(before, profile).forEach(finding -> known.add(finding.message()));
+        return findings(after, profile).stream()
+                .filter(finding -> finding.severity() != Severity.NOTE)
+                .filter(finding -> known.add(finding.message()))
+                .toList();
+    }
+
+    private static List<Finding> findings(Verdict verdict, String profile) {
+        List<Finding> all = new ArrayList<>(verdict.findings());
+        verdict.profiles().stream()
+                .filter(each -> each.name().equals(profile))
+                .forEach(each -> all.addAll(each.findings()));
+        return all;
+    }
+}

@@ -1,0 +1,253 @@
+package dev.patientharbor.report;
+
+import dev.patientharbor.check.Verdict;
+import dev.patientharbor.comparing.ChangeKind;
+import dev.patientharbor.comparing.RosterComparison;
+import dev.patientharbor.comparing.RowChange;
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.SourcePosition;
+import dev.patientharbor.plan.Answer;
+import dev.patientharbor.plan.RosterRow;
+import dev.patientharbor.terms.Slot;
+import dev.patientharbor.texts.RequiredArgument;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/** Writes for people what differs between two rosters: grouped by what changed, with both sides. */
+public final class ComparisonText {
+
+    private static final int SIDE = 6;
+
+    private final RosterComparison whole;
+    private final RosterComparison comparison;
+    private final Verdict before;
+    private final Verdict after;
+    private final TextPage page;
+
+    private ComparisonText(
+            RosterComparison whole,
+            Set<ChangeKind> shown,
+            Verdict before,
+            Verdict after,
+            TextLayout layout) {
+        this.whole = whole;
+        comparison = whole.only(shown.toArray(ChangeKind[]::new));
+        this.before = before;
+        this.after = after;
+        page = new TextPage(layout);
+    }
+
+    /**
+     * The text; every line ends with {@code \n}.
+     *
+     * @param shown the kinds of changes that are shown; others are counted
+     * @param before the verdict of the first roster
+     * @param after the verdict of the second one; the same for two profiles of a file
+     * @param broken what is wrong in the second and was not in the first
+     */
+    public static String render(
+            RosterComparison comparison,
+            Set<ChangeKind> shown,
+            Verdict before,
+            Verdict after,
+            List<Finding> broken,
+            TextLayout layout) {
+        RequiredArgument.of(comparison, "comparison");
+        RequiredArgument.of(shown, "shown");
+        RequiredArgument.of(before, "before");
+        RequiredArgument.of(after, "after");
+        RequiredArgument.of(broken, "broken");
+        RequiredArgument.of(layout, "layout");
+        return new ComparisonText(comparison, shown, before, after, layout).render(broken);
+    }
+
+    private String render(List<Finding> broken) {
+        page.line(0)
+                .put(TextTone.TITLE, before.title())
+                .put("· " + comparison.before() + " | " + comparison.after())
+                .end();
+        page.line(0).put(TextTone.QUIET, ":33:7 is a place in " + before.file()).end();
+        Optional<ChangeKind> above = Optional.empty();
+        for (List<RowChange> alike : alike()) {
+            RowChange change = alike.get(0);
+            if (!above.equals(Optional.of(change.kind()))) {
+                above = Optional.of(change.kind());
+                page.blank().line(0).put(TextTone.TITLE, heading(change.kind())).end();
+            }
+            changes(alike);
+        }
+        if (comparison.isEagerChanged()) {
+            page.blank().line(0).put("only one of the two makes everything at the start").end();
+        }
+        if (!comparison.changes().isEmpty()) {
+            page.blank();
+            page.labelled(0, "felt by", 10, ReportWording.classes(before, comparison.entries()));
+        }
+        broken(broken);
+        page.blank().line(0).put(count()).end();
+        return page.toString();
+    }
+
+    private String heading(ChangeKind kind) {
+        return switch (kind) {
+            case ONLY_BEFORE -> "only in " + comparison.before();
+            case ONLY_AFTER -> "only in " + comparison.after();
+            case KIND, CORE, MEMBERS, DECORATORS, GIVEN, LIFETIME, SHARING, ASKED -> kind.word();
+        };
+    }
+
+    private String count() {
+        int all = whole.same() + whole.changes().size();
+        int left = whole.changes().size() - comparison.changes().size();
+        String same =
+                whole.changes().isEmpty()
+                        ? "All " + ReportWording.count(all, "need") + " are answered alike."
+                        : whole.same() + " of " + all + " needs are answered alike.";
+        return left == 0
+                ? same
+                : same
+                        + " Of the others, "
+                        + left
+                        + (left == 1 ? " differs" : " differ")
+                        + " in another way than is shown.";
+    }
+
+    private void broken(List<Finding> broken) {
+        if (broken.isEmpty()) {
+            return;
+        }
+        page.blank().line(0).put(TextTone.TITLE, "what it breaks").end();
+        for (Finding finding : broken) {
+            page.line(2)
+                    .put(TextTone.BAD, finding.severity().word())
+                    .put(finding.kind().id() + ": " + finding.message())
+                    .end();
+        }
+    }
+
+    /** Changes that read alike but for who asks, in the order of the first of them. */
+    private Collection<List<RowChange>> alike() {
+        Map<List<String>, List<RowChange>> groups = new LinkedHashMap<>();
+        for (RowChange change : comparison.changes()) {
+            groups.computeIfAbsent(
+                            List.of(
+                                    change.kinds().toString(),
+                                    asked(change.row()) + standing(change.row()),
+                                    change.before().map(row -> text(before, row)).orElse(""),
+                                    change.after().map(row -> text(after, row)).orElse("")),
+                            key -> new ArrayList<>())
+                    .add(change);
+        }
+        return groups.values();
+    }
+
+    private String text(Verdict verdict, RosterRow row) {
+        return row.answer().elements()
+                + ReportWording.chain(verdict, row.answer())
+                + ReportWording.core(verdict, row.answer())
+                + about(verdict, row.answer());
+    }
+
+    private void changes(List<RowChange> alike) {
+        RowChange change = alike.get(0);
+        RosterRow row = change.row();
+        String others =
+                change.kinds().stream()
+                        .skip(1)
+                        .map(ChangeKind::word)
+                        .collect(Collectors.joining(", "));
+        page.line(2)
+                .put(
+                        alike.stream()
+                                .map(RowChange::row)
+                                .map(
+                                        each ->
+                                                before.shortName(each.consumer())
+                                                        + " ("
+                                                        + each.need()
+                                                        + ")")
+                                .collect(Collectors.joining(", ")))
+                .put(TextTone.QUIET, "· " + asked(row) + standing(row))
+                .put(TextTone.QUIET, others.isEmpty() ? "" : "· also " + others)
+                .end();
+        int column =
+                4
+                        + Math.max(
+                                TextPage.width(comparison.before()),
+                                TextPage.width(comparison.after()))
+                        + 2;
+        change.before().ifPresent(each -> side(before, comparison.before(), each, column));
+        change.after().ifPresent(each -> side(after, comparison.after(), each, column));
+    }
+
+    private String asked(RosterRow row) {
+        return ReportWording.asked(before, row);
+    }
+
+    private String standing(RosterRow row) {
+        return row.as().map(slot -> ", in the slot " + slotText(slot)).orElse("")
+                + row.within().map(level -> ", within " + before.shortName(level)).orElse("");
+    }
+
+    private String slotText(Slot slot) {
+        return ReportWording.slot(before, slot);
+    }
+
+    private void side(Verdict verdict, String name, RosterRow row, int column) {
+        Answer answer = row.answer();
+        page.line(4)
+                .put(TextTone.QUIET, name)
+                .tab(Math.max(column, SIDE))
+                .put(ReportWording.chain(verdict, answer))
+                .put(ReportWording.tone(answer.kind()), ReportWording.core(verdict, answer))
+                .put(TextTone.QUIET, about(verdict, answer))
+                .end();
+        for (Answer.Element element : answer.elements()) {
+            page.line(Math.max(column, SIDE) + 2)
+                    .put(element.key().map(key -> "@" + key.written()).orElse("(plain)"))
+                    .put(ReportWording.chain(verdict, element.answer()))
+                    .put(
+                            ReportWording.tone(element.answer().kind()),
+                            ReportWording.core(verdict, element.answer()))
+                    .end();
+        }
+    }
+
+    private String about(Verdict verdict, Answer answer) {
+        StringBuilder about = new StringBuilder();
+        String given = ReportWording.given(answer);
+        about.append(given.isEmpty() ? "" : "· with " + given + ' ');
+        answer.lifetime()
+                .ifPresent(
+                        choice -> about.append("· ").append(choice.lifetime().word()).append(' '));
+        answer.fills()
+                .flatMap(Answer.Seat::within)
+                .ifPresent(
+                        level ->
+                                about.append("within ")
+                                        .append(verdict.shortName(level))
+                                        .append(' '));
+        // Places in a text that was only tried are no places of the file.
+        boolean isTried = before != after && verdict == after;
+        answer.origin()
+                .filter(at -> !isTried)
+                .ifPresent(at -> about.append("· ").append(place(at, verdict)));
+        return about.toString().strip();
+    }
+
+    private static String place(SourcePosition at, Verdict verdict) {
+        return at.<String>match(
+                in ->
+                        in.path().equals(verdict.file())
+                                ? ":" + in.line() + ":" + in.column()
+                                : at.text(),
+                in -> "supplies itself",
+                in -> at.text());
+    }
+}
