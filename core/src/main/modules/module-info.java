@@ -6,6 +6,7 @@ module dev.patientharbor.core {
 
     exports dev.patientharbor.check;
     exports dev.patientharbor.comparing;
+    exports dev.patientharbor.explaining;
     exports dev.patientharbor.finding;
     exports dev.patientharbor.plan;
     exports dev.patientharbor.profiles;

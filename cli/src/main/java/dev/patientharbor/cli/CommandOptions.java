@@ -141,6 +141,30 @@ final class CommandOptions {
         return help(spec);
     }
 
+    /** The options of a command that explains. */
+    static CommandSpec explaining(String description) {
+        CommandSpec spec = CommandSpec.create();
+        spec.usageMessage().description(description).sortOptions(false);
+        spec.addPositional(
+                PositionalParamSpec.builder()
+                        .paramLabel("[FILE] SUBJECT")
+                        .hideParamSyntax(true)
+                        .index("0..*")
+                        .arity("0..2")
+                        .type(List.class)
+                        .auxiliaryTypes(String.class)
+                        .description(
+                                "A consumer (FeeBooth), one of its needs (FeeBooth.fees), a slot"
+                                        + " (WeatherFeed@coast) or an implementation; before it the"
+                                        + " profile file, whose name ends with .yaml or .yml.")
+                        .build());
+        spec.addOption(profiles());
+        spec.addOption(code(IN_PLACE));
+        spec.addOption(insideFolder());
+        spec.addOption(one(OUT, "FILE", "Write the result there.").build());
+        return help(spec);
+    }
+
     static Compared compared(ParseResult parsed) {
         List<String> all = parsed.matchedPositionalValue(0, List.of());
         boolean hasFile = !all.isEmpty() && all.get(0).matches(".*\\.ya?ml");
@@ -247,16 +271,18 @@ final class CommandOptions {
                 .build();
     }
 
+    private static OptionSpec profiles() {
+        return many(
+                        PROFILE,
+                        "NAME",
+                        "Show these profiles alone; the whole file is checked all the same.")
+                .build();
+    }
+
     /** The options of a command that reads a profile file. */
     static CommandSpec reading(String description, Enum<?>[] forms) {
         CommandSpec spec = naming(description);
-        spec.addOption(
-                many(
-                                PROFILE,
-                                "NAME",
-                                "Show these profiles alone; the whole file is checked all the"
-                                        + " same.")
-                        .build());
+        spec.addOption(profiles());
         spec.addOption(code(IN_PLACE));
         spec.addOption(
                 OptionSpec.builder(ALL_CODE)

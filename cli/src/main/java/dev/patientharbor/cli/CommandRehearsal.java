@@ -39,6 +39,7 @@ public final class CommandRehearsal {
         return switch (command) {
             case DEMO -> List.of(List.of());
             case ROSTER -> List.of(List.of(port, "--format", "json"));
+            case EXPLAIN -> List.of(List.of(port, "NightDesk"));
             case COMPARE -> List.of(List.of(port, "dock-test", "winter"));
             case SURVEY -> List.of(List.of(port));
             case DRAFT -> List.of(List.of("--help"));

@@ -9,6 +9,7 @@ import picocli.CommandLine.ParseResult;
 enum ToolCommand {
     CHECK("check"),
     ROSTER("roster"),
+    EXPLAIN("explain"),
     COMPARE("compare"),
     SURVEY("survey"),
     DRAFT("draft"),
@@ -36,6 +37,7 @@ enum ToolCommand {
                 switch (this) {
                     case CHECK -> CheckCommand.spec();
                     case ROSTER -> RosterCommand.spec();
+                    case EXPLAIN -> ExplainCommand.spec();
                     case COMPARE -> CompareCommand.spec();
                     case SURVEY -> SurveyCommand.spec();
                     case DRAFT -> DraftCommand.spec();
@@ -49,6 +51,7 @@ enum ToolCommand {
         return switch (this) {
             case CHECK -> CheckCommand.run(parsed, console);
             case ROSTER -> RosterCommand.run(parsed, console);
+            case EXPLAIN -> ExplainCommand.run(parsed, console);
             case COMPARE -> CompareCommand.run(parsed, console);
             case SURVEY -> SurveyCommand.run(parsed, console);
             case DRAFT -> DraftCommand.run(parsed, console);

@@ -47,15 +47,16 @@ class DependenciesTest {
             wiring: code declared finding inherited model needs plan terms types
             resolve: code declared finding inherited model names needs terms types values \
             wiring
-            rosters: assembly code declared finding inherited model names needs plan resolve \
+            rosters: assembly code declared explaining finding inherited model names needs plan resolve \
             terms types wiring
             ruling: code declared finding inherited model names needs plan resolve terms texts \
             types wiring
             rules: code declared finding inherited model names needs plan resolve ruling survey \
             surveying terms texts types values wiring
-            check: assembly code finding inherited model names needs plan resolve rosters \
+            check: assembly code explaining finding inherited model names needs plan resolve rosters \
             rules ruling terms texts wiring
             comparing: plan terms texts
+            explaining: finding plan terms texts
             tracing: bodies code org.objectweb.asm survey
             drafting: bodies code model names needs plan survey terms tracing types
             profiles: assembly check code drafting files finding inherited model plan survey \
@@ -70,10 +71,11 @@ class DependenciesTest {
             notation: check code drafting files finding model org.snakeyaml plan profiles \
             survey terms texts
             start: org.objectweb.asm
-            report: check com.fasterxml.jackson comparing de.siegmar.fastcsv finding plan survey terms \
+            report: check com.fasterxml.jackson comparing de.siegmar.fastcsv explaining finding \
+            plan survey terms \
             texts
-            cli: check comparing files finding notation picocli plan profiles report rig survey \
-            texts
+            cli: check comparing explaining files finding notation picocli plan profiles report \
+            rig survey terms texts
             """;
 
     @Test

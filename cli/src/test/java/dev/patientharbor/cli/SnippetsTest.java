@@ -32,6 +32,7 @@ class SnippetsTest {
             package snippets;
             import dev.patientharbor.check.*;
             import dev.patientharbor.comparing.*;
+            import dev.patientharbor.explaining.*;
             import dev.patientharbor.finding.*;
             import dev.patientharbor.terms.*;
             import dev.patientharbor.notation.*;

@@ -3,6 +3,7 @@ package dev.patientharbor.check;
 import dev.patientharbor.assembly.Assembly;
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.CodePlaces;
+import dev.patientharbor.explaining.NeedExplanation;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.FindingText;
@@ -12,6 +13,7 @@ import dev.patientharbor.names.ClassNames;
 import dev.patientharbor.plan.Roster;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.rosters.AssemblyMaker;
+import dev.patientharbor.rosters.NeedExplainer;
 import dev.patientharbor.rosters.RosterMaker;
 import dev.patientharbor.terms.Slot;
 import dev.patientharbor.texts.NearNames;
@@ -296,6 +298,15 @@ public final class Verdict {
      */
     public Roster roster(String profile) {
         return resolved(profile, RosterMaker::roster);
+    }
+
+    /**
+     * Returns why each need of a profile receives what it does, in the order of its roster.
+     *
+     * @throws IllegalArgumentException if there is no such profile, or it is partial
+     */
+    public List<NeedExplanation> explain(String profile) {
+        return resolved(profile, NeedExplainer::explanations);
     }
 
     /**

@@ -84,13 +84,19 @@ final class InheritedBindings {
 
     /** The inherited bindings of a slot that no longer hold here, nearest first. */
     List<ResolvedBinding> hidden(int slot) {
-        List<ResolvedBinding> hidden = new ArrayList<>(0);
+        List<ResolvedBinding> all = statements(slot);
+        return all.isEmpty() ? all : all.subList(1, all.size());
+    }
+
+    /** All that is said of a slot, nearest first: the first one counts. */
+    List<ResolvedBinding> statements(int slot) {
+        List<ResolvedBinding> all = new ArrayList<>(1);
         InheritedStatement<ResolvedBinding> statement = statement(slot);
-        while (statement != null && statement.over().isPresent()) {
-            statement = statement.over().get();
-            hidden.add(statement.what());
+        while (statement != null) {
+            all.add(statement.what());
+            statement = statement.over().orElse(null);
         }
-        return hidden;
+        return all;
     }
 
     /**

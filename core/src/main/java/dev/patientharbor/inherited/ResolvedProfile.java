@@ -275,6 +275,11 @@ public final class ResolvedProfile {
         return bindings.find(slot);
     }
 
+    /** All that is said of a slot at its level, the word that counts first. */
+    public List<ResolvedBinding> statements(int slot) {
+        return bindings.statements(slot);
+    }
+
     /** The inherited bindings of a slot that no longer hold here, nearest first. */
     public List<ResolvedBinding> hidden(int slot) {
         return bindings.hidden(slot);

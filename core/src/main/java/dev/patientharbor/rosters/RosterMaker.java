@@ -27,6 +27,7 @@ import dev.patientharbor.wiring.SlotOutcome;
 import dev.patientharbor.wiring.SlotOutcome.Kind;
 import dev.patientharbor.wiring.Wiring;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.IdentityHashMap;
@@ -53,7 +54,7 @@ public final class RosterMaker {
     /** Answers with their members numbered, once that is known. */
     private final Map<Answer, Answer> numbered = new IdentityHashMap<>();
 
-    private RosterMaker(ResolvedSet set, Wiring wiring) {
+    RosterMaker(ResolvedSet set, Wiring wiring) {
         this.set = set;
         this.wiring = wiring;
         entries = new HashSet<>(wiring.entries());
@@ -65,7 +66,25 @@ public final class RosterMaker {
     }
 
     private Roster roster() {
-        List<RosterRow> drafts = new ArrayList<>();
+        Set<RosterRow> rows = new LinkedHashSet<>();
+        eachRow((row, seat, consumer, need, asked) -> rows.add(row));
+        return new Roster(
+                wiring.profile().declared().name(),
+                List.copyOf(rows),
+                set.consumers().stream().flatMap(consumer -> consumer.passed().stream()).toList(),
+                wiring.profile().isEager());
+    }
+
+    /** Looks at a row with the need of which it is the answer. */
+    interface RowVisitor {
+        void visit(RosterRow row, int seat, Blueprint consumer, Need need, int asked);
+    }
+
+    private record Draft(RosterRow row, int seat, Blueprint consumer, Need need, int asked) {}
+
+    /** Visits all rows in order; equal ones more than once. */
+    void eachRow(RowVisitor visitor) {
+        List<Draft> drafts = new ArrayList<>();
         for (int i = 0; i < wiring.reachedSize(); i++) {
             int seat = wiring.reached(i);
             Optional<Slot> as =
@@ -73,19 +92,25 @@ public final class RosterMaker {
             Optional<String> within = set.slots().level(seat).name();
             wiring.eachNeed(
                     seat,
-                    (consumer, need, asked) -> drafts.add(row(consumer, need, asked, as, within)));
+                    (consumer, need, asked) ->
+                            drafts.add(
+                                    new Draft(
+                                            row(consumer, need, asked, as, within),
+                                            seat,
+                                            consumer,
+                                            need,
+                                            asked)));
         }
-        drafts.sort(RosterRow.ORDER);
+        drafts.sort(Comparator.comparing(Draft::row, RosterRow.ORDER));
         // What is shared is known by a name of its own until here; people read numbers.
-        Set<RosterRow> rows = new LinkedHashSet<>(drafts.size() * 2);
-        for (RosterRow draft : drafts) {
-            rows.add(draft.with(numbered(draft.answer())));
+        for (Draft draft : drafts) {
+            visitor.visit(
+                    draft.row().with(numbered(draft.row().answer())),
+                    draft.seat(),
+                    draft.consumer(),
+                    draft.need(),
+                    draft.asked());
         }
-        return new Roster(
-                wiring.profile().declared().name(),
-                List.copyOf(rows),
-                set.consumers().stream().flatMap(consumer -> consumer.passed().stream()).toList(),
-                wiring.profile().isEager());
     }
 
     private RosterRow row(

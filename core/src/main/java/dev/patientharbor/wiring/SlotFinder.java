@@ -51,6 +51,11 @@ public final class SlotFinder {
         return ask(need.slot(), limited(start, consumer, need, profile), profile);
     }
 
+    /** The levels at which a need is looked for, nearest first. */
+    List<BindingLevel> searched(int seat, ClassFacts consumer, Need need, ResolvedProfile profile) {
+        return limited(start(seat, consumer, profile), consumer, need, profile).search();
+    }
+
     /**
      * Whether an object would be a member of a collection that it asks for: what is made of many is
      * not one of these.

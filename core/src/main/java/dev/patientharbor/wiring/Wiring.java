@@ -239,6 +239,11 @@ public final class Wiring {
                 (consumer, need) -> visitor.visit(consumer, need, asked[next[0]++]));
     }
 
+    /** The levels at which a need of the object in a seat is looked for, nearest first. */
+    public List<BindingLevel> searched(int seat, Blueprint consumer, Need need) {
+        return filler.finder().searched(seat, consumer.facts(), need, profile);
+    }
+
     /** The seats to which the needs of the object in a seat lead, one for each need. */
     public int[] needs(int seat) {
         SlotOutcome outcome = outcomes[seat];

@@ -1,0 +1,211 @@
+package dev.patientharbor.cli;
+
+import static org.junit.jupiter.api.Assertions.assertAll;
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import dev.patientharbor.check.Verdict;
+import dev.patientharbor.explaining.ConsideredWord;
+import dev.patientharbor.explaining.NeedExplanation;
+import dev.patientharbor.explaining.Receiver;
+import dev.patientharbor.explaining.Receivers;
+import dev.patientharbor.notation.ProfileFiles;
+import dev.patientharbor.plan.Roster;
+import dev.patientharbor.plan.RosterRow;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Why somebody receives that, and who receives this. */
+class ExplainTest {
+
+    private static final Path PORT = Path.of("../examples/port.harbor.yaml");
+    private static final Path CLASSES = Path.of("../examples/target/classes");
+
+    @TempDir private Path folder;
+
+    private static Ran explain(String... more) {
+        return Ran.tool(
+                Stream.concat(Stream.of("explain", PORT.toString()), Stream.of(more))
+                        .toArray(String[]::new));
+    }
+
+    private static Verdict check(Path file) {
+        return ProfileFiles.read(file).withCode(CLASSES).check(LocalDate.EPOCH);
+    }
+
+    @Test
+    void every_level_and_profile_that_was_looked_at_is_named_with_why_it_won_or_lost() {
+        String out = explain("CraneShed.gauge", "--profile", "winter").out();
+        assertEquals(
+                """
+                :33:7 is a place in ../examples/port.harbor.yaml
+
+                CraneShed (gauge) · TideGauge · constructor parameter 1
+                  in winter
+                    call meets    stub with canned answers
+                    instance      shared by default, with ArrivalDesk, BridgeWatch, LockKeeper
+                    looked at     the area crane, winter: removed · :72:28 · takes away what is said below it
+                                  the area crane, dock-test: ReplayTideGauge · :54:28 · loses: winter says it anew
+                                  whole profile, winter: canned answers · :65:7 · wins
+                                  whole profile, dock-test: FixedTideGauge · :44:7 · loses: winter says it anew
+                                  whole profile, base: SonarTideGauge · :21:7 · loses: dock-test says it anew
+
+                """,
+                out);
+    }
+
+    @Test
+    void decorators_members_sharers_and_profiles_that_explain_alike_are_shown() {
+        String fees = explain("FeeBooth.fees").out();
+        assertTrue(
+                fees.contains(
+                        "  in rehearsal, live\n"
+                                + "    call meets    HarbourLevy → real TonnageFee\n"
+                                + "    around it     HarbourLevy · :37:21\n"),
+                fees);
+        String feeds = explain("ForecastDesk", "--profile", "live").out();
+        assertTrue(feeds.contains("    member        @coast CachedFeed → real CoastFeed\n"), feeds);
+        String rota = explain("NightDesk.rota", "--profile", "dock-test,live").out();
+        assertTrue(rota.contains("  in dock-test, live\n"), rota);
+        assertTrue(rota.contains("shared by default, with ArrivalDesk, CraneShed"), rota);
+    }
+
+    @Test
+    void the_reverse_question_goes_as_deep_as_the_objects_do() {
+        String out = explain("SonarStation").out();
+        assertTrue(
+                out.contains("  in dock-test, winter, rehearsal\n    directly      nobody\n"), out);
+        assertTrue(
+                out.contains(
+                        "    directly      SonarTideGauge (sonar)\n"
+                                + "    by 1 more     CraneShed (gauge), ArrivalDesk (gauge)"),
+                out);
+        assertTrue(explain("WeatherFeed@coast").out().contains("ForecastDesk (feeds)"));
+        assertTrue(explain("HarbourLevy").out().contains("FeeBooth (fees)"));
+        Roster live = check(PORT).roster("live");
+        List<Receiver> deep = Receivers.ofImplementation(live, "gullwing.works.SonarStation");
+        assertEquals(List.of(1, 2, 2, 2, 2, 2), deep.stream().map(Receiver::depth).toList());
+    }
+
+    @Test
+    void what_nobody_is_called_is_said_with_names_that_are_near() {
+        assertAll(
+                Stream.of(
+                                List.of("Nobody", "nothing in the profiles shown is called Nobody"),
+                                List.of("Tide", "near: CraneShed.gauge|ReplayTideGauge|TideGauge"),
+                                List.of("", "explain takes one subject"))
+                        .map(
+                                each ->
+                                        () -> {
+                                            Ran ran =
+                                                    each.get(0).isEmpty()
+                                                            ? explain()
+                                                            : explain(each.get(0));
+                                            assertEquals(2, ran.code());
+                                            assertTrue(
+                                                    Stream.of(
+                                                                    each.get(1)
+                                                                            .replace(
+                                                                                    "near:"
+                                                                                        + " CraneShed.gauge|",
+                                                                                    "")
+                                                                            .split("\\|"))
+                                                            .allMatch(ran.err()::contains),
+                                                    ran.err());
+                                        }));
+    }
+
+    private static String key(RosterRow row) {
+        return row.consumer() + ' ' + row.place().code() + ' ' + row.as() + ' ' + row.within();
+    }
+
+    private static Optional<NeedExplanation> find(Verdict verdict, NeedExplanation wanted) {
+        return verdict.explain(wanted.profile()).stream()
+                .filter(each -> key(each.row()).equals(key(wanted.row())))
+                .findFirst();
+    }
+
+    /** The place of a word in the port's own file; none if it stands elsewhere, or with others. */
+    private static Optional<Integer> ownLine(ConsideredWord word, List<String> lines) {
+        return word.at()
+                .flatMap(
+                        at ->
+                                at.<Optional<int[]>>match(
+                                        in ->
+                                                in.path().endsWith("port.harbor.yaml")
+                                                        ? Optional.of(
+                                                                new int[] {
+                                                                    in.line() - 1, in.column() - 1
+                                                                })
+                                                        : Optional.empty(),
+                                        in -> Optional.empty(),
+                                        in -> Optional.empty()))
+                .filter(place -> lines.get(place[0]).substring(0, place[1]).isBlank())
+                .filter(place -> !lines.get(place[0]).replaceAll("#.*", "").strip().endsWith(":"))
+                .map(place -> place[0]);
+    }
+
+    @Test
+    void without_the_winning_line_the_first_loser_wins() throws IOException {
+        for (String name : List.of("quay.harbor.yaml", "port.properties")) {
+            Files.copy(Path.of("../examples").resolve(name), folder.resolve(name));
+        }
+        List<String> lines = Files.readAllLines(PORT);
+        Verdict before = check(PORT);
+        int tried = 0;
+        for (String profile : List.of("dock-test", "winter", "rehearsal", "live")) {
+            for (NeedExplanation explained : before.explain(profile)) {
+                Optional<Integer> line = explained.winner().flatMap(word -> ownLine(word, lines));
+                if (line.isEmpty()) {
+                    continue;
+                }
+                List<String> without = new ArrayList<>(lines);
+                without.remove(line.get().intValue());
+                Path file = Files.write(folder.resolve("port.harbor.yaml"), without);
+                Optional<NeedExplanation> after = find(check(file), explained);
+                if (after.isEmpty()) {
+                    continue; // whoever asks is not there any more
+                }
+                tried++;
+                Optional<String> expected =
+                        explained
+                                .firstLoser()
+                                .map(word -> word.profile() + word.level() + word.word());
+                Optional<String> found =
+                        after.get()
+                                .winner()
+                                .filter(word -> !word.profile().isEmpty())
+                                .map(word -> word.profile() + word.level() + word.word());
+                assertEquals(expected, found, explained + "\n" + after.get());
+            }
+        }
+        assertTrue(tried > 60, tried + " needs");
+    }
+
+    @Test
+    void each_row_of_a_roster_is_explained_and_its_winner_is_its_origin() {
+        Verdict verdict = check(PORT);
+        for (String profile : List.of("dock-test", "winter", "rehearsal", "live")) {
+            List<NeedExplanation> all = verdict.explain(profile);
+            assertEquals(
+                    verdict.roster(profile).rows(),
+                    all.stream().map(NeedExplanation::row).toList());
+            for (NeedExplanation each : all) {
+                if (each.row().answer().origin().isPresent() && each.winner().isPresent()) {
+                    assertEquals(
+                            each.row().answer().origin(),
+                            each.winner().get().at(),
+                            each.toString());
+                }
+            }
+        }
+    }
+}

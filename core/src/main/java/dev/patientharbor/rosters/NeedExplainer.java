@@ -1,0 +1,127 @@
+package dev.patientharbor.rosters;
+
+import dev.patientharbor.declared.ResolvedBinding;
+import dev.patientharbor.explaining.ConsideredWord;
+import dev.patientharbor.explaining.NeedExplanation;
+import dev.patientharbor.finding.SourcePosition;
+import dev.patientharbor.needs.BindingLevel;
+import dev.patientharbor.needs.Blueprint;
+import dev.patientharbor.needs.Need;
+import dev.patientharbor.plan.RosterRow;
+import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.wiring.SlotOutcome;
+import dev.patientharbor.wiring.Wiring;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** Explains every need of a profile: what was looked at, and why each word won or lost. */
+public final class NeedExplainer {
+
+    private final ResolvedSet set;
+    private final Wiring wiring;
+    private final Map<RosterRow, NeedExplanation> found = new LinkedHashMap<>();
+
+    private NeedExplainer(ResolvedSet set, Wiring wiring) {
+        this.set = set;
+        this.wiring = wiring;
+    }
+
+    /** Returns an explanation for each row of the roster, in its order. */
+    public static List<NeedExplanation> explanations(ResolvedSet set, Wiring wiring) {
+        NeedExplainer explainer = new NeedExplainer(set, wiring);
+        new RosterMaker(set, wiring).eachRow(explainer::explain);
+        return List.copyOf(explainer.found.values());
+    }
+
+    private void explain(RosterRow row, int seat, Blueprint consumer, Need need, int asked) {
+        found.computeIfAbsent(
+                row,
+                key ->
+                        new NeedExplanation(
+                                wiring.profile().declared().name(),
+                                row,
+                                words(seat, consumer, need, asked)));
+    }
+
+    private List<ConsideredWord> words(int seat, Blueprint consumer, Need need, int asked) {
+        List<ConsideredWord> words = new ArrayList<>();
+        Optional<BindingLevel> decided = Optional.empty();
+        for (BindingLevel level : wiring.searched(seat, consumer, need)) {
+            int said = set.slots().at(need.slot(), level.statedAt());
+            List<ResolvedBinding> statements = wiring.profile().statements(said);
+            boolean holds = wiring.profile().binding(said).isPresent();
+            if (statements.isEmpty()) {
+                words.add(
+                        new ConsideredWord(
+                                set.levelText(level), "", "nothing", Optional.empty(), false, ""));
+            }
+            for (int i = 0; i < statements.size(); i++) {
+                boolean wins = i == 0 && holds && decided.isEmpty();
+                String why =
+                        wins
+                                ? "wins"
+                                : i > 0
+                                        ? "loses: "
+                                                + profile(statements.get(i - 1))
+                                                + " says it anew"
+                                        : holds
+                                                ? "loses: "
+                                                        + set.levelText(decided.orElseThrow())
+                                                        + " is nearer"
+                                                : "takes away what is said below it";
+                words.add(word(level, statements.get(i), wins, why));
+                decided = wins ? Optional.of(level) : decided;
+            }
+        }
+        addFillers(words, need, asked, decided.isPresent());
+        return words;
+    }
+
+    private String profile(ResolvedBinding binding) {
+        return set.profile(binding.owner()).declared().name();
+    }
+
+    private ConsideredWord word(
+            BindingLevel level, ResolvedBinding binding, boolean wins, String why) {
+        return new ConsideredWord(
+                set.levelText(level),
+                profile(binding),
+                binding.declared().supply().words(),
+                Optional.of(binding.declared().at()),
+                wins,
+                why);
+    }
+
+    /** What fills a slot that nothing binds: a class of the code, or the class itself. */
+    private void addFillers(List<ConsideredWord> words, Need need, int asked, boolean isDecided) {
+        SlotOutcome outcome = wiring.outcome(wiring.pastAliases(asked).orElse(asked));
+        if (!isDecided && outcome.binding().isEmpty() && outcome.blueprint().isPresent()) {
+            String name = outcome.blueprint().get().className();
+            words.add(
+                    new ConsideredWord(
+                            "the code",
+                            "",
+                            set.names().shortName(name),
+                            Optional.of(SourcePosition.classNamed(name)),
+                            true,
+                            outcome.filledBy().isPresent()
+                                    ? "fills it: fill-in " + outcome.filledBy().get().word()
+                                    : "wins: the class supplies itself"));
+        }
+        if (isDecided) {
+            for (String name : set.fillers(set.slots().wholeSlot(need.slot()))) {
+                words.add(
+                        new ConsideredWord(
+                                "the code",
+                                "",
+                                set.names().shortName(name),
+                                Optional.of(SourcePosition.classNamed(name)),
+                                false,
+                                "loses: what is said is stronger"));
+            }
+        }
+    }
+}
