@@ -27,6 +27,7 @@ wanted=${*:-}
 shot check 42 'check examples/port.harbor.yaml'
 shot check-broken 42 'check examples/broken.harbor.yaml --profile circle,overdue,held-back'
 shot roster 42 'roster examples/port.harbor.yaml'
+shot matrix 42 'roster examples/port.harbor.yaml --format matrix --differing'
 shot coverage 42 'roster examples/port.harbor.yaml --format coverage'
 shot roster-tree 42 'roster examples/port.harbor.yaml --profile winter --format tree'
 shot demo 42 'demo'

@@ -1,13 +1,17 @@
 package dev.patientharbor.cli;
 
+import dev.patientharbor.comparing.RosterFilter;
 import dev.patientharbor.finding.Severity;
+import dev.patientharbor.plan.AnswerKind;
 import java.io.File;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
 import java.util.Arrays;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
+import java.util.Set;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import picocli.CommandLine.Model.CommandSpec;
@@ -30,6 +34,10 @@ final class CommandOptions {
     private static final String ONLY = "--only";
     private static final String FAIL_ON_DIFFERENCE = "--fail-on-difference";
     private static final String WIDE = "--wide";
+    private static final String CONSUMER = "--consumer";
+    private static final String SLOT = "--slot";
+    private static final String KIND = "--kind";
+    private static final String DIFFERING = "--differing";
     private static final String TOUCHES = "--touches";
     private static final String BUILD = "--build";
     private static final String ALL_CODE = "--all-code";
@@ -345,6 +353,60 @@ final class CommandOptions {
 
     static boolean isWithTouches(ParseResult parsed) {
         return parsed.hasMatchedOption(TOUCHES);
+    }
+
+    static OptionSpec consumersShown() {
+        return many(
+                        CONSUMER,
+                        "PATTERN",
+                        "Show what these consumers receive: names, with * for any part.")
+                .build();
+    }
+
+    static OptionSpec slotsShown() {
+        return many(
+                        SLOT,
+                        "PATTERN",
+                        "Show who asks for these slots: WeatherFeed@*, with * for any part.")
+                .build();
+    }
+
+    static OptionSpec kindsShown() {
+        return many(KIND, "KIND", "Show what is answered so: " + String.join(", ", kinds()) + ".")
+                .completionCandidates(kinds())
+                .build();
+    }
+
+    static OptionSpec differing() {
+        return OptionSpec.builder(DIFFERING)
+                .description("Show needs that the profiles shown do not all answer alike.")
+                .build();
+    }
+
+    private static List<String> kinds() {
+        return Arrays.stream(AnswerKind.values()).map(AnswerKind::word).toList();
+    }
+
+    static RosterFilter filter(ParseResult parsed) {
+        Set<AnswerKind> wanted = EnumSet.noneOf(AnswerKind.class);
+        for (String word : names(parsed, KIND, "kinds")) {
+            wanted.add(
+                    Arrays.stream(AnswerKind.values())
+                            .filter(kind -> kind.word().equals(word))
+                            .findFirst()
+                            .orElseThrow(
+                                    () ->
+                                            new UnusableException(
+                                                    "--kind takes "
+                                                            + String.join(", ", kinds())
+                                                            + ", not "
+                                                            + word)));
+        }
+        return new RosterFilter(
+                names(parsed, CONSUMER, "names of consumers"),
+                names(parsed, SLOT, "slots"),
+                wanted,
+                parsed.hasMatchedOption(DIFFERING));
     }
 
     /** Of check: whether every profile is really built. */

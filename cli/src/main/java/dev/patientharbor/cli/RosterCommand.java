@@ -1,14 +1,19 @@
 package dev.patientharbor.cli;
 
 import dev.patientharbor.check.Verdict;
+import dev.patientharbor.comparing.RosterFilter;
 import dev.patientharbor.finding.Severity;
 import dev.patientharbor.profiles.ProfileSet;
 import dev.patientharbor.report.CoverageText;
+import dev.patientharbor.report.MatrixMarkdown;
+import dev.patientharbor.report.MatrixText;
+import dev.patientharbor.report.RosterCsv;
 import dev.patientharbor.report.RosterJson;
 import dev.patientharbor.report.RosterText;
 import dev.patientharbor.report.RosterTree;
 import dev.patientharbor.report.TextLayout;
 import dev.patientharbor.report.TouchesText;
+import java.util.Locale;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.ParseResult;
 
@@ -20,7 +25,29 @@ final class RosterCommand {
         TEXT,
         TREE,
         COVERAGE,
-        JSON
+        MATRIX,
+        JSON,
+        CSV,
+        MARKDOWN;
+
+        /** Whether people read it at a terminal, so that more may stand below it. */
+        boolean isForPeople() {
+            return switch (this) {
+                case TEXT, TREE, COVERAGE, MATRIX -> true;
+                case JSON, CSV, MARKDOWN -> false;
+            };
+        }
+
+        boolean canBeFiltered() {
+            return switch (this) {
+                case TEXT, MATRIX, CSV, MARKDOWN -> true;
+                case TREE, COVERAGE, JSON -> false;
+            };
+        }
+
+        String word() {
+            return name().toLowerCase(Locale.ROOT);
+        }
     }
 
     private RosterCommand() {}
@@ -30,7 +57,11 @@ final class RosterCommand {
                         "Shows who receives what, consumer by consumer, profile beside profile.",
                         Format.values())
                 .addOption(CommandOptions.wide())
-                .addOption(CommandOptions.touches());
+                .addOption(CommandOptions.touches())
+                .addOption(CommandOptions.consumersShown())
+                .addOption(CommandOptions.slotsShown())
+                .addOption(CommandOptions.kindsShown())
+                .addOption(CommandOptions.differing());
     }
 
     static int run(ParseResult parsed, Console console) {
@@ -41,8 +72,12 @@ final class RosterCommand {
         Verdict verdict = CheckRun.verdict(set, parsed);
         TextLayout layout = output.layout();
         boolean touches = CommandOptions.isWithTouches(parsed);
+        RosterFilter filter = filter(parsed, format);
         String text =
                 switch (format) {
+                    case MATRIX -> MatrixText.render(verdict, filter, layout);
+                    case CSV -> RosterCsv.render(verdict, filter);
+                    case MARKDOWN -> MatrixMarkdown.render(verdict, filter);
                     case JSON ->
                             touches
                                     ? RosterJson.render(verdict, set.touches())
@@ -51,10 +86,10 @@ final class RosterCommand {
                     case TREE -> RosterTree.render(verdict, layout);
                     case TEXT ->
                             CommandOptions.isWide(parsed)
-                                    ? RosterText.renderWide(verdict, layout)
-                                    : RosterText.render(verdict, layout);
+                                    ? RosterText.renderWide(verdict, filter, layout)
+                                    : RosterText.render(verdict, filter, layout);
                 };
-        if (touches && format != Format.JSON) {
+        if (touches && format.isForPeople()) {
             text += TouchesText.render(verdict, set.touches(), layout);
         }
         output.write(text);
@@ -63,5 +98,21 @@ final class RosterCommand {
             console.notify("there are findings: patient-harbor check reports them");
         }
         return ending;
+    }
+
+    private static RosterFilter filter(ParseResult parsed, Format format) {
+        RosterFilter filter = CommandOptions.filter(parsed);
+        if (!filter.equals(RosterFilter.ALL) && !format.canBeFiltered()) {
+            throw new UnusableException(
+                    "--consumer, --slot, --kind and --differing do not go with --format "
+                            + format.word()
+                            + "; they do with text, matrix, csv and markdown");
+        }
+        boolean isWithTouches = CommandOptions.isWithTouches(parsed);
+        if (isWithTouches && !format.isForPeople() && format != Format.JSON) {
+            throw new UnusableException(
+                    "--touches does not go with --format " + format.word() + "; it does with json");
+        }
+        return filter;
     }
 }

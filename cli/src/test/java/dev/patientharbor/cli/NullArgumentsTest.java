@@ -7,6 +7,7 @@ import dev.patientharbor.check.RuleFault;
 import dev.patientharbor.check.SuppressedFinding;
 import dev.patientharbor.check.Verdict;
 import dev.patientharbor.comparing.RosterComparison;
+import dev.patientharbor.comparing.RosterFilter;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.SourcePosition;
@@ -315,6 +316,7 @@ class NullArgumentsTest {
         put(new ProfileDraft("text", List.of(), List.of()));
         Roster none = new Roster("none", List.of(), List.of(), false);
         put(RosterComparison.of(none, none));
+        put(RosterFilter.ALL);
         put(new CodeLocation("p.A", "go", Optional.empty(), 1));
         put(Surveys.of());
         put(new SuppressedFinding((Finding) samples.get(Finding.class), suppression));

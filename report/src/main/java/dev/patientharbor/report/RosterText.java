@@ -2,6 +2,7 @@ package dev.patientharbor.report;
 
 import dev.patientharbor.check.ProfileVerdict;
 import dev.patientharbor.check.Verdict;
+import dev.patientharbor.comparing.RosterFilter;
 import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.PassedParameter;
@@ -15,6 +16,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 
 /** Writes the roster for people: consumer by consumer, need by need, profile beside profile. */
@@ -35,7 +37,9 @@ public final class RosterText {
     private final int most;
     private final CollectionMembers members;
 
-    private RosterText(Verdict verdict, TextLayout layout, boolean wide) {
+    private final Predicate<RosterRow> shown;
+
+    private RosterText(Verdict verdict, RosterFilter filter, TextLayout layout, boolean wide) {
         this.verdict = verdict;
         most = wide ? Integer.MAX_VALUE : MOST;
         members = new CollectionMembers(sharing);
@@ -47,6 +51,7 @@ public final class RosterText {
                 sharing.put(profile.name(), new InstanceSharing(roster));
             }
         }
+        shown = filter.over(rosters.values());
     }
 
     /**
@@ -54,16 +59,23 @@ public final class RosterText {
      * others counted, and members that several consumers receive are shown once.
      */
     public static String render(Verdict verdict, TextLayout layout) {
+        return render(verdict, RosterFilter.ALL, layout);
+    }
+
+    /** The text of some rows, laid out in the same way. */
+    public static String render(Verdict verdict, RosterFilter filter, TextLayout layout) {
         RequiredArgument.of(verdict, "verdict");
+        RequiredArgument.of(filter, "filter");
         RequiredArgument.of(layout, "layout");
-        return new RosterText(verdict, layout, false).render();
+        return new RosterText(verdict, filter, layout, false).render();
     }
 
     /** The whole text: whoever shares an instance is named, and members are shown each time. */
-    public static String renderWide(Verdict verdict, TextLayout layout) {
+    public static String renderWide(Verdict verdict, RosterFilter filter, TextLayout layout) {
         RequiredArgument.of(verdict, "verdict");
+        RequiredArgument.of(filter, "filter");
         RequiredArgument.of(layout, "layout");
-        return new RosterText(verdict, layout, true).render();
+        return new RosterText(verdict, filter, layout, true).render();
     }
 
     /** One need, whatever the profile. */
@@ -142,7 +154,8 @@ public final class RosterText {
         Map<Need, Map<String, RosterRow>> rows = new TreeMap<>();
         rosters.forEach(
                 (profile, roster) ->
-                        roster.rows()
+                        roster.rows().stream()
+                                .filter(shown)
                                 .forEach(
                                         row ->
                                                 rows.computeIfAbsent(

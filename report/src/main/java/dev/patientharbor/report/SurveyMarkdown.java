@@ -2,10 +2,7 @@ package dev.patientharbor.report;
 
 import dev.patientharbor.survey.Survey;
 import dev.patientharbor.texts.RequiredArgument;
-import dev.patientharbor.texts.VisibleText;
-import java.util.List;
 import java.util.Set;
-import java.util.stream.Collectors;
 
 /** Writes a survey for a review: a table for each section. */
 public final class SurveyMarkdown {
@@ -28,9 +25,8 @@ public final class SurveyMarkdown {
             if (sections.isEmpty() ? !table.rows().isEmpty() : sections.contains(section)) {
                 text.append("\n## ").append(section.word()).append("\n\n");
                 text.append(section.about()).append("\n\n");
-                text.append(row(table.columns()));
-                text.append(row(table.columns().stream().map(column -> "---").toList()));
-                table.rows().forEach(row -> text.append(row(row)));
+                text.append(MarkdownTable.head(table.columns()));
+                table.rows().forEach(row -> text.append(MarkdownTable.row(row)));
                 if (section == SurveySection.INTERFACES) {
                     survey.interfaces()
                             .forEach(
@@ -42,16 +38,5 @@ public final class SurveyMarkdown {
             }
         }
         return text.toString();
-    }
-
-    private static String row(List<String> cells) {
-        return cells.stream()
-                .map(SurveyMarkdown::cell)
-                .collect(Collectors.joining(" | ", "| ", " |\n"));
-    }
-
-    /** Text from class files is text: nothing of it is markup. */
-    private static String cell(String text) {
-        return VisibleText.of(text).replaceAll("([\\\\`*_{}\\[\\]<>|#])", "\\\\$1");
     }
 }

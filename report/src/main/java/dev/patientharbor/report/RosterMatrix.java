@@ -1,0 +1,143 @@
+package dev.patientharbor.report;
+
+import dev.patientharbor.check.ProfileVerdict;
+import dev.patientharbor.check.Verdict;
+import dev.patientharbor.comparing.RosterFilter;
+import dev.patientharbor.plan.Answer;
+import dev.patientharbor.plan.AnswerKind;
+import dev.patientharbor.plan.Roster;
+import dev.patientharbor.plan.RosterRow;
+import dev.patientharbor.terms.Slot;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.function.Predicate;
+
+/**
+ * Every need against every profile.
+ *
+ * @param profiles the names of the columns
+ * @param rows one for each need, entry consumers first
+ */
+record RosterMatrix(List<String> profiles, List<Row> rows) {
+
+    /**
+     * One need.
+     *
+     * @param consumer who asks, as people call it, with its slot and level
+     * @param need the name of the parameter or field
+     * @param asked what it asks for
+     * @param cells one for each profile; empty where nobody asks for it
+     */
+    record Row(String consumer, String need, String asked, List<Optional<Cell>> cells) {}
+
+    /**
+     * What is received.
+     *
+     * @param text what is shown
+     * @param decided equal for equal decisions: what is around it, given to it and in it, too
+     */
+    record Cell(AnswerKind kind, String text, String decided) {}
+
+    private static final Comparator<RosterRow> ORDER =
+            Comparator.<RosterRow, Boolean>comparing(row -> row.as().isPresent())
+                    .thenComparing(RosterRow.ORDER)
+                    .thenComparing(row -> row.slot().text());
+
+    static RosterMatrix of(Verdict verdict, RosterFilter filter) {
+        Map<String, Roster> rosters = new LinkedHashMap<>();
+        for (ProfileVerdict profile : verdict.profiles()) {
+            if (!profile.isPartial()) {
+                rosters.put(profile.name(), verdict.roster(profile.name()));
+            }
+        }
+        Predicate<RosterRow> shown = filter.over(rosters.values());
+        Map<RosterRow, List<Optional<Cell>>> rows = new TreeMap<>(ORDER);
+        int column = 0;
+        for (Roster roster : rosters.values()) {
+            for (RosterRow row : roster.rows()) {
+                List<Optional<Cell>> cells = rows.computeIfAbsent(row, key -> new ArrayList<>());
+                while (cells.size() <= column) {
+                    cells.add(Optional.empty());
+                }
+                cells.set(column, Optional.of(cell(verdict, row.answer())));
+            }
+            column++;
+        }
+        List<Row> found = new ArrayList<>();
+        List<Roster> all = List.copyOf(rosters.values());
+        rows.forEach(
+                (row, cells) -> {
+                    while (cells.size() < all.size()) {
+                        cells.add(Optional.empty());
+                    }
+                    if (isShown(row, all, shown)) {
+                        found.add(row(verdict, row, cells));
+                    }
+                });
+        return new RosterMatrix(List.copyOf(rosters.keySet()), found);
+    }
+
+    /** A need is shown where one of its answers is. */
+    private static boolean isShown(
+            RosterRow row, List<Roster> rosters, Predicate<RosterRow> shown) {
+        return rosters.stream()
+                .flatMap(roster -> roster.rows().stream())
+                .filter(other -> ORDER.compare(row, other) == 0)
+                .anyMatch(shown);
+    }
+
+    private static Row row(Verdict verdict, RosterRow row, List<Optional<Cell>> cells) {
+        String consumer =
+                verdict.shortName(row.consumer())
+                        + row.as()
+                                .filter(slot -> !isOwn(row, slot))
+                                .map(slot -> " as " + ReportWording.slot(verdict, slot))
+                                .orElse("")
+                        + row.within()
+                                .map(level -> " within " + verdict.shortName(level))
+                                .orElse("");
+        return new Row(consumer, row.need(), ReportWording.asked(verdict, row), cells);
+    }
+
+    private static boolean isOwn(RosterRow row, Slot slot) {
+        return slot.key().isEmpty() && slot.contract().text().equals(row.consumer());
+    }
+
+    /** Decorators are counted: their names would leave no room for what is inside. */
+    private static Cell cell(Verdict verdict, Answer answer) {
+        int around = answer.around().size();
+        boolean isCanned = answer.kind() == AnswerKind.STUB && answer.implementation().isEmpty();
+        String core =
+                answer.kind() == AnswerKind.ABSENT
+                        ? "absent"
+                        : isCanned ? "stub, canned" : ReportWording.core(verdict, answer);
+        String text = core + (around == 0 ? "" : " +" + around);
+        return new Cell(answer.kind(), text, decided(answer));
+    }
+
+    private static String decided(Answer answer) {
+        StringBuilder decided =
+                new StringBuilder(answer.kind().word())
+                        .append(answer.implementation().orElse(""))
+                        .append(answer.given())
+                        .append(
+                                answer.lifetime()
+                                        .map(choice -> choice.lifetime().word())
+                                        .orElse(""));
+        answer.around()
+                .forEach(each -> decided.append(each.name()).append(each.given()).append('>'));
+        answer.elements()
+                .forEach(
+                        each ->
+                                decided.append('[')
+                                        .append(each.key())
+                                        .append(decided(each.answer()))
+                                        .append(']'));
+        return decided.toString();
+    }
+}
