@@ -3,6 +3,7 @@ package dev.patientharbor.cli;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.stream.Collectors;
 import picocli.CommandLine.Model.CommandSpec;
 
 /** {@code demo}: every command on the example that ships with the project. */
@@ -24,6 +25,7 @@ final class DemoCommand {
     static int run(Console console) {
         Path examples = examples();
         String port = examples.resolve("port.harbor.yaml").toString();
+        String classes = examples.resolve("target/classes").toString();
         String sides = examples.resolve("sides.harbor.yaml").toString();
         String broken = examples.resolve("broken.harbor.yaml").toString();
         List<Step> steps =
@@ -33,9 +35,29 @@ final class DemoCommand {
                                 ExitCode.CLEAN,
                                 List.of("check", port)),
                         new Step(
-                                "Who receives what, at the build machine and on a real day?",
+                                "Who receives what at the desks, at the build machine and on a real"
+                                        + " day?",
                                 ExitCode.CLEAN,
-                                List.of("roster", port, "--profile", "dock-test,live")),
+                                List.of(
+                                        "roster",
+                                        port,
+                                        "--profile",
+                                        "dock-test,live",
+                                        "--consumer",
+                                        "*Desk")),
+                        new Step(
+                                "Where do the environments differ?",
+                                ExitCode.CLEAN,
+                                List.of("roster", port, "--format", "matrix", "--differing")),
+                        new Step(
+                                "Why does the crane receive that gauge on a winter's night?",
+                                ExitCode.CLEAN,
+                                List.of("explain", port, "CraneShed.gauge", "--profile", "winter")),
+                        new Step(
+                                "What would change, and break, if the gauge of the real day were a"
+                                        + " mock?",
+                                ExitCode.CLEAN,
+                                List.of("compare", port, "live", "--with", "TideGauge: mock")),
                         new Step(
                                 "What stands below each of them, on a winter's night?",
                                 ExitCode.CLEAN,
@@ -49,12 +71,32 @@ final class DemoCommand {
                                 ExitCode.CLEAN,
                                 List.of("check", sides)),
                         new Step(
+                                "What is in the old office, for which there is no file?",
+                                ExitCode.CLEAN,
+                                List.of(
+                                        "survey",
+                                        "--code",
+                                        classes,
+                                        "--package",
+                                        "gullwing.office",
+                                        "--section",
+                                        "hard-wired,touches")),
+                        new Step(
+                                "Its main wires by hand: which profile does the same?",
+                                ExitCode.CLEAN,
+                                List.of(
+                                        "draft",
+                                        "--code",
+                                        classes,
+                                        "--from",
+                                        "gullwing.office.FerryOffice#main")),
+                        new Step(
                                 "And what is reported of a file that is full of mistakes?",
                                 ExitCode.FINDINGS,
                                 List.of("check", broken)));
         for (Step step : steps) {
             console.out().println(step.says());
-            console.out().println("$ patient-harbor " + String.join(" ", step.args()));
+            console.out().println("$ patient-harbor " + shown(step.args()));
             console.out().println();
             int ended = Tool.run(step.args().toArray(String[]::new), console);
             console.out().println();
@@ -65,6 +107,13 @@ final class DemoCommand {
         }
         console.out().println("The files are in " + examples + "; change a line and check again.");
         return ExitCode.CLEAN;
+    }
+
+    /** The arguments as a shell takes them. */
+    private static String shown(List<String> args) {
+        return args.stream()
+                .map(arg -> arg.matches(".*[ *].*") ? "'" + arg + "'" : arg)
+                .collect(Collectors.joining(" "));
     }
 
     private static Path examples() {
