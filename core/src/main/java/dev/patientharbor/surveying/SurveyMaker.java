@@ -1,7 +1,6 @@
 package dev.patientharbor.surveying;
 
 import dev.patientharbor.bodies.ClassBodies;
-import dev.patientharbor.bodies.NestBodies;
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.CodeIndex;
 import dev.patientharbor.finding.Finding;
@@ -58,22 +57,14 @@ public final class SurveyMaker {
         List<HardWiring> hardWired = new ArrayList<>();
         List<HandWiring> handWiring = new ArrayList<>();
         List<SharedState> shared = new ArrayList<>();
-        HardWiredFinder finder = new HardWiredFinder(code, contractTypes, Set.of(), Map.of());
-        NestReader nests = new NestReader(code);
-        HandWiringFinder wiring = new HandWiringFinder(types);
         InterfaceExtractor interfaces = new InterfaceExtractor(code);
-        Set<String> outermost = new TreeSet<>();
-        classes.forEach(facts -> outermost.add(NestBodies.outermost(facts.name())));
-        for (String name : outermost) {
-            if (finder.mayBe(name)) {
-                nests.read(name)
-                        .ifPresent(
-                                nest -> {
-                                    hardWired.addAll(finder.in(nest));
-                                    handWiring.addAll(wiring.in(nest));
-                                });
-            }
-        }
+        new NestSurvey(code, contractTypes)
+                .findings(classes)
+                .forEach(
+                        found -> {
+                            hardWired.addAll(found.hardWired());
+                            handWiring.addAll(found.handWiring());
+                        });
         for (ClassFacts facts : classes) {
             bodies.classBodies(facts.name())
                     .ifPresent(
