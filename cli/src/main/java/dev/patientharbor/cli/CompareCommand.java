@@ -31,7 +31,7 @@ final class CompareCommand {
     static int run(ParseResult parsed, Console console) {
         CommandOptions.Compared compared = CommandOptions.compared(parsed);
         List<String> lines = CommandOptions.tried(parsed);
-        if (lines.isEmpty() == (compared.names().size() == 1) || compared.names().isEmpty()) {
+        if (compared.names().size() != (lines.isEmpty() ? 2 : 1)) {
             throw new UnusableException(
                     "compare takes two profiles, or one and --with 'SLOT: SUPPLY'; it was given "
                             + (compared.names().isEmpty()

@@ -196,6 +196,9 @@ class CompareTest {
                 Stream.of(
                                 List.of("live", "takes two profiles, or one and --with"),
                                 List.of(
+                                        "live|winter|rehearsal",
+                                        "it was given live, winter, rehearsal"),
+                                List.of(
                                         "live|winter|--with|TideGauge: mock",
                                         "takes two profiles, or one and --with"),
                                 List.of(

@@ -12,6 +12,7 @@ import dev.patientharbor.types.Carrier;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -23,8 +24,12 @@ final class SlotContents {
     /** How the identity of what is handed to several begins. */
     static final String SHARED = "#";
 
+    /** Objects that hold others so deep are told apart, even if they are made alike. */
+    private static final int DEEPEST = 40;
+
     private final WiredObjects objects;
     private final Map<TracedObject, Integer> handed = new HashMap<>();
+    private final Map<HandedNeed, SlotContent> known = new IdentityHashMap<>();
 
     /**
      * @param roots the objects from which all others are reached
@@ -66,7 +71,12 @@ final class SlotContents {
     }
 
     SlotContent of(HandedNeed need) {
-        return of(need.slot().contract(), need.slot(), need.value(), false);
+        SlotContent content = known.get(need);
+        if (content == null) {
+            content = of(need.slot().contract(), need.slot(), need.value(), false);
+            known.put(need, content);
+        }
+        return content;
     }
 
     private SlotContent of(TypeRef type, Slot asked, TracedValue value, boolean isAnew) {
@@ -251,7 +261,10 @@ final class SlotContents {
 
     private String shape(TracedObject object, Set<TracedObject> around) {
         WiredObject wired = objects.of(object);
-        if (handed.getOrDefault(object, 0) > 1 || !around.add(object) || !wired.canBeNamed()) {
+        if (handed.getOrDefault(object, 0) > 1
+                || around.size() > DEEPEST
+                || !around.add(object)
+                || !wired.canBeNamed()) {
             return "#" + object.number();
         }
         StringBuilder shape = new StringBuilder(wired.maker()).append(wired.values()).append('(');
