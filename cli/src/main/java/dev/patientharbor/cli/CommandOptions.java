@@ -333,8 +333,8 @@ final class CommandOptions {
     static OptionSpec wide() {
         return OptionSpec.builder(WIDE)
                 .description(
-                        "As text: name all who share an instance, not five of them, and give the"
-                                + " members of a collection each time.")
+                        "Fold no line; as text also name all who share an instance, not five of"
+                                + " them, and give the members of a collection each time.")
                 .build();
     }
 

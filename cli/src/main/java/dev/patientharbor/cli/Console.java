@@ -12,10 +12,17 @@ import java.io.PrintStream;
  * @param out for what was asked for
  * @param err for notices and for what stopped the work
  * @param layout how text on {@code out} is laid out
+ * @param hasWidth whether {@code out} is a terminal, or somebody said how wide it is: tables fit
+ *     into it then
  */
-public record Console(PrintStream out, PrintStream err, TextLayout layout) {
+public record Console(PrintStream out, PrintStream err, TextLayout layout, boolean hasWidth) {
 
     private static final int COLUMNS_OFF_A_TERMINAL = 100;
+
+    /** A console of some width. */
+    public Console(PrintStream out, PrintStream err, TextLayout layout) {
+        this(out, err, layout, true);
+    }
 
     /** Returns the console of the process; the launcher says how many columns a terminal has. */
     static Console ofProcess() {
@@ -25,7 +32,8 @@ public record Console(PrintStream out, PrintStream err, TextLayout layout) {
         return new Console(
                 StandardStream.of(FileDescriptor.out),
                 StandardStream.of(FileDescriptor.err),
-                new TextLayout(width, colour ? new TerminalColours() : TextPainter.NONE));
+                new TextLayout(width, colour ? new TerminalColours() : TextPainter.NONE),
+                columns != null || System.getenv("COLUMNS") != null);
     }
 
     /** Returns the layout of files: without colour. */

@@ -44,6 +44,11 @@ final class ResultOutput {
         return file.isPresent() ? console.forFiles() : console.layout();
     }
 
+    /** How tables are laid out there: in one piece where nothing has to fit into a width. */
+    TextLayout tableLayout() {
+        return file.isPresent() || !console.hasWidth() ? layout().unfolded() : layout();
+    }
+
     void write(String text) {
         if (file.isEmpty()) {
             console.out().print(text);

@@ -70,22 +70,24 @@ final class RosterCommand {
         ProfileSet set = CheckRun.set(parsed, CheckRun.input(parsed));
         ResultOutput output = ResultOutput.of(parsed, set, console);
         Verdict verdict = CheckRun.verdict(set, parsed);
-        TextLayout layout = output.layout();
+        boolean wide = CommandOptions.isWide(parsed);
+        TextLayout layout = wide ? output.layout().unfolded() : output.layout();
+        TextLayout tables = wide ? layout : output.tableLayout();
         boolean touches = CommandOptions.isWithTouches(parsed);
         RosterFilter filter = filter(parsed, format);
         String text =
                 switch (format) {
-                    case MATRIX -> MatrixText.render(verdict, filter, layout);
+                    case MATRIX -> MatrixText.render(verdict, filter, tables);
                     case CSV -> RosterCsv.render(verdict, filter);
                     case MARKDOWN -> MatrixMarkdown.render(verdict, filter);
                     case JSON ->
                             touches
                                     ? RosterJson.render(verdict, set.touches())
                                     : RosterJson.render(verdict);
-                    case COVERAGE -> CoverageText.render(verdict, layout);
+                    case COVERAGE -> CoverageText.render(verdict, tables);
                     case TREE -> RosterTree.render(verdict, layout);
                     case TEXT ->
-                            CommandOptions.isWide(parsed)
+                            wide
                                     ? RosterText.renderWide(verdict, filter, layout)
                                     : RosterText.render(verdict, filter, layout);
                 };

@@ -11,10 +11,14 @@ import de.siegmar.fastcsv.reader.CsvReader;
 import de.siegmar.fastcsv.reader.NamedCsvRecord;
 import dev.patientharbor.report.TextLayout;
 import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.TreeSet;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 
 /** The roster as a matrix, as tables for programs and reviews, and what is shown of it. */
 class RosterFormatsTest {
@@ -103,6 +107,29 @@ class RosterFormatsTest {
                         "rehearsal")) {
             assertTrue(narrow.contains(name), narrow);
         }
+    }
+
+    @Test
+    void off_a_terminal_tables_stand_in_one_piece_and_wide_folds_no_line(@TempDir Path folder)
+            throws IOException {
+        for (String format : List.of("coverage", "matrix")) {
+            String file = folder.resolve(format + ".txt").toString();
+            roster(60, "--format", format, "--out", file);
+            String out = Files.readString(Path.of(file));
+            assertEquals(
+                    1, Pattern.compile("(?m)^ +(slot|need) ").matcher(out).results().count(), out);
+            assertTrue(
+                    out.lines()
+                            .anyMatch(line -> line.contains("dock-test") && line.contains("live")),
+                    out);
+        }
+        String folded = roster(60).out();
+        String wide = roster(60, "--wide").out();
+        assertTrue(
+                folded.lines()
+                        .allMatch(line -> line.length() <= 60 || !line.strip().contains(" ")));
+        assertTrue(wide.lines().anyMatch(line -> line.length() > 120), wide);
+        assertTrue(wide.lines().noneMatch(line -> line.matches(" {18,}[^ @(].*")), wide);
     }
 
     @Test

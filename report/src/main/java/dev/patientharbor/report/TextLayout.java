@@ -11,6 +11,7 @@ import dev.patientharbor.texts.RequiredArgument;
 public record TextLayout(int width, TextPainter ink) {
 
     private static final int NARROWEST = 40;
+    private static final int UNFOLDED = 1_000_000;
 
     public TextLayout {
         RequiredArgument.of(ink, "ink");
@@ -20,5 +21,10 @@ public record TextLayout(int width, TextPainter ink) {
     /** Returns a layout without colour. */
     public static TextLayout plain(int width) {
         return new TextLayout(width, TextPainter.NONE);
+    }
+
+    /** Returns this layout with room for everything: no line is folded. */
+    public TextLayout unfolded() {
+        return new TextLayout(UNFOLDED, ink);
     }
 }
