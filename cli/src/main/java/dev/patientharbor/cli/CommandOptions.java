@@ -1,17 +1,13 @@
 package dev.patientharbor.cli;
 
-import dev.patientharbor.comparing.RosterFilter;
 import dev.patientharbor.finding.Severity;
-import dev.patientharbor.plan.AnswerKind;
 import java.io.File;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
 import java.util.Arrays;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
-import java.util.Set;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import picocli.CommandLine.Model.CommandSpec;
@@ -22,33 +18,19 @@ import picocli.CommandLine.ParseResult;
 /** The options that commands share. Declared by code, not by annotations: that starts sooner. */
 final class CommandOptions {
 
-    private static final String PROFILE = "--profile";
+    static final String PROFILE = "--profile";
     private static final String CODE = "--code";
     private static final String INSIDE_FOLDER = "--inside-folder";
     private static final String FORMAT = "--format";
-    private static final String OUT = "--out";
+    static final String OUT = "--out";
     private static final String FAIL_ON = "--fail-on";
     private static final String TODAY = "--today";
     private static final String TIME_LIMIT = "--time-limit";
-    private static final String WITH = "--with";
-    private static final String ONLY = "--only";
-    private static final String FAIL_ON_DIFFERENCE = "--fail-on-difference";
-    private static final String WIDE = "--wide";
-    private static final String CONSUMER = "--consumer";
-    private static final String SLOT = "--slot";
-    private static final String KIND = "--kind";
-    private static final String DIFFERING = "--differing";
-    private static final String TOUCHES = "--touches";
     private static final String BUILD = "--build";
     private static final String ALL_CODE = "--all-code";
     private static final String SECTION = "--section";
     private static final String PACKAGE = "--package";
-    private static final String ENTRY = "--entry";
-    private static final String FROM = "--from";
-    private static final String VERIFY = "--verify";
-    private static final String INTO = "--into";
-    private static final String TESTS = "--tests";
-    private static final String IN_PLACE = "Compiled code to read, in place of the file's own.";
+    static final String IN_PLACE = "Compiled code to read, in place of the file's own.";
 
     private CommandOptions() {}
 
@@ -100,147 +82,6 @@ final class CommandOptions {
         return help(spec);
     }
 
-    /**
-     * What is compared.
-     *
-     * @param file the profile file; blank for the only one of the folder
-     * @param names the profiles
-     */
-    record Compared(String file, List<String> names) {}
-
-    /** The options of a command that compares. */
-    static CommandSpec comparing(String description) {
-        CommandSpec spec = CommandSpec.create();
-        spec.usageMessage().description(description).sortOptions(false);
-        spec.addPositional(
-                PositionalParamSpec.builder()
-                        .paramLabel("[FILE] A [B]")
-                        .hideParamSyntax(true)
-                        .index("0..*")
-                        .arity("0..3")
-                        .type(List.class)
-                        .auxiliaryTypes(String.class)
-                        .description(
-                                "Two profiles, or one; before them the profile file, whose name"
-                                        + " ends with .yaml or .yml. By default it is the only"
-                                        + " *.harbor.yaml in the current folder.")
-                        .build());
-        spec.addOption(code(IN_PLACE));
-        spec.addOption(insideFolder());
-        spec.addOption(
-                OptionSpec.builder(WITH)
-                        .paramLabel("'SLOT: SUPPLY'")
-                        .arity("1")
-                        .type(List.class)
-                        .auxiliaryTypes(String.class)
-                        .description(
-                                "Compare A with itself as it would be with this line among its"
-                                        + " bindings. Several may be given; no file is changed.")
-                        .build());
-        spec.addOption(
-                one(ONLY, "kinds", "Show changes between real and stand-in alone.")
-                        .completionCandidates(List.of("kinds"))
-                        .build());
-        spec.addOption(
-                OptionSpec.builder(FAIL_ON_DIFFERENCE)
-                        .description("End with exit code 1 if anything differs.")
-                        .build());
-        spec.addOption(one(OUT, "FILE", "Write the result there.").build());
-        return help(spec);
-    }
-
-    /** The options of a command that explains. */
-    static CommandSpec explaining(String description) {
-        CommandSpec spec = CommandSpec.create();
-        spec.usageMessage().description(description).sortOptions(false);
-        spec.addPositional(
-                PositionalParamSpec.builder()
-                        .paramLabel("[FILE] SUBJECT")
-                        .hideParamSyntax(true)
-                        .index("0..*")
-                        .arity("0..2")
-                        .type(List.class)
-                        .auxiliaryTypes(String.class)
-                        .description(
-                                "A consumer (FeeBooth), one of its needs (FeeBooth.fees), a slot"
-                                        + " (WeatherFeed@coast) or an implementation; before it the"
-                                        + " profile file, whose name ends with .yaml or .yml.")
-                        .build());
-        spec.addOption(profiles());
-        spec.addOption(code(IN_PLACE));
-        spec.addOption(insideFolder());
-        spec.addOption(one(OUT, "FILE", "Write the result there.").build());
-        return help(spec);
-    }
-
-    static Compared compared(ParseResult parsed) {
-        List<String> all = parsed.matchedPositionalValue(0, List.of());
-        boolean hasFile = !all.isEmpty() && all.get(0).matches(".*\\.ya?ml");
-        return new Compared(hasFile ? all.get(0) : "", hasFile ? all.subList(1, all.size()) : all);
-    }
-
-    static List<String> tried(ParseResult parsed) {
-        return parsed.matchedOptionValue(WITH, List.of());
-    }
-
-    static boolean failsOnDifference(ParseResult parsed) {
-        return parsed.hasMatchedOption(FAIL_ON_DIFFERENCE);
-    }
-
-    static boolean isOnlyKinds(ParseResult parsed) {
-        String only = parsed.matchedOptionValue(ONLY, "");
-        if (!only.isEmpty() && !only.equals("kinds")) {
-            throw new UnusableException("--only takes kinds, not " + only);
-        }
-        return !only.isEmpty();
-    }
-
-    /** The options of a command that drafts a profile file. */
-    static CommandSpec drafting(String description) {
-        CommandSpec spec = CommandSpec.create();
-        spec.usageMessage().description(description).sortOptions(false);
-        spec.addOption(code("Compiled code to read."));
-        spec.addOption(
-                many(
-                                ENTRY,
-                                "CLASS",
-                                "The entry consumers; by default the classes that ask for"
-                                        + " contracts, and that nobody asks for.")
-                        .build());
-        spec.addOption(
-                one(
-                                FROM,
-                                "CLASS#METHOD",
-                                "The method that wires by hand: what it does becomes the profiles."
-                                        + " CLASS alone means its constructor.")
-                        .build());
-        spec.addOption(
-                OptionSpec.builder(VERIFY)
-                        .description(
-                                "With --from: list all that the method hands over, and what the"
-                                        + " draft gives instead; the exit code is 1 where they"
-                                        + " differ.")
-                        .build());
-        spec.addOption(
-                one(
-                                INTO,
-                                "FILE",
-                                "Add to a profile of this file what it misses; all that stands"
-                                        + " there stays as it is.")
-                        .build());
-        spec.addOption(
-                one(PROFILE, "NAME", "With --into: the profile; by default the only one.").build());
-        spec.addOption(one(OUT, "FILE", "Write the draft there; no file is overwritten.").build());
-        spec.addOption(
-                one(
-                                TESTS,
-                                "FILE",
-                                "With --out or --into: write a JUnit 5 test of the profiles there,"
-                                        + " a Java file; no file is overwritten.")
-                        .build());
-        return help(spec);
-    }
-
     private static CommandSpec naming(String description) {
         CommandSpec spec = CommandSpec.create();
         spec.usageMessage().description(description).sortOptions(false);
@@ -256,14 +97,14 @@ final class CommandOptions {
                         .build());
     }
 
-    private static OptionSpec code(String description) {
+    static OptionSpec code(String description) {
         return many(CODE, "PATH", description)
                 .splitRegex("," + "|" + Pattern.quote(File.pathSeparator))
                 .splitRegexSynopsisLabel(",")
                 .build();
     }
 
-    private static OptionSpec insideFolder() {
+    static OptionSpec insideFolder() {
         return OptionSpec.builder(INSIDE_FOLDER)
                 .description(
                         "Read nothing that the file names outside its own folder: no"
@@ -279,7 +120,7 @@ final class CommandOptions {
                 .build();
     }
 
-    private static OptionSpec profiles() {
+    static OptionSpec profiles() {
         return many(
                         PROFILE,
                         "NAME",
@@ -311,7 +152,7 @@ final class CommandOptions {
         return help(spec);
     }
 
-    private static OptionSpec.Builder many(String name, String label, String description) {
+    static OptionSpec.Builder many(String name, String label, String description) {
         return OptionSpec.builder(name)
                 .paramLabel(label)
                 .arity("1")
@@ -321,92 +162,12 @@ final class CommandOptions {
                 .description(description);
     }
 
-    private static OptionSpec.Builder one(String name, String label, String description) {
+    static OptionSpec.Builder one(String name, String label, String description) {
         return OptionSpec.builder(name)
                 .paramLabel(label)
                 .arity("1")
                 .type(String.class)
                 .description(description);
-    }
-
-    /** Of roster: whether nothing is left out for brevity. */
-    static OptionSpec wide() {
-        return OptionSpec.builder(WIDE)
-                .description(
-                        "Fold no line; as text also name all who share an instance, not five of"
-                                + " them, and give the members of a collection each time.")
-                .build();
-    }
-
-    static boolean isWide(ParseResult parsed) {
-        return parsed.hasMatchedOption(WIDE);
-    }
-
-    /** Of roster: whether what reaches outside is told as well. */
-    static OptionSpec touches() {
-        return OptionSpec.builder(TOUCHES)
-                .description(
-                        "Tell as well what the classes shown reach outside: the network, files, the"
-                                + " clock …, by the shortest way.")
-                .build();
-    }
-
-    static boolean isWithTouches(ParseResult parsed) {
-        return parsed.hasMatchedOption(TOUCHES);
-    }
-
-    static OptionSpec consumersShown() {
-        return many(
-                        CONSUMER,
-                        "PATTERN",
-                        "Show what these consumers receive: names, with * for any part.")
-                .build();
-    }
-
-    static OptionSpec slotsShown() {
-        return many(
-                        SLOT,
-                        "PATTERN",
-                        "Show who asks for these slots: WeatherFeed@*, with * for any part.")
-                .build();
-    }
-
-    static OptionSpec kindsShown() {
-        return many(KIND, "KIND", "Show what is answered so: " + String.join(", ", kinds()) + ".")
-                .completionCandidates(kinds())
-                .build();
-    }
-
-    static OptionSpec differing() {
-        return OptionSpec.builder(DIFFERING)
-                .description("Show needs that the profiles shown do not all answer alike.")
-                .build();
-    }
-
-    private static List<String> kinds() {
-        return Arrays.stream(AnswerKind.values()).map(AnswerKind::word).toList();
-    }
-
-    static RosterFilter filter(ParseResult parsed) {
-        Set<AnswerKind> wanted = EnumSet.noneOf(AnswerKind.class);
-        for (String word : names(parsed, KIND, "kinds")) {
-            wanted.add(
-                    Arrays.stream(AnswerKind.values())
-                            .filter(kind -> kind.word().equals(word))
-                            .findFirst()
-                            .orElseThrow(
-                                    () ->
-                                            new UnusableException(
-                                                    "--kind takes "
-                                                            + String.join(", ", kinds())
-                                                            + ", not "
-                                                            + word)));
-        }
-        return new RosterFilter(
-                names(parsed, CONSUMER, "names of consumers"),
-                names(parsed, SLOT, "slots"),
-                wanted,
-                parsed.hasMatchedOption(DIFFERING));
     }
 
     /** Of check: whether every profile is really built. */
@@ -451,30 +212,6 @@ final class CommandOptions {
         return names(parsed, PACKAGE, "names of packages");
     }
 
-    static List<String> entries(ParseResult parsed) {
-        return names(parsed, ENTRY, "names of classes");
-    }
-
-    static String from(ParseResult parsed) {
-        return parsed.matchedOptionValue(FROM, "");
-    }
-
-    static String into(ParseResult parsed) {
-        return parsed.matchedOptionValue(INTO, "");
-    }
-
-    static String tests(ParseResult parsed) {
-        return parsed.matchedOptionValue(TESTS, "");
-    }
-
-    static String profile(ParseResult parsed) {
-        return parsed.matchedOptionValue(PROFILE, "");
-    }
-
-    static boolean isVerified(ParseResult parsed) {
-        return parsed.hasMatchedOption(VERIFY);
-    }
-
     static List<String> sections(ParseResult parsed) {
         return names(parsed, SECTION, "names of sections");
     }
@@ -483,7 +220,7 @@ final class CommandOptions {
         return names(parsed, CODE, "folders and jars");
     }
 
-    private static List<String> names(ParseResult parsed, String option, String what) {
+    static List<String> names(ParseResult parsed, String option, String what) {
         List<String> given = parsed.matchedOptionValue(option, List.of());
         List<String> names = given.stream().filter(text -> !text.isBlank()).toList();
         if (names.isEmpty() && parsed.hasMatchedOption(option)) {

@@ -23,14 +23,14 @@ final class CompareCommand {
     private CompareCommand() {}
 
     static CommandSpec spec() {
-        return CommandOptions.comparing(
+        return CompareOptions.comparing(
                 "Shows what differs between two profiles: who receives something else, and who"
                     + " feels it. With --with: what would differ if a line stood in the first.");
     }
 
     static int run(ParseResult parsed, Console console) {
-        CommandOptions.Compared compared = CommandOptions.compared(parsed);
-        List<String> lines = CommandOptions.tried(parsed);
+        CompareOptions.Compared compared = CompareOptions.compared(parsed);
+        List<String> lines = CompareOptions.tried(parsed);
         if (compared.names().size() != (lines.isEmpty() ? 2 : 1)) {
             throw new UnusableException(
                     "compare takes two profiles, or one and --with 'SLOT: SUPPLY'; it was given "
@@ -47,7 +47,7 @@ final class CompareCommand {
         String second = lines.isEmpty() ? compared.names().get(1) : first;
         RosterComparison whole = compare(before, after, first, second, lines);
         Set<ChangeKind> shown =
-                CommandOptions.isOnlyKinds(parsed)
+                CompareOptions.isOnlyKinds(parsed)
                         ? EnumSet.of(ChangeKind.KIND)
                         : EnumSet.allOf(ChangeKind.class);
         output.write(
@@ -59,13 +59,13 @@ final class CompareCommand {
                         lines.isEmpty() ? List.of() : broken(before, after, first),
                         output.layout()));
         boolean differs = !whole.only(shown.toArray(ChangeKind[]::new)).isSame();
-        return CommandOptions.failsOnDifference(parsed) && differs
+        return CompareOptions.failsOnDifference(parsed) && differs
                 ? ExitCode.FINDINGS
                 : ExitCode.CLEAN;
     }
 
     private static ProfileSet tried(
-            ParseResult parsed, CommandOptions.Compared compared, List<String> lines) {
+            ParseResult parsed, CompareOptions.Compared compared, List<String> lines) {
         Path file = CheckRun.profileFile(compared.file());
         try {
             ProfileSet set = ProfileFiles.readWith(file, compared.names().get(0), lines);

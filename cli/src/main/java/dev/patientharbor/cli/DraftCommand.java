@@ -25,22 +25,22 @@ final class DraftCommand {
     private DraftCommand() {}
 
     static CommandSpec spec() {
-        return CommandOptions.drafting(
+        return DraftOptions.drafting(
                 "Writes a first profile file for compiled code: what fills each need, and for tests"
                         + " a mock of what reaches outside.");
     }
 
     static int run(ParseResult parsed, Console console) {
         List<String> code = CommandOptions.code(parsed);
-        String into = CommandOptions.into(parsed);
+        String into = DraftOptions.into(parsed);
         if (code.isEmpty() && into.isEmpty()) {
             throw new UnusableException("draft needs --code: the folders and jars to read");
         }
         CheckRun.given(code);
         mustFit(parsed);
-        Path tests = newFile("--tests", CommandOptions.tests(parsed));
+        Path tests = newFile("--tests", DraftOptions.tests(parsed));
         int ended = into.isEmpty() ? draft(parsed, code, console) : add(parsed, code, console);
-        if (!CommandOptions.tests(parsed).isEmpty()) {
+        if (!DraftOptions.tests(parsed).isEmpty()) {
             String out = CommandOptions.out(parsed);
             writeTests(out.isEmpty() ? into : out, tests, console);
         }
@@ -49,9 +49,9 @@ final class DraftCommand {
 
     /** Options that say nothing together are refused, rather than passed over. */
     private static void mustFit(ParseResult parsed) {
-        boolean from = !CommandOptions.from(parsed).isEmpty();
-        boolean into = !CommandOptions.into(parsed).isEmpty();
-        boolean entries = !CommandOptions.entries(parsed).isEmpty();
+        boolean from = !DraftOptions.from(parsed).isEmpty();
+        boolean into = !DraftOptions.into(parsed).isEmpty();
+        boolean entries = !DraftOptions.entries(parsed).isEmpty();
         refuse(from && into, "--from does not go with --into");
         refuse(
                 entries && from,
@@ -59,11 +59,11 @@ final class DraftCommand {
                         + " to nobody, are the entry consumers");
         refuse(entries && into, "--entry does not go with --into: the file says who they are");
         refuse(
-                CommandOptions.isVerified(parsed) && !from,
+                DraftOptions.isVerified(parsed) && !from,
                 "--verify needs --from: the method to hold against");
-        refuse(!CommandOptions.profile(parsed).isEmpty() && !into, "--profile needs --into");
+        refuse(!DraftOptions.profile(parsed).isEmpty() && !into, "--profile needs --into");
         refuse(
-                !CommandOptions.tests(parsed).isEmpty()
+                !DraftOptions.tests(parsed).isEmpty()
                         && !into
                         && CommandOptions.out(parsed).isEmpty(),
                 "--tests needs --out or --into: the file that the tests name");
@@ -78,9 +78,9 @@ final class DraftCommand {
     private static int draft(ParseResult parsed, List<String> code, Console console) {
         String out = CommandOptions.out(parsed);
         Path folder = out.isEmpty() ? Path.of("") : folder(newFile("--out", out));
-        String from = CommandOptions.from(parsed);
+        String from = DraftOptions.from(parsed);
         if (from.isEmpty()) {
-            List<String> entries = CommandOptions.entries(parsed);
+            List<String> entries = DraftOptions.entries(parsed);
             return told(
                     usable(() -> ProfileDrafts.of(places(code, folder), folder, entries)),
                     out,
@@ -89,22 +89,22 @@ final class DraftCommand {
         HandWiringDraft draft =
                 usable(() -> ProfileDrafts.from(places(code, folder), folder, from));
         told(draft.draft(), out, console);
-        HandOverText.lines(draft.handOvers(), CommandOptions.isVerified(parsed))
+        HandOverText.lines(draft.handOvers(), DraftOptions.isVerified(parsed))
                 .forEach(console::notify);
-        return CommandOptions.isVerified(parsed) && !draft.isSame()
+        return DraftOptions.isVerified(parsed) && !draft.isSame()
                 ? ExitCode.FINDINGS
                 : ExitCode.CLEAN;
     }
 
     /** Adds to a file; it is written in place unless another one is named. */
     private static int add(ParseResult parsed, List<String> code, Console console) {
-        String into = CommandOptions.into(parsed);
+        String into = DraftOptions.into(parsed);
         Path file = file(into);
         String out = CommandOptions.out(parsed);
         if (!out.isEmpty()) {
             newFile("--out", out);
         }
-        String named = CommandOptions.profile(parsed);
+        String named = DraftOptions.profile(parsed);
         String profile = named.isEmpty() ? onlyProfile(file) : named;
         Path[] places = code.stream().map(Path::of).toArray(Path[]::new);
         ProfileDraft draft = usable(() -> ProfileDrafts.into(file, profile, places));

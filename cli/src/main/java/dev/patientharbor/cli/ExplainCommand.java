@@ -27,13 +27,13 @@ final class ExplainCommand {
     private ExplainCommand() {}
 
     static CommandSpec spec() {
-        return CommandOptions.explaining(
+        return CompareOptions.explaining(
                 "Explains one answer: of a consumer or one of its needs, why it receives that; of a"
                         + " slot or an implementation, who receives it.");
     }
 
     static int run(ParseResult parsed, Console console) {
-        CommandOptions.Compared subject = CommandOptions.compared(parsed);
+        CompareOptions.Compared subject = CompareOptions.compared(parsed);
         if (subject.names().size() != 1) {
             throw new UnusableException(
                     "explain takes one subject: a consumer, CONSUMER.NEED, a slot or an"

@@ -56,12 +56,12 @@ final class RosterCommand {
         return CommandOptions.reading(
                         "Shows who receives what, consumer by consumer, profile beside profile.",
                         Format.values())
-                .addOption(CommandOptions.wide())
-                .addOption(CommandOptions.touches())
-                .addOption(CommandOptions.consumersShown())
-                .addOption(CommandOptions.slotsShown())
-                .addOption(CommandOptions.kindsShown())
-                .addOption(CommandOptions.differing());
+                .addOption(RosterOptions.wide())
+                .addOption(RosterOptions.touches())
+                .addOption(RosterOptions.consumersShown())
+                .addOption(RosterOptions.slotsShown())
+                .addOption(RosterOptions.kindsShown())
+                .addOption(RosterOptions.differing());
     }
 
     static int run(ParseResult parsed, Console console) {
@@ -70,10 +70,10 @@ final class RosterCommand {
         ProfileSet set = CheckRun.set(parsed, CheckRun.input(parsed));
         ResultOutput output = ResultOutput.of(parsed, set, console);
         Verdict verdict = CheckRun.verdict(set, parsed);
-        boolean wide = CommandOptions.isWide(parsed);
+        boolean wide = RosterOptions.isWide(parsed);
         TextLayout layout = wide ? output.layout().unfolded() : output.layout();
         TextLayout tables = wide ? layout : output.tableLayout();
-        boolean touches = CommandOptions.isWithTouches(parsed);
+        boolean touches = RosterOptions.isWithTouches(parsed);
         RosterFilter filter = filter(parsed, format);
         String text =
                 switch (format) {
@@ -103,14 +103,14 @@ final class RosterCommand {
     }
 
     private static RosterFilter filter(ParseResult parsed, Format format) {
-        RosterFilter filter = CommandOptions.filter(parsed);
+        RosterFilter filter = RosterOptions.filter(parsed);
         if (!filter.equals(RosterFilter.ALL) && !format.canBeFiltered()) {
             throw new UnusableException(
                     "--consumer, --slot, --kind and --differing do not go with --format "
                             + format.word()
                             + "; they do with text, matrix, csv and markdown");
         }
-        boolean isWithTouches = CommandOptions.isWithTouches(parsed);
+        boolean isWithTouches = RosterOptions.isWithTouches(parsed);
         if (isWithTouches && !format.isForPeople() && format != Format.JSON) {
             throw new UnusableException(
                     "--touches does not go with --format " + format.word() + "; it does with json");

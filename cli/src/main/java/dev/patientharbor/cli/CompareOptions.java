@@ -1,0 +1,120 @@
+package dev.patientharbor.cli;
+
+import static dev.patientharbor.cli.CommandOptions.IN_PLACE;
+import static dev.patientharbor.cli.CommandOptions.OUT;
+import static dev.patientharbor.cli.CommandOptions.code;
+import static dev.patientharbor.cli.CommandOptions.help;
+import static dev.patientharbor.cli.CommandOptions.insideFolder;
+import static dev.patientharbor.cli.CommandOptions.one;
+import static dev.patientharbor.cli.CommandOptions.profiles;
+
+import java.util.List;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Model.OptionSpec;
+import picocli.CommandLine.Model.PositionalParamSpec;
+import picocli.CommandLine.ParseResult;
+
+/** What compare and explain take. */
+final class CompareOptions {
+
+    private static final String WITH = "--with";
+    private static final String ONLY = "--only";
+    private static final String FAIL_ON_DIFFERENCE = "--fail-on-difference";
+
+    private CompareOptions() {}
+
+    /**
+     * What is compared.
+     *
+     * @param file the profile file; blank for the only one of the folder
+     * @param names the profiles
+     */
+    record Compared(String file, List<String> names) {}
+
+    /** The options of a command that compares. */
+    static CommandSpec comparing(String description) {
+        CommandSpec spec = CommandSpec.create();
+        spec.usageMessage().description(description).sortOptions(false);
+        spec.addPositional(
+                PositionalParamSpec.builder()
+                        .paramLabel("[FILE] A [B]")
+                        .hideParamSyntax(true)
+                        .index("0..*")
+                        .arity("0..3")
+                        .type(List.class)
+                        .auxiliaryTypes(String.class)
+                        .description(
+                                "Two profiles, or one; before them the profile file, whose name"
+                                        + " ends with .yaml or .yml. By default it is the only"
+                                        + " *.harbor.yaml in the current folder.")
+                        .build());
+        spec.addOption(code(IN_PLACE));
+        spec.addOption(insideFolder());
+        spec.addOption(
+                OptionSpec.builder(WITH)
+                        .paramLabel("'SLOT: SUPPLY'")
+                        .arity("1")
+                        .type(List.class)
+                        .auxiliaryTypes(String.class)
+                        .description(
+                                "Compare A with itself as it would be with this line among its"
+                                        + " bindings. Several may be given; no file is changed.")
+                        .build());
+        spec.addOption(
+                one(ONLY, "kinds", "Show changes between real and stand-in alone.")
+                        .completionCandidates(List.of("kinds"))
+                        .build());
+        spec.addOption(
+                OptionSpec.builder(FAIL_ON_DIFFERENCE)
+                        .description("End with exit code 1 if anything differs.")
+                        .build());
+        spec.addOption(one(OUT, "FILE", "Write the result there.").build());
+        return help(spec);
+    }
+
+    /** The options of a command that explains. */
+    static CommandSpec explaining(String description) {
+        CommandSpec spec = CommandSpec.create();
+        spec.usageMessage().description(description).sortOptions(false);
+        spec.addPositional(
+                PositionalParamSpec.builder()
+                        .paramLabel("[FILE] SUBJECT")
+                        .hideParamSyntax(true)
+                        .index("0..*")
+                        .arity("0..2")
+                        .type(List.class)
+                        .auxiliaryTypes(String.class)
+                        .description(
+                                "A consumer (FeeBooth), one of its needs (FeeBooth.fees), a slot"
+                                        + " (WeatherFeed@coast) or an implementation; before it the"
+                                        + " profile file, whose name ends with .yaml or .yml.")
+                        .build());
+        spec.addOption(profiles());
+        spec.addOption(code(IN_PLACE));
+        spec.addOption(insideFolder());
+        spec.addOption(one(OUT, "FILE", "Write the result there.").build());
+        return help(spec);
+    }
+
+    static Compared compared(ParseResult parsed) {
+        List<String> all = parsed.matchedPositionalValue(0, List.of());
+        boolean hasFile = !all.isEmpty() && all.get(0).matches(".*\\.ya?ml");
+        return new Compared(hasFile ? all.get(0) : "", hasFile ? all.subList(1, all.size()) : all);
+    }
+
+    static List<String> tried(ParseResult parsed) {
+        return parsed.matchedOptionValue(WITH, List.of());
+    }
+
+    static boolean failsOnDifference(ParseResult parsed) {
+        return parsed.hasMatchedOption(FAIL_ON_DIFFERENCE);
+    }
+
+    static boolean isOnlyKinds(ParseResult parsed) {
+        String only = parsed.matchedOptionValue(ONLY, "");
+        if (!only.isEmpty() && !only.equals("kinds")) {
+            throw new UnusableException("--only takes kinds, not " + only);
+        }
+        return !only.isEmpty();
+    }
+}

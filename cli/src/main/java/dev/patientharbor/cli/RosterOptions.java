@@ -1,0 +1,106 @@
+package dev.patientharbor.cli;
+
+import static dev.patientharbor.cli.CommandOptions.many;
+import static dev.patientharbor.cli.CommandOptions.names;
+
+import dev.patientharbor.comparing.RosterFilter;
+import dev.patientharbor.plan.AnswerKind;
+import java.util.Arrays;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+import picocli.CommandLine.Model.OptionSpec;
+import picocli.CommandLine.ParseResult;
+
+/** What roster takes beside what every command does that reads a profile file. */
+final class RosterOptions {
+
+    private static final String WIDE = "--wide";
+    private static final String TOUCHES = "--touches";
+    private static final String CONSUMER = "--consumer";
+    private static final String SLOT = "--slot";
+    private static final String KIND = "--kind";
+    private static final String DIFFERING = "--differing";
+
+    private RosterOptions() {}
+
+    /** Of roster: whether nothing is left out for brevity. */
+    static OptionSpec wide() {
+        return OptionSpec.builder(WIDE)
+                .description(
+                        "Fold no line; as text also name all who share an instance, not five of"
+                                + " them, and give the members of a collection each time.")
+                .build();
+    }
+
+    static boolean isWide(ParseResult parsed) {
+        return parsed.hasMatchedOption(WIDE);
+    }
+
+    /** Of roster: whether what reaches outside is told as well. */
+    static OptionSpec touches() {
+        return OptionSpec.builder(TOUCHES)
+                .description(
+                        "Tell as well what the classes shown reach outside: the network, files, the"
+                                + " clock …, by the shortest way.")
+                .build();
+    }
+
+    static boolean isWithTouches(ParseResult parsed) {
+        return parsed.hasMatchedOption(TOUCHES);
+    }
+
+    static OptionSpec consumersShown() {
+        return many(
+                        CONSUMER,
+                        "PATTERN",
+                        "Show what these consumers receive: names, with * for any part.")
+                .build();
+    }
+
+    static OptionSpec slotsShown() {
+        return many(
+                        SLOT,
+                        "PATTERN",
+                        "Show who asks for these slots: WeatherFeed@*, with * for any part.")
+                .build();
+    }
+
+    static OptionSpec kindsShown() {
+        return many(KIND, "KIND", "Show what is answered so: " + String.join(", ", kinds()) + ".")
+                .completionCandidates(kinds())
+                .build();
+    }
+
+    static OptionSpec differing() {
+        return OptionSpec.builder(DIFFERING)
+                .description("Show needs that the profiles shown do not all answer alike.")
+                .build();
+    }
+
+    private static List<String> kinds() {
+        return Arrays.stream(AnswerKind.values()).map(AnswerKind::word).toList();
+    }
+
+    static RosterFilter filter(ParseResult parsed) {
+        Set<AnswerKind> wanted = EnumSet.noneOf(AnswerKind.class);
+        for (String word : names(parsed, KIND, "kinds")) {
+            wanted.add(
+                    Arrays.stream(AnswerKind.values())
+                            .filter(kind -> kind.word().equals(word))
+                            .findFirst()
+                            .orElseThrow(
+                                    () ->
+                                            new UnusableException(
+                                                    "--kind takes "
+                                                            + String.join(", ", kinds())
+                                                            + ", not "
+                                                            + word)));
+        }
+        return new RosterFilter(
+                names(parsed, CONSUMER, "names of consumers"),
+                names(parsed, SLOT, "slots"),
+                wanted,
+                parsed.hasMatchedOption(DIFFERING));
+    }
+}
