@@ -68,7 +68,11 @@ final class CompareCommand {
             ParseResult parsed, CompareOptions.Compared compared, List<String> lines) {
         Path file = CheckRun.profileFile(compared.file());
         try {
-            ProfileSet set = ProfileFiles.readWith(file, compared.names().get(0), lines);
+            String profile = compared.names().get(0);
+            ProfileSet set =
+                    CommandOptions.isInsideFolder(parsed)
+                            ? ProfileFiles.readInsideWith(file, profile, lines)
+                            : ProfileFiles.readWith(file, profile, lines);
             List<String> code = CommandOptions.code(parsed);
             return code.isEmpty() ? set : set.withCode(CheckRun.given(code));
         } catch (IllegalArgumentException unusable) {

@@ -2,8 +2,8 @@ package dev.patientharbor.cli;
 
 import dev.patientharbor.check.Verdict;
 import dev.patientharbor.explaining.NeedExplanation;
-import dev.patientharbor.explaining.Receiver;
-import dev.patientharbor.explaining.Receivers;
+import dev.patientharbor.explaining.ReceiverFinder;
+import dev.patientharbor.explaining.ReceivingNeed;
 import dev.patientharbor.plan.Roster;
 import dev.patientharbor.plan.RosterRow;
 import dev.patientharbor.profiles.ProfileSet;
@@ -55,7 +55,7 @@ final class ExplainCommand {
                             verdict,
                             slot.text(verdict::shortName),
                             rosters,
-                            roster -> Receivers.ofSlot(roster, slot),
+                            roster -> ReceiverFinder.ofSlot(roster, slot),
                             output));
         }
         for (String maker : makers(rosters, verdict, name)) {
@@ -64,7 +64,7 @@ final class ExplainCommand {
                             verdict,
                             shortMaker(verdict, maker),
                             rosters,
-                            roster -> Receivers.ofImplementation(roster, maker),
+                            roster -> ReceiverFinder.ofImplementation(roster, maker),
                             output));
         }
         if (text.isEmpty()) {
@@ -157,9 +157,9 @@ final class ExplainCommand {
             Verdict verdict,
             String what,
             Map<String, Roster> rosters,
-            Function<Roster, List<Receiver>> question,
+            Function<Roster, List<ReceivingNeed>> question,
             ResultOutput output) {
-        Map<String, List<Receiver>> receivers = new LinkedHashMap<>();
+        Map<String, List<ReceivingNeed>> receivers = new LinkedHashMap<>();
         rosters.forEach((profile, roster) -> receivers.put(profile, question.apply(roster)));
         return ExplanationText.ofReceivers(verdict, what, receivers, output.layout());
     }

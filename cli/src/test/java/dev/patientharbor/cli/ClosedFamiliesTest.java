@@ -302,6 +302,7 @@ class ClosedFamiliesTest {
                         "NumberMeaning",
                         "ScalarText",
                         "SupplyReader",
+                        "TextMeaning",
                         "TypeSignatures",
                         "UnrecordedBehaviour",
                         "UserClasses",

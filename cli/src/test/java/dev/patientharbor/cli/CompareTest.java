@@ -146,6 +146,22 @@ class CompareTest {
                 frozen.roster("winter").of("ArrivalDesk").need("gauge").received());
     }
 
+    @Test
+    void inside_folder_holds_for_a_tried_line_too() {
+        Ran open = compare("live", "--with", "TideGauge: mock");
+        Ran inside = compare("live", "--with", "TideGauge: mock", "--inside-folder");
+        assertEquals(open.out(), inside.out());
+        ProfileSet outside =
+                ProfileFiles.readInsideWith(
+                        Path.of("../examples/first-day/office.harbor.yaml"),
+                        "live",
+                        List.of("Mailer: mock"));
+        assertTrue(
+                outside.findings().stream()
+                        .anyMatch(finding -> finding.message().contains("outside")),
+                outside.findings().toString());
+    }
+
     private static List<String> fingerprints(ProfileSet set) {
         var verdict = set.check(LocalDate.EPOCH);
         return set.profiles().stream()

@@ -7,8 +7,8 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 import dev.patientharbor.check.Verdict;
 import dev.patientharbor.explaining.ConsideredWord;
 import dev.patientharbor.explaining.NeedExplanation;
-import dev.patientharbor.explaining.Receiver;
-import dev.patientharbor.explaining.Receivers;
+import dev.patientharbor.explaining.ReceiverFinder;
+import dev.patientharbor.explaining.ReceivingNeed;
 import dev.patientharbor.notation.ProfileFiles;
 import dev.patientharbor.plan.Roster;
 import dev.patientharbor.plan.RosterRow;
@@ -91,8 +91,9 @@ class ExplainTest {
         assertTrue(explain("WeatherFeed@coast").out().contains("ForecastDesk (feeds)"));
         assertTrue(explain("HarbourLevy").out().contains("FeeBooth (fees)"));
         Roster live = check(PORT).roster("live");
-        List<Receiver> deep = Receivers.ofImplementation(live, "gullwing.works.SonarStation");
-        assertEquals(List.of(1, 2, 2, 2, 2, 2), deep.stream().map(Receiver::depth).toList());
+        List<ReceivingNeed> deep =
+                ReceiverFinder.ofImplementation(live, "gullwing.works.SonarStation");
+        assertEquals(List.of(1, 2, 2, 2, 2, 2), deep.stream().map(ReceivingNeed::depth).toList());
     }
 
     @Test

@@ -163,6 +163,49 @@ class HandWiringTest {
                         4,
                         4,
                         "Horn@SteamHorn-3: {class: SteamHorn, with: {bar: 2}}"),
+                wiring(
+                        "new Tower(new SteamHorn(Integer.parseInt(\"101\", 2)));",
+                        "",
+                        2,
+                        1,
+                        "int: to-fill"),
+                wiring(
+                        "char sign = 'x'; boolean on = true; new Hall(new Table(Tide.EBB,"
+                            + " Duration.ofDays(1), on, List.of(), Path.of(\"a\" + sign + on)));",
+                        "",
+                        6,
+                        6,
+                        "file: axtrue"),
+                wiring(
+                        "List<Horn> all = new ArrayList<>(); all.add(new BrassHorn());"
+                                + " List<Horn> before = List.copyOf(all); all.add(new BrassHorn());"
+                                + " new Fleet(before);",
+                        "",
+                        1,
+                        1,
+                        "List<Horn>: {members: [BrassHorn]}"),
+                wiring(
+                        "List<Horn> all = new ArrayList<>(); all.add(new BrassHorn());"
+                                + " all.forEach(Tower::new); new Fleet(all);",
+                        "",
+                        2,
+                        2,
+                        "entry: [Tower, Fleet]"),
+                // What changes a collection in a way that is not followed is told.
+                wiring(
+                        "List<Horn> all = new ArrayList<>(); all.add(new BrassHorn());"
+                                + " all.add(0, new SteamHorn(1)); new Fleet(all);",
+                        "",
+                        1,
+                        0,
+                        "to-fill"),
+                wiring(
+                        "List<Horn> all = new ArrayList<>(); Collections.addAll(all, new"
+                                + " BrassHorn()); new Fleet(all);",
+                        "",
+                        1,
+                        0,
+                        "to-fill"),
                 // What cannot be said, or not followed, is told with its line.
                 wiring(
                         "new Desk(() -> {});",

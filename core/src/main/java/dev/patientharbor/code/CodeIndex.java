@@ -3,6 +3,7 @@ package dev.patientharbor.code;
 import dev.patientharbor.finding.Finding;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -155,6 +156,20 @@ public final class CodeIndex {
     /** Returns all classes of the code that can be read, sorted by name. */
     public List<ClassFacts> sorted() {
         return classes().stream().sorted(ClassFacts.BY_NAME).toList();
+    }
+
+    /** Returns a type and all its supertypes as far as they are known, nearest first. */
+    public Set<String> lineage(String binaryName) {
+        Set<String> lineage = new LinkedHashSet<>(Set.of(binaryName));
+        List<String> open = new ArrayList<>(lineage);
+        for (int i = 0; i < open.size(); i++) {
+            Optional<ClassFacts> facts = find(open.get(i));
+            List<String> parents = new ArrayList<>();
+            facts.flatMap(ClassFacts::superName).ifPresent(parents::add);
+            facts.ifPresent(found -> parents.addAll(found.interfaces()));
+            parents.stream().filter(lineage::add).forEach(open::add);
+        }
+        return lineage;
     }
 
     /**

@@ -4,7 +4,6 @@ import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.AnswerKind;
 import dev.patientharbor.plan.Roster;
 import dev.patientharbor.plan.RosterRow;
-import dev.patientharbor.terms.Slot;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
@@ -42,21 +41,11 @@ final class RosterComparer {
         feltAfter = new FeelingEntries(after);
     }
 
-    /** Rows that stand for one need: the same consumer in the same place. */
-    private static String key(RosterRow row) {
-        return String.join(
-                "\t",
-                row.consumer(),
-                row.place().code(),
-                row.as().map(Slot::text).orElse(""),
-                row.within().orElse(""));
-    }
-
     private static Map<String, RosterRow> byKey(Roster roster) {
         Map<String, RosterRow> rows = new TreeMap<>();
         for (RosterRow row : roster.rows()) {
             // One need may have several answers, if who asks stands in several ways in one slot.
-            String key = key(row);
+            String key = row.identity();
             String free = key;
             for (int i = 2; rows.containsKey(free); i++) {
                 free = key + '\t' + i;
@@ -156,18 +145,7 @@ final class RosterComparer {
     private static List<String> members(Answer answer) {
         List<String> all = new ArrayList<>();
         for (Answer.Element element : answer.elements()) {
-            Answer each = element.answer();
-            all.add(
-                    String.join(
-                            "\t",
-                            element.key().map(key -> key.written()).orElse(""),
-                            element.carrier().orElse(""),
-                            each.kind().word(),
-                            each.implementation().orElse(""),
-                            around(each).toString(),
-                            each.given(),
-                            lifetime(each),
-                            members(each).toString()));
+            all.add(element.decision());
         }
         return all;
     }

@@ -4,7 +4,6 @@ import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.AnswerKind;
 import dev.patientharbor.plan.Roster;
 import dev.patientharbor.plan.RosterRow;
-import dev.patientharbor.terms.Slot;
 import dev.patientharbor.texts.RequiredArgument;
 import dev.patientharbor.texts.ShortName;
 import java.util.Collection;
@@ -50,7 +49,7 @@ public record RosterFilter(
         RequiredArgument.of(rosters, "rosters");
         Optional<Pattern> consumer = pattern(consumers);
         Optional<Pattern> slot = pattern(slots);
-        Set<Need> different = differing ? different(List.copyOf(rosters)) : Set.of();
+        Set<String> different = differing ? different(List.copyOf(rosters)) : Set.of();
         return row ->
                 (consumer.isEmpty()
                                 || fits(
@@ -63,7 +62,7 @@ public record RosterFilter(
                                         row.slot().text(),
                                         row.slot().text(ShortName::of)))
                         && (kinds.isEmpty() || kindsOf(row.answer()).anyMatch(kinds::contains))
-                        && (!differing || different.contains(Need.of(row)));
+                        && (!differing || different.contains(row.identity()));
     }
 
     private static boolean fits(Pattern pattern, String full, String shortName) {
@@ -91,24 +90,13 @@ public record RosterFilter(
                 answer.elements().stream().flatMap(element -> kindsOf(element.answer())));
     }
 
-    /** One need, whatever the roster. */
-    private record Need(String consumer, String place, String as, String within) {
-        static Need of(RosterRow row) {
-            return new Need(
-                    row.consumer(),
-                    row.place().code(),
-                    row.as().map(Slot::text).orElse(""),
-                    row.within().orElse(""));
-        }
-    }
-
     /** What one of the rosters answers in another way than the first. */
-    private static Set<Need> different(List<Roster> rosters) {
-        Set<Need> found = new HashSet<>();
+    private static Set<String> different(List<Roster> rosters) {
+        Set<String> found = new HashSet<>();
         for (Roster other : rosters.subList(Math.min(1, rosters.size()), rosters.size())) {
             for (RowChange change : RosterComparison.of(rosters.get(0), other).changes()) {
                 if (!change.kinds().equals(EnumSet.of(ChangeKind.SHARING))) {
-                    found.add(Need.of(change.row()));
+                    found.add(change.row().identity());
                 }
             }
         }

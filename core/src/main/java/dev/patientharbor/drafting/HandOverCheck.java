@@ -7,6 +7,7 @@ import dev.patientharbor.plan.LifetimeChoice;
 import dev.patientharbor.plan.Roster;
 import dev.patientharbor.plan.RosterRow;
 import dev.patientharbor.survey.HandOver;
+import dev.patientharbor.terms.Key;
 import dev.patientharbor.terms.Lifetime;
 import dev.patientharbor.tracing.TracedObject;
 import java.util.ArrayDeque;
@@ -164,8 +165,7 @@ public final class HandOverCheck {
             case ABSENT ->
                     answer.kind() == AnswerKind.ABSENT
                             ? Optional.empty()
-                            : Optional.of(
-                                    "the wiring hands over nothing, the roster " + words(answer));
+                            : Optional.of(words(answer));
             case ELEMENTS -> ofElements(content, answer);
             case OBJECT -> ofObject(content, answer);
             case UNKNOWN -> Optional.of(why(content));
@@ -185,11 +185,7 @@ public final class HandOverCheck {
                     wanted.key().isEmpty()
                             ? Optional.of(held.get(i))
                             : held.stream()
-                                    .filter(
-                                            each ->
-                                                    each.key()
-                                                            .map(key -> keyText(key.text()))
-                                                            .equals(wanted.key()))
+                                    .filter(each -> each.key().equals(wanted.key().map(Key::named)))
                                     .findFirst();
             if (there.isEmpty()) {
                 differences.add("nothing under " + wanted.key().orElse(""));
@@ -200,10 +196,6 @@ public final class HandOverCheck {
         return differences.isEmpty()
                 ? Optional.empty()
                 : Optional.of(String.join("; ", differences));
-    }
-
-    private static String keyText(String text) {
-        return text.startsWith("@") ? text.substring(1) : text;
     }
 
     private Optional<String> ofObject(SlotContent content, Answer answer) {

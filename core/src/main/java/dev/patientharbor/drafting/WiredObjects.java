@@ -207,22 +207,6 @@ final class WiredObjects {
 
     /** Returns whether objects of a class can stand for a contract, by binary names. */
     boolean isOf(String type, String contract) {
-        List<String> open = new ArrayList<>(List.of(type));
-        for (int i = 0; i < open.size(); i++) {
-            if (open.get(i).equals(contract)) {
-                return true;
-            }
-            code.find(open.get(i))
-                    .ifPresent(
-                            facts -> {
-                                facts.superName()
-                                        .filter(name -> !open.contains(name))
-                                        .ifPresent(open::add);
-                                facts.interfaces().stream()
-                                        .filter(name -> !open.contains(name))
-                                        .forEach(open::add);
-                            });
-        }
-        return false;
+        return code.lineage(type).contains(contract);
     }
 }

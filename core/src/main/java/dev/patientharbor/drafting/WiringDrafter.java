@@ -101,9 +101,9 @@ public final class WiringDrafter {
         WiringDraftMaker draft = new WiringDraftMaker(code, trace, contents, entries);
         if (isCut) {
             draft.remark(
-                    "the method parts into more than "
+                    "the method parts into "
                             + HandWiringTracer.MOST_WAYS
-                            + " ways; the others were not followed");
+                            + " ways or more; only so many were followed");
         }
         return Optional.of(draft.draft());
     }

@@ -133,6 +133,26 @@ public final class Answer {
         return kind() != AnswerKind.UNMET;
     }
 
+    /**
+     * Returns a text that is equal for equal decisions: what is received, what is around it, given
+     * to it and in it, and how long it lives; not which instance it is.
+     */
+    public String decision() {
+        StringBuilder decision = new StringBuilder(kind().word());
+        decision.append('\t').append(implementation().orElse(""));
+        around().forEach(
+                        each ->
+                                decision.append('\t')
+                                        .append(each.name())
+                                        .append(' ')
+                                        .append(each.given()));
+        decision.append('\t').append(given()).append('\t');
+        decision.append(lifetime().map(choice -> choice.lifetime().word()).orElse(""));
+        decision.append(instance().isPresent());
+        elements().forEach(each -> decision.append("\t[").append(each.decision()).append(']'));
+        return decision.toString();
+    }
+
     /** Returns this answer with other members. */
     public Answer withElements(List<Element> members) {
         RequiredArgument.of(members, "members");
@@ -218,6 +238,15 @@ public final class Answer {
             RequiredArgument.of(key, "key");
             RequiredArgument.of(carrier, "carrier");
             RequiredArgument.of(answer, "answer");
+        }
+
+        /** Returns a text that is equal for members that are the same decision. */
+        public String decision() {
+            return key.map(Key::written).orElse("")
+                    + '\t'
+                    + carrier.orElse("")
+                    + '\t'
+                    + answer.decision();
         }
     }
 

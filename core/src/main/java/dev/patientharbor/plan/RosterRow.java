@@ -68,6 +68,15 @@ public record RosterRow(
     }
 
     /**
+     * Returns a text that is equal for the same need in every roster: who asks, in which slot and
+     * at which level, and in which place.
+     */
+    public String identity() {
+        return String.join(
+                "\t", consumer, place.code(), as.map(Slot::text).orElse(""), within.orElse(""));
+    }
+
+    /**
      * Returns what makes the objects of this row: the consumer, and the implementations and
      * decorators that it receives, those of members included; a factory as {@code Class#method}.
      */

@@ -6,7 +6,6 @@ import dev.patientharbor.code.CodeIndex;
 import java.lang.reflect.Modifier;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -126,19 +125,6 @@ final class ContractTypes {
 
     /** Returns a type and all its supertypes as far as they are known, nearest first. */
     Set<String> lineage(String type) {
-        Set<String> known = lineages.get(type);
-        if (known == null) {
-            known = new LinkedHashSet<>(Set.of(type));
-            List<String> open = new ArrayList<>(known);
-            for (int i = 0; i < open.size(); i++) {
-                Optional<ClassFacts> facts = code.find(open.get(i));
-                List<String> parents = new ArrayList<>();
-                facts.flatMap(ClassFacts::superName).ifPresent(parents::add);
-                facts.ifPresent(found -> parents.addAll(found.interfaces()));
-                parents.stream().filter(known::add).forEach(open::add);
-            }
-            lineages.put(type, known);
-        }
-        return known;
+        return lineages.computeIfAbsent(type, code::lineage);
     }
 }

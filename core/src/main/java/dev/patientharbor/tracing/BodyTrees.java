@@ -1,15 +1,10 @@
 package dev.patientharbor.tracing;
 
 import dev.patientharbor.bodies.MethodName;
-import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.CodeIndex;
-import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.LinkedHashSet;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import org.objectweb.asm.ClassReader;
 import org.objectweb.asm.Opcodes;
 import org.objectweb.asm.tree.ClassNode;
@@ -74,20 +69,9 @@ final class BodyTrees {
 
     /** Returns what a call on an object of a class runs: its own method, or an inherited one. */
     Optional<Body> inherited(String type, String name, String descriptor) {
-        Set<String> seen = new LinkedHashSet<>(Set.of(type));
-        List<String> open = new ArrayList<>(seen);
-        for (int i = 0; i < open.size(); i++) {
-            Optional<Body> found = body(new MethodName(open.get(i), name, descriptor));
-            if (found.isPresent()) {
-                return found;
-            }
-            Optional<ClassFacts> facts =
-                    code.inCode(open.get(i)) ? code.find(open.get(i)) : Optional.empty();
-            List<String> parents = new ArrayList<>();
-            facts.flatMap(ClassFacts::superName).ifPresent(parents::add);
-            facts.ifPresent(read -> parents.addAll(read.interfaces()));
-            parents.stream().filter(seen::add).forEach(open::add);
-        }
-        return Optional.empty();
+        return code.lineage(type).stream()
+                .map(each -> body(new MethodName(each, name, descriptor)))
+                .flatMap(Optional::stream)
+                .findFirst();
     }
 }

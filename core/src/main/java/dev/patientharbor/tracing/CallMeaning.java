@@ -22,6 +22,7 @@ import org.objectweb.asm.tree.MethodInsnNode;
 final class CallMeaning {
 
     private static final String LAMBDAS = "java/lang/invoke/LambdaMetafactory";
+    private static final String PRINTER = "java.io.PrintStream";
     private static final String TEXTS = "java/lang/invoke/StringConcatFactory";
     private static final List<String> HANDING_OUT =
             List.of(
@@ -125,7 +126,7 @@ final class CallMeaning {
             return wiring.run(body.get(), Optional.empty(), arguments);
         }
         if (!handsOut) {
-            return unknown("what " + text(called) + " returns");
+            return notFollowed(called, arguments);
         }
         TracedObject made =
                 wiring.make(
@@ -176,7 +177,7 @@ final class CallMeaning {
         if (wiring.code().inCode(called.owner()) && anyObject(arguments)) {
             wiring.lose("an object is handed to " + text(called), run.line());
         }
-        return unknown("what " + text(called) + " returns");
+        return notFollowed(called, arguments);
     }
 
     private TracedValue callOnObject(
@@ -213,7 +214,7 @@ final class CallMeaning {
                                         called.name(),
                                         called.descriptor());
         if (body.isEmpty()) {
-            return unknown("what " + text(called) + " returns");
+            return notFollowed(called, arguments);
         }
         if (!isOwn) {
             wiring.constructNow(object);
@@ -228,6 +229,15 @@ final class CallMeaning {
             madeNow.ifPresent(wiring::addRoot);
         }
         return result;
+    }
+
+    /** A method that is not followed may change the collections that it is given. */
+    private TracedValue notFollowed(MethodName called, List<TracedValue> arguments) {
+        if (!called.owner().equals(PRINTER)) {
+            Unknown change = unknown("what " + text(called) + " makes of a collection");
+            arguments.forEach(each -> each.collection().ifPresent(held -> held.addUnknown(change)));
+        }
+        return unknown("what " + text(called) + " returns");
     }
 
     private static String text(MethodName called) {

@@ -20,7 +20,7 @@ import org.objectweb.asm.tree.TypeInsnNode;
 import org.objectweb.asm.tree.analysis.Interpreter;
 
 /** What each instruction makes of the values that it takes (JVMS 6.5). */
-final class InstructionMeaning extends Interpreter<Operand> {
+final class InstructionMeaning extends Interpreter<OperandValue> {
 
     /** How what a hash is of is called: it decides nothing by itself. */
     static final String HASH = "the hash of ";
@@ -45,59 +45,59 @@ final class InstructionMeaning extends Interpreter<Operand> {
         return new Unknown(what, run.line(), Optional.empty());
     }
 
-    private Operand computed(int size) {
-        return new Operand(unknown("a computed value"), size);
+    private OperandValue computed(int size) {
+        return new OperandValue(unknown("a computed value"), size);
     }
 
     @Override
-    public Operand newValue(Type type) {
+    public OperandValue newValue(Type type) {
         return type == Type.VOID_TYPE
                 ? null
-                : Operand.of(unknown("a value"), type == null ? Type.INT_TYPE : type);
+                : OperandValue.of(unknown("a value"), type == null ? Type.INT_TYPE : type);
     }
 
     @Override
-    public Operand newOperation(AbstractInsnNode each) {
+    public OperandValue newOperation(AbstractInsnNode each) {
         int opcode = each.getOpcode();
         if (opcode == Opcodes.ACONST_NULL) {
-            return Operand.of(new Nothing());
+            return OperandValue.of(new Nothing());
         }
         if (opcode <= Opcodes.ICONST_5) {
-            return Operand.of(new Constant(opcode - Opcodes.ICONST_0));
+            return OperandValue.of(new Constant(opcode - Opcodes.ICONST_0));
         }
         if (opcode <= Opcodes.LCONST_1) {
-            return new Operand(new Constant((long) (opcode - Opcodes.LCONST_0)), 2);
+            return new OperandValue(new Constant((long) (opcode - Opcodes.LCONST_0)), 2);
         }
         if (opcode <= Opcodes.FCONST_2) {
-            return Operand.of(new Constant((float) (opcode - Opcodes.FCONST_0)));
+            return OperandValue.of(new Constant((float) (opcode - Opcodes.FCONST_0)));
         }
         if (opcode <= Opcodes.DCONST_1) {
-            return new Operand(new Constant((double) (opcode - Opcodes.DCONST_0)), 2);
+            return new OperandValue(new Constant((double) (opcode - Opcodes.DCONST_0)), 2);
         }
         if (each instanceof IntInsnNode number) {
-            return Operand.of(new Constant(number.operand));
+            return OperandValue.of(new Constant(number.operand));
         }
         if (each instanceof LdcInsnNode load) {
             return loaded(load.cst);
         }
         if (each instanceof FieldInsnNode field) {
             Type type = Type.getType(field.desc);
-            return Operand.of(
+            return OperandValue.of(
                     wiring.staticField(className(field.owner), field.name, type, run.line()), type);
         }
-        return Operand.of(made(className(((TypeInsnNode) each).desc)));
+        return OperandValue.of(made(className(((TypeInsnNode) each).desc)));
     }
 
-    private Operand loaded(Object constant) {
+    private OperandValue loaded(Object constant) {
         if (constant instanceof Type type) {
-            return Operand.of(
+            return OperandValue.of(
                     type.getSort() == Type.METHOD
                             ? unknown("the type of a method")
                             : new Constant(new ClassConstant(type.getClassName())));
         }
         boolean isPlain = constant instanceof Number || constant instanceof String;
         int size = constant instanceof Long || constant instanceof Double ? 2 : 1;
-        return new Operand(
+        return new OperandValue(
                 isPlain ? new Constant(constant) : unknown("a constant that is computed"), size);
     }
 
@@ -108,15 +108,15 @@ final class InstructionMeaning extends Interpreter<Operand> {
     }
 
     @Override
-    public Operand copyOperation(AbstractInsnNode each, Operand value) {
+    public OperandValue copyOperation(AbstractInsnNode each, OperandValue value) {
         return value;
     }
 
     @Override
-    public Operand unaryOperation(AbstractInsnNode each, Operand value) {
+    public OperandValue unaryOperation(AbstractInsnNode each, OperandValue value) {
         int opcode = each.getOpcode();
         if (each instanceof IincInsnNode increment) {
-            return Operand.of(
+            return OperandValue.of(
                     NumberMeaning.binary(Opcodes.IADD, value.value(), new Constant(increment.incr))
                             .orElseGet(() -> unknown("a computed value")));
         }
@@ -126,21 +126,21 @@ final class InstructionMeaning extends Interpreter<Operand> {
                 wiring.putStatic(className(field.owner), field.name, value.value());
                 return null;
             }
-            return Operand.of(field(value.value(), field.name, type), type);
+            return OperandValue.of(field(value.value(), field.name, type), type);
         }
         return switch (opcode) {
             case Opcodes.CHECKCAST -> value;
-            case Opcodes.NEWARRAY, Opcodes.ANEWARRAY -> Operand.of(array(each, value.value()));
+            case Opcodes.NEWARRAY, Opcodes.ANEWARRAY -> OperandValue.of(array(each, value.value()));
             case Opcodes.ARRAYLENGTH ->
-                    Operand.of(
+                    OperandValue.of(
                             value.value()
                                     .collection()
                                     .filter(array -> array.beyond().isEmpty())
                                     .<TracedValue>map(array -> new Constant(array.entries().size()))
                                     .orElseGet(() -> unknown("the length of an array")));
-            case Opcodes.INSTANCEOF -> Operand.of(unknown("whether something is of a class"));
+            case Opcodes.INSTANCEOF -> OperandValue.of(unknown("whether something is of a class"));
             default ->
-                    new Operand(
+                    new OperandValue(
                             NumberMeaning.unary(opcode, value.value())
                                     .orElseGet(() -> unknown("a computed value")),
                             NumberMeaning.size(opcode));
@@ -178,7 +178,8 @@ final class InstructionMeaning extends Interpreter<Operand> {
     }
 
     @Override
-    public Operand binaryOperation(AbstractInsnNode each, Operand first, Operand second) {
+    public OperandValue binaryOperation(
+            AbstractInsnNode each, OperandValue first, OperandValue second) {
         int opcode = each.getOpcode();
         if (each instanceof FieldInsnNode field) {
             first.value().object().ifPresent(object -> put(object, field, second.value()));
@@ -186,13 +187,13 @@ final class InstructionMeaning extends Interpreter<Operand> {
         }
         if (opcode >= Opcodes.IALOAD && opcode <= Opcodes.SALOAD) {
             int size = opcode == Opcodes.LALOAD || opcode == Opcodes.DALOAD ? 2 : 1;
-            return new Operand(
+            return new OperandValue(
                     element(first.value(), second.value())
                             .orElseGet(() -> elementUnknown(first.value(), second.value())),
                     size);
         }
         return NumberMeaning.binary(opcode, first.value(), second.value())
-                .map(value -> new Operand(value, NumberMeaning.size(opcode)))
+                .map(value -> new OperandValue(value, NumberMeaning.size(opcode)))
                 .orElseGet(() -> computed(NumberMeaning.size(opcode)));
     }
 
@@ -221,8 +222,8 @@ final class InstructionMeaning extends Interpreter<Operand> {
     }
 
     @Override
-    public Operand ternaryOperation(
-            AbstractInsnNode each, Operand array, Operand index, Operand value) {
+    public OperandValue ternaryOperation(
+            AbstractInsnNode each, OperandValue array, OperandValue index, OperandValue value) {
         array.value()
                 .collection()
                 .ifPresent(
@@ -242,25 +243,26 @@ final class InstructionMeaning extends Interpreter<Operand> {
     }
 
     @Override
-    public Operand naryOperation(AbstractInsnNode each, List<? extends Operand> operands) {
-        List<TracedValue> values = operands.stream().map(Operand::value).toList();
+    public OperandValue naryOperation(
+            AbstractInsnNode each, List<? extends OperandValue> operands) {
+        List<TracedValue> values = operands.stream().map(OperandValue::value).toList();
         if (each instanceof MethodInsnNode call) {
             TracedValue result = calls.call(call, values);
-            return Operand.of(result, Type.getReturnType(call.desc));
+            return OperandValue.of(result, Type.getReturnType(call.desc));
         }
         if (each instanceof InvokeDynamicInsnNode made) {
-            return Operand.of(calls.dynamic(made, values), Type.getReturnType(made.desc));
+            return OperandValue.of(calls.dynamic(made, values), Type.getReturnType(made.desc));
         }
-        return Operand.of(unknown("an array of arrays"));
+        return OperandValue.of(unknown("an array of arrays"));
     }
 
     @Override
-    public void returnOperation(AbstractInsnNode each, Operand value, Operand expected) {
+    public void returnOperation(AbstractInsnNode each, OperandValue value, OperandValue expected) {
         // What a method returns is taken from the stack by its run.
     }
 
     @Override
-    public Operand merge(Operand first, Operand second) {
+    public OperandValue merge(OperandValue first, OperandValue second) {
         return first;
     }
 

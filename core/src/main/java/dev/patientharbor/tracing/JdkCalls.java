@@ -35,8 +35,7 @@ final class JdkCalls {
                     "java.time.Duration.parse",
                     "java.time.Instant.parse",
                     "java.time.LocalDate.parse",
-                    "java.net.URI.create",
-                    "java.util.Objects.requireNonNull");
+                    "java.net.URI.create");
 
     private static final Set<String> COLLECTIONS =
             Set.of(
@@ -65,16 +64,19 @@ final class JdkCalls {
         if (COLLECTIONS.contains(called.owner())) {
             return JdkCollections.of(called, arguments);
         }
-        if (CONVERTING.contains(text) && !arguments.isEmpty()) {
-            return Optional.of(arguments.get(0)).filter(value -> isWhole(called, value));
+        if (CONVERTING.contains(text) && arguments.size() == 1) {
+            return Optional.of(TextMeaning.seen(called, arguments).get(0))
+                    .filter(value -> isWhole(called, value));
         }
         return switch (text) {
             case "java.nio.file.Path.of", "java.nio.file.Paths.get" -> path(arguments);
+            case "java.util.Objects.requireNonNull" -> Optional.of(arguments.get(0));
             case "java.util.Objects.requireNonNullElse" ->
                     arguments.get(0).isNothing()
                             ? Optional.of(arguments.get(1))
                             : Optional.of(arguments.get(0))
-                                    .filter(value -> value.unknown().isEmpty());
+                                    .filter(value -> value.unknown().isEmpty())
+                                    .filter(JdkCalls::isThere);
             case "java.lang.System.getenv", "java.lang.System.getProperty" -> setting(arguments);
             default ->
                     called.owner().equals("java.time.Duration")
@@ -83,7 +85,12 @@ final class JdkCalls {
         };
     }
 
-    /** A radix, a message or the like beside a value changes nothing that counts here. */
+    /** A setting may be missing when it is asked for. */
+    private static boolean isThere(TracedValue value) {
+        return value.written().isEmpty() || value.constant().isPresent();
+    }
+
+    /** What is no text becomes one by a method of its own, which is not followed. */
     private static boolean isWhole(MethodName called, TracedValue value) {
         boolean isText = called.owner().equals("java.lang.String");
         return !isText || value.written().isPresent();
@@ -156,7 +163,8 @@ final class JdkCalls {
         boolean isOfJdk = called.owner().startsWith("java.");
         Optional<TracedCollection> collection = receiver.collection();
         if (collection.isPresent() && isOfJdk) {
-            return JdkCollections.call(name, collection.get(), arguments, line.getAsInt());
+            return JdkCollections.call(
+                    name, collection.get(), TextMeaning.seen(called, arguments), line.getAsInt());
         }
         Optional<TracedValue.Lambda> lambda = receiver.lambda();
         if (lambda.isPresent() && name.equals("get") && arguments.isEmpty()) {

@@ -5,6 +5,7 @@ import dev.patientharbor.tracing.TracedCollection.Kind;
 import dev.patientharbor.tracing.TracedValue.Constant;
 import dev.patientharbor.tracing.TracedValue.Nothing;
 import dev.patientharbor.tracing.TracedValue.Unknown;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -51,6 +52,21 @@ final class JdkCollections {
                     "toArray",
                     "toList");
 
+    /** Methods that change nothing, and are not followed further. */
+    private static final Set<String> READING =
+            Set.of(
+                    "contains",
+                    "containsAll",
+                    "containsValue",
+                    "equals",
+                    "hashCode",
+                    "indexOf",
+                    "length",
+                    "toString",
+                    "ifPresent",
+                    "orElseThrow",
+                    "orElseGet");
+
     private JdkCollections() {}
 
     /** Returns an empty one for a class of the JDK that is one. */
@@ -84,7 +100,10 @@ final class JdkCollections {
             return Optional.of(optional(arguments));
         }
         if (SAME.contains(name) && arguments.size() == 1) {
-            return arguments.get(0).collection().map(held -> held);
+            return arguments
+                    .get(0)
+                    .collection()
+                    .map(held -> name.equals("copyOf") ? copy(held) : held);
         }
         boolean isMap = owner.equals("java.util.Map") || name.endsWith("Map");
         if (isMap && owner.equals("java.util.Map") && name.equals("entry")) {
@@ -107,6 +126,12 @@ final class JdkCollections {
                         || name.equals("asList")
                         || isCollections && isSingleOrEmpty(name);
         return isList ? Optional.of(elements(called, arguments)) : Optional.empty();
+    }
+
+    private static TracedCollection copy(TracedCollection held) {
+        TracedCollection copy = new TracedCollection(held.kind());
+        copy.addAll(held);
+        return copy;
     }
 
     private static boolean isSingleOrEmpty(String name) {
@@ -143,10 +168,11 @@ final class JdkCollections {
         Optional<TracedValue> first = arguments.stream().findFirst();
         boolean isKnown = held.beyond().isEmpty();
         return switch (name) {
-            case "add", "addLast", "append", "offer", "push" -> add(name, held, arguments);
+            case "add", "addLast", "append", "offer", "push" -> add(name, held, arguments, line);
             case "put", "putIfAbsent" -> put(name, held, arguments);
             case "addAll", "putAll" -> addAll(held, arguments);
             case "clear" -> clear(held);
+            case "forEach" -> forEach(held, arguments);
             case "size" -> known(isKnown, held.entries().size());
             case "isEmpty" -> known(isKnown, held.entries().isEmpty() ? 1 : 0);
             case "isPresent" -> known(isKnown, held.entries().isEmpty() ? 0 : 1);
@@ -181,8 +207,9 @@ final class JdkCollections {
     }
 
     private static Optional<TracedValue> add(
-            String name, TracedCollection held, List<TracedValue> arguments) {
+            String name, TracedCollection held, List<TracedValue> arguments, int line) {
         if (arguments.size() != 1 || held.kind() == Kind.MAP) {
+            held.addUnknown(new Unknown("what " + name + " puts where", line, Optional.empty()));
             return Optional.empty();
         }
         held.add(arguments.get(0));
@@ -206,6 +233,19 @@ final class JdkCollections {
         return known(true, 1);
     }
 
+    /** Runs a lambda with each element. */
+    private static Optional<TracedValue> forEach(
+            TracedCollection held, List<TracedValue> arguments) {
+        Optional<TracedValue.Lambda> lambda = arguments.get(0).lambda();
+        for (TracedCollection.Entry entry : List.copyOf(held.entries())) {
+            List<TracedValue> given = new ArrayList<>();
+            entry.key().ifPresent(given::add);
+            given.add(entry.value());
+            lambda.ifPresent(each -> each.body().apply(given));
+        }
+        return lambda.map(each -> new Nothing());
+    }
+
     private static Optional<TracedValue> clear(TracedCollection held) {
         held.entries().clear();
         return Optional.of(new Nothing());
@@ -218,21 +258,7 @@ final class JdkCollections {
             held.beyond().ifPresent(same::addUnknown);
             return Optional.of(same);
         }
-        boolean changes =
-                Set.of(
-                                "remove",
-                                "set",
-                                "sort",
-                                "removeIf",
-                                "compute",
-                                "merge",
-                                "replaceAll",
-                                "computeIfAbsent",
-                                "retainAll",
-                                "removeAll",
-                                "addFirst")
-                        .contains(name);
-        if (changes) {
+        if (!READING.contains(name)) {
             held.addUnknown(
                     new Unknown("what " + name + " makes of a collection", line, Optional.empty()));
         }

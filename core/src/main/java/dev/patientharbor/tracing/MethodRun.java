@@ -26,7 +26,7 @@ final class MethodRun {
     private final WiringRun wiring;
     private final BodyTrees.Body body;
     private final MethodName name;
-    private final Frame<Operand> frame;
+    private final Frame<OperandValue> frame;
     private final InstructionMeaning meaning;
     private final Map<AbstractInsnNode, Integer> chosen = new HashMap<>();
     private int line;
@@ -51,17 +51,17 @@ final class MethodRun {
     private void setVariables(Optional<TracedObject> self, List<TracedValue> arguments) {
         int local = 0;
         if (self.isPresent()) {
-            frame.setLocal(local++, Operand.of(self.get()));
+            frame.setLocal(local++, OperandValue.of(self.get()));
         }
         Type[] types = Type.getArgumentTypes(name.descriptor());
         for (int i = 0; i < types.length; i++) {
-            frame.setLocal(local++, Operand.of(arguments.get(i), types[i]));
+            frame.setLocal(local++, OperandValue.of(arguments.get(i), types[i]));
             if (types[i].getSize() == 2) {
-                frame.setLocal(local++, Operand.of(meaning.unknown("half a number")));
+                frame.setLocal(local++, OperandValue.of(meaning.unknown("half a number")));
             }
         }
         while (local < frame.getLocals()) {
-            frame.setLocal(local++, Operand.of(meaning.unknown("a variable without a value")));
+            frame.setLocal(local++, OperandValue.of(meaning.unknown("a variable without a value")));
         }
     }
 

@@ -91,6 +91,25 @@ public final class ProfileFiles {
      * @throws IllegalArgumentException if a line is no binding, or the profile is not in the file
      */
     public static ProfileSet readWith(Path path, String profile, List<String> lines) {
+        return readWith(path, profile, lines, AllowedFiles.everywhere());
+    }
+
+    /**
+     * Reads a file in the same way, and nothing that lies outside its folder.
+     *
+     * @param path the file
+     * @param profile a profile that is written in it
+     * @param lines bindings in the notation of the file
+     * @throws UncheckedIOException as {@link #read}
+     * @throws IllegalArgumentException as {@link #readWith}
+     */
+    public static ProfileSet readInsideWith(Path path, String profile, List<String> lines) {
+        RequiredArgument.of(path, "path");
+        return readWith(path, profile, lines, AllowedFiles.inside(folder(path)));
+    }
+
+    private static ProfileSet readWith(
+            Path path, String profile, List<String> lines, AllowedFiles allowed) {
         RequiredArgument.of(path, "path");
         RequiredArgument.of(profile, "profile");
         RequiredArgument.of(lines, "lines");
@@ -98,12 +117,7 @@ public final class ProfileFiles {
         for (String line : lines) {
             text = LineTried.in(text, profile, line);
         }
-        return parse(
-                text.getBytes(UTF_8),
-                path.toString(),
-                folder(path),
-                AllowedFiles.everywhere(),
-                List.of(path));
+        return parse(text.getBytes(UTF_8), path.toString(), folder(path), allowed, List.of(path));
     }
 
     /** Whether a set names the class path of the Java that read it as code. */

@@ -3,7 +3,7 @@ package dev.patientharbor.report;
 import dev.patientharbor.check.Verdict;
 import dev.patientharbor.explaining.ConsideredWord;
 import dev.patientharbor.explaining.NeedExplanation;
-import dev.patientharbor.explaining.Receiver;
+import dev.patientharbor.explaining.ReceivingNeed;
 import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.RosterRow;
@@ -48,9 +48,9 @@ public final class ExplanationText {
         RequiredArgument.of(explanations, "explanations");
         RequiredArgument.of(layout, "layout");
         ExplanationText text = new ExplanationText(verdict, layout);
-        Map<RosterKey, List<NeedExplanation>> needs = new LinkedHashMap<>();
+        Map<String, List<NeedExplanation>> needs = new LinkedHashMap<>();
         for (NeedExplanation each : explanations) {
-            needs.computeIfAbsent(RosterKey.of(each.row()), key -> new ArrayList<>()).add(each);
+            needs.computeIfAbsent(each.row().identity(), key -> new ArrayList<>()).add(each);
         }
         text.page
                 .line(0)
@@ -59,17 +59,6 @@ public final class ExplanationText {
                 .blank();
         needs.values().forEach(text::need);
         return text.page.toString();
-    }
-
-    /** One need, whatever the profile. */
-    private record RosterKey(String consumer, String place, String as, String within) {
-        static RosterKey of(RosterRow row) {
-            return new RosterKey(
-                    row.consumer(),
-                    row.place().code(),
-                    row.as().map(slot -> slot.text()).orElse(""),
-                    row.within().orElse(""));
-        }
     }
 
     private void need(List<NeedExplanation> explanations) {
@@ -195,7 +184,7 @@ public final class ExplanationText {
     public static String ofReceivers(
             Verdict verdict,
             String what,
-            Map<String, List<Receiver>> receivers,
+            Map<String, List<ReceivingNeed>> receivers,
             TextLayout layout) {
         RequiredArgument.of(verdict, "verdict");
         RequiredArgument.of(what, "what");
@@ -228,12 +217,12 @@ public final class ExplanationText {
     }
 
     /** One line for each depth. */
-    private List<String> receiverLines(List<Receiver> receivers) {
+    private List<String> receiverLines(List<ReceivingNeed> receivers) {
         if (receivers.isEmpty()) {
             return List.of("nobody");
         }
         Map<Integer, List<String>> byDepth = new TreeMap<>();
-        for (Receiver each : receivers) {
+        for (ReceivingNeed each : receivers) {
             byDepth.computeIfAbsent(each.depth(), key -> new ArrayList<>())
                     .add(verdict.shortName(each.row().consumer()) + " (" + each.row().need() + ")");
         }

@@ -14,7 +14,9 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
+import java.util.TreeSet;
 import java.util.function.Predicate;
 
 /**
@@ -57,6 +59,7 @@ record RosterMatrix(List<String> profiles, List<Row> rows) {
         }
         Predicate<RosterRow> shown = filter.over(rosters.values());
         Map<RosterRow, List<Optional<Cell>>> rows = new TreeMap<>(ORDER);
+        Set<RosterRow> wanted = new TreeSet<>(ORDER);
         int column = 0;
         for (Roster roster : rosters.values()) {
             for (RosterRow row : roster.rows()) {
@@ -64,31 +67,25 @@ record RosterMatrix(List<String> profiles, List<Row> rows) {
                 while (cells.size() <= column) {
                     cells.add(Optional.empty());
                 }
+                // A need is shown where one of its answers is.
+                if (shown.test(row)) {
+                    wanted.add(row);
+                }
                 cells.set(column, Optional.of(cell(verdict, row.answer())));
             }
             column++;
         }
         List<Row> found = new ArrayList<>();
-        List<Roster> all = List.copyOf(rosters.values());
         rows.forEach(
                 (row, cells) -> {
-                    while (cells.size() < all.size()) {
+                    while (cells.size() < rosters.size()) {
                         cells.add(Optional.empty());
                     }
-                    if (isShown(row, all, shown)) {
+                    if (wanted.contains(row)) {
                         found.add(row(verdict, row, cells));
                     }
                 });
         return new RosterMatrix(List.copyOf(rosters.keySet()), found);
-    }
-
-    /** A need is shown where one of its answers is. */
-    private static boolean isShown(
-            RosterRow row, List<Roster> rosters, Predicate<RosterRow> shown) {
-        return rosters.stream()
-                .flatMap(roster -> roster.rows().stream())
-                .filter(other -> ORDER.compare(row, other) == 0)
-                .anyMatch(shown);
     }
 
     private static Row row(Verdict verdict, RosterRow row, List<Optional<Cell>> cells) {
@@ -117,27 +114,6 @@ record RosterMatrix(List<String> profiles, List<Row> rows) {
                         ? "absent"
                         : isCanned ? "stub, canned" : ReportWording.core(verdict, answer);
         String text = core + (around == 0 ? "" : " +" + around);
-        return new Cell(answer.kind(), text, decided(answer));
-    }
-
-    private static String decided(Answer answer) {
-        StringBuilder decided =
-                new StringBuilder(answer.kind().word())
-                        .append(answer.implementation().orElse(""))
-                        .append(answer.given())
-                        .append(
-                                answer.lifetime()
-                                        .map(choice -> choice.lifetime().word())
-                                        .orElse(""));
-        answer.around()
-                .forEach(each -> decided.append(each.name()).append(each.given()).append('>'));
-        answer.elements()
-                .forEach(
-                        each ->
-                                decided.append('[')
-                                        .append(each.key())
-                                        .append(decided(each.answer()))
-                                        .append(']'));
-        return decided.toString();
+        return new Cell(answer.kind(), text, answer.decision());
     }
 }

@@ -16,12 +16,13 @@ import java.util.Set;
 import java.util.function.Predicate;
 
 /** Finds who receives something in a roster, directly and by way of others. */
-public final class Receivers {
+public final class ReceiverFinder {
 
-    private static final Comparator<Receiver> ORDER =
-            Comparator.comparingInt(Receiver::depth).thenComparing(Receiver::row, RosterRow.ORDER);
+    private static final Comparator<ReceivingNeed> ORDER =
+            Comparator.comparingInt(ReceivingNeed::depth)
+                    .thenComparing(ReceivingNeed::row, RosterRow.ORDER);
 
-    private Receivers() {}
+    private ReceiverFinder() {}
 
     /** Who asks: a class in a slot; levels apart would miss what stands at a broader one. */
     private record Standing(String maker, Optional<Slot> slot) {}
@@ -31,14 +32,14 @@ public final class Receivers {
      *
      * @param maker a binary name; a factory as {@code Class#method}
      */
-    public static List<Receiver> ofImplementation(Roster roster, String maker) {
+    public static List<ReceivingNeed> ofImplementation(Roster roster, String maker) {
         RequiredArgument.of(roster, "roster");
         RequiredArgument.of(maker, "maker");
         return of(roster, row -> makers(row.answer()).contains(maker));
     }
 
     /** Returns who receives what fills a slot, also as a member of a collection. */
-    public static List<Receiver> ofSlot(Roster roster, Slot slot) {
+    public static List<ReceivingNeed> ofSlot(Roster roster, Slot slot) {
         RequiredArgument.of(roster, "roster");
         RequiredArgument.of(slot, "slot");
         return of(roster, row -> row.slot().equals(slot) || fills(row.answer(), slot));
@@ -56,13 +57,13 @@ public final class Receivers {
         return makers;
     }
 
-    private static List<Receiver> of(Roster roster, Predicate<RosterRow> direct) {
+    private static List<ReceivingNeed> of(Roster roster, Predicate<RosterRow> direct) {
         Map<Standing, List<RosterRow>> holding = holding(roster);
-        List<Receiver> found = new ArrayList<>();
+        List<ReceivingNeed> found = new ArrayList<>();
         Set<RosterRow> seen = new HashSet<>();
         for (RosterRow row : roster.rows()) {
             if (direct.test(row) && seen.add(row)) {
-                found.add(new Receiver(row, 1));
+                found.add(new ReceivingNeed(row, 1));
             }
         }
         for (int i = 0; i < found.size(); i++) {
@@ -71,7 +72,7 @@ public final class Receivers {
             Standing asks = new Standing(row.consumer(), row.as());
             for (RosterRow holder : holding.getOrDefault(asks, List.of())) {
                 if (seen.add(holder)) {
-                    found.add(new Receiver(holder, depth));
+                    found.add(new ReceivingNeed(holder, depth));
                 }
             }
         }

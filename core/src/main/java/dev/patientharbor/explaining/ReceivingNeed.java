@@ -10,8 +10,8 @@ import dev.patientharbor.texts.RequiredArgument;
  *     received who holds it
  * @param depth 1 for who receives it directly, 2 for who receives one of these, and so on
  */
-public record Receiver(RosterRow row, int depth) {
-    public Receiver {
+public record ReceivingNeed(RosterRow row, int depth) {
+    public ReceivingNeed {
         RequiredArgument.of(row, "row");
     }
 }
