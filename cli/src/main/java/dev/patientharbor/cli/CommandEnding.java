@@ -7,6 +7,10 @@ import dev.patientharbor.finding.Severity;
 /** How a command ends that has told its verdict. */
 final class CommandEnding {
 
+    /** Where to look for them. */
+    static final String THERE_ARE_FINDINGS =
+            "there are findings: patient-harbor check reports them";
+
     private CommandEnding() {}
 
     /**
@@ -25,5 +29,12 @@ final class CommandEnding {
                             + fault.cause());
         }
         return ExitCode.OUR_FAULT;
+    }
+
+    /** Says that an answer is one about a file in which something is wrong. */
+    static void pointToFindings(Verdict verdict, Console console) {
+        if (verdict.hasAtLeast(Severity.ERROR)) {
+            console.notify(THERE_ARE_FINDINGS);
+        }
     }
 }

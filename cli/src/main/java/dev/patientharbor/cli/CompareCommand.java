@@ -58,6 +58,7 @@ final class CompareCommand {
                         after,
                         lines.isEmpty() ? List.of() : broken(before, after, first),
                         output.layout()));
+        CommandEnding.pointToFindings(before, console);
         boolean differs = !whole.only(shown.toArray(ChangeKind[]::new)).isSame();
         return CompareOptions.failsOnDifference(parsed) && differs
                 ? ExitCode.FINDINGS

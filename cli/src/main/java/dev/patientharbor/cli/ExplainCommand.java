@@ -71,6 +71,7 @@ final class ExplainCommand {
             throw new UnusableException(nothing(rosters, verdict, name));
         }
         output.write(text.toString());
+        CommandEnding.pointToFindings(verdict, console);
         return ExitCode.CLEAN;
     }
 

@@ -97,7 +97,7 @@ final class RosterCommand {
         output.write(text);
         int ending = CommandEnding.of(verdict, failOn, console);
         if (ending == ExitCode.FINDINGS) {
-            console.notify("there are findings: patient-harbor check reports them");
+            console.notify(CommandEnding.THERE_ARE_FINDINGS);
         }
         return ending;
     }

@@ -162,6 +162,20 @@ class CompareTest {
                 outside.findings().toString());
     }
 
+    @Test
+    void an_answer_about_a_file_in_which_something_is_wrong_says_so() {
+        String office = "../examples/first-day/office.harbor.yaml";
+        for (String line :
+                List.of(
+                        "compare " + office + " live test --inside-folder",
+                        "explain ../examples/broken.harbor.yaml ClockGauge")) {
+            Ran ran = Ran.tool(line.split(" "));
+            assertEquals(0, ran.code(), ran.err());
+            assertTrue(ran.err().contains("there are findings"), line + ran.err());
+        }
+        assertEquals("", compare("dock-test", "winter").err());
+    }
+
     private static List<String> fingerprints(ProfileSet set) {
         var verdict = set.check(LocalDate.EPOCH);
         return set.profiles().stream()
