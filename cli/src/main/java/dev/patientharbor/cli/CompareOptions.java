@@ -86,8 +86,9 @@ final class CompareOptions {
                         .auxiliaryTypes(String.class)
                         .description(
                                 "A consumer (FeeBooth), one of its needs (FeeBooth.fees), a slot"
-                                        + " (WeatherFeed@coast) or an implementation; before it the"
-                                        + " profile file, whose name ends with .yaml or .yml.")
+                                        + " (WeatherFeed@coast), an implementation, a profile, or"
+                                        + " the id of a finding; before it the profile file, whose"
+                                        + " name ends with .yaml or .yml.")
                         .build());
         spec.addOption(profiles());
         spec.addOption(code(IN_PLACE));

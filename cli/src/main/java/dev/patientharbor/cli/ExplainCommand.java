@@ -1,27 +1,31 @@
 package dev.patientharbor.cli;
 
+import dev.patientharbor.check.ProfileVerdict;
 import dev.patientharbor.check.Verdict;
 import dev.patientharbor.explaining.NeedExplanation;
 import dev.patientharbor.explaining.ReceiverFinder;
 import dev.patientharbor.explaining.ReceivingNeed;
+import dev.patientharbor.explaining.SubjectFinder;
+import dev.patientharbor.finding.FindingKind;
+import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.plan.Roster;
-import dev.patientharbor.plan.RosterRow;
 import dev.patientharbor.profiles.ProfileSet;
 import dev.patientharbor.report.ExplanationText;
+import dev.patientharbor.report.FindingPages;
+import dev.patientharbor.report.ProfileExplanationText;
 import dev.patientharbor.terms.Slot;
-import java.util.ArrayList;
+import dev.patientharbor.texts.NearNames;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
-import java.util.Set;
-import java.util.TreeSet;
+import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.ParseResult;
 
-/** {@code explain}: why does it receive that, and who receives this? */
+/** {@code explain}: why does it receive that, who receives this, what does that mean? */
 final class ExplainCommand {
 
     private ExplainCommand() {}
@@ -29,27 +33,49 @@ final class ExplainCommand {
     static CommandSpec spec() {
         return CompareOptions.explaining(
                 "Explains one answer: of a consumer or one of its needs, why it receives that; of a"
-                        + " slot or an implementation, who receives it.");
+                        + " slot or an implementation, who receives it; of a profile, what it"
+                        + " changes; of a finding, what it means.");
     }
 
     static int run(ParseResult parsed, Console console) {
         CompareOptions.Compared subject = CompareOptions.compared(parsed);
         if (subject.names().size() != 1) {
             throw new UnusableException(
-                    "explain takes one subject: a consumer, CONSUMER.NEED, a slot or an"
-                            + " implementation");
+                    "explain takes one subject: a consumer, CONSUMER.NEED, a slot, an"
+                            + " implementation, a profile or the id of a finding");
+        }
+        String name = subject.names().get(0);
+        Optional<FindingKind> kind =
+                FindingKinds.all().stream().filter(each -> each.id().equals(name)).findFirst();
+        if (kind.isPresent() && subject.file().isEmpty()) {
+            ResultOutput output = ResultOutput.of(parsed, console);
+            output.write(FindingPages.text(kind.get(), output.layout()));
+            return ExitCode.CLEAN;
         }
         ProfileSet set = CheckRun.set(parsed, subject.file());
         ResultOutput output = ResultOutput.of(parsed, set, console);
         Verdict verdict = CheckRun.verdict(set, parsed);
-        String name = subject.names().get(0);
         Map<String, Roster> rosters = rosters(verdict);
+        SubjectFinder subjects = new SubjectFinder(rosters.values(), verdict::shortName);
         StringBuilder text = new StringBuilder();
-        List<NeedExplanation> needs = needs(verdict, rosters.keySet(), name);
+        if (verdict.profiles().stream().anyMatch(profile -> profile.name().equals(name))) {
+            text.append(ExplanationText.places(verdict, output.layout()));
+            text.append(
+                    ProfileExplanationText.of(
+                            verdict, verdict.explainProfile(name), output.layout()));
+        }
+        List<NeedExplanation> needs =
+                rosters.keySet().stream()
+                        .flatMap(profile -> verdict.explain(profile).stream())
+                        .filter(need -> subjects.isOf(need.row(), name))
+                        .toList();
         if (!needs.isEmpty()) {
+            if (text.isEmpty()) {
+                text.append(ExplanationText.places(verdict, output.layout()));
+            }
             text.append(ExplanationText.ofNeeds(verdict, needs, output.layout()));
         }
-        for (Slot slot : slots(rosters, verdict, name)) {
+        for (Slot slot : subjects.slots(name)) {
             text.append(
                     received(
                             verdict,
@@ -58,17 +84,18 @@ final class ExplainCommand {
                             roster -> ReceiverFinder.ofSlot(roster, slot),
                             output));
         }
-        for (String maker : makers(rosters, verdict, name)) {
+        for (String maker : subjects.makers(name)) {
             text.append(
                     received(
                             verdict,
-                            shortMaker(verdict, maker),
+                            subjects.shortMaker(maker),
                             rosters,
                             roster -> ReceiverFinder.ofImplementation(roster, maker),
                             output));
         }
+        kind.ifPresent(each -> text.append(FindingPages.text(each, output.layout())));
         if (text.isEmpty()) {
-            throw new UnusableException(nothing(rosters, verdict, name));
+            throw new UnusableException(nothing(verdict, subjects, name));
         }
         output.write(text.toString());
         CommandEnding.pointToFindings(verdict, console);
@@ -83,77 +110,6 @@ final class ExplainCommand {
         return rosters;
     }
 
-    private static boolean isNamed(Verdict verdict, String binaryName, String name) {
-        return binaryName.equals(name) || shortMaker(verdict, binaryName).equals(name);
-    }
-
-    private static String shortMaker(Verdict verdict, String maker) {
-        int method = maker.indexOf('#');
-        String owner = method < 0 ? maker : maker.substring(0, method);
-        return verdict.shortName(owner) + maker.substring(owner.length());
-    }
-
-    private static List<NeedExplanation> needs(Verdict verdict, Set<String> profiles, String name) {
-        List<NeedExplanation> found = new ArrayList<>();
-        for (String profile : profiles) {
-            for (NeedExplanation each : verdict.explain(profile)) {
-                RosterRow row = each.row();
-                String need = '.' + row.need();
-                boolean isOne =
-                        name.endsWith(need)
-                                && isNamed(
-                                        verdict,
-                                        row.consumer(),
-                                        name.substring(0, name.length() - need.length()));
-                if (isOne || isNamed(verdict, row.consumer(), name)) {
-                    found.add(each);
-                }
-            }
-        }
-        return found;
-    }
-
-    private static List<Slot> slots(Map<String, Roster> rosters, Verdict verdict, String name) {
-        Set<Slot> found = new LinkedHashSet<>();
-        for (Roster roster : rosters.values()) {
-            for (RosterRow row : roster.rows()) {
-                List<Slot> near = new ArrayList<>(List.of(row.slot()));
-                row.answer().fills().ifPresent(seat -> near.add(seat.slot()));
-                row.answer()
-                        .elements()
-                        .forEach(
-                                each ->
-                                        each.answer()
-                                                .fills()
-                                                .ifPresent(seat -> near.add(seat.slot())));
-                near.stream()
-                        .filter(
-                                slot ->
-                                        slot.text().equals(name)
-                                                || slot.text(verdict::shortName).equals(name))
-                        .forEach(found::add);
-            }
-        }
-        return found.stream().sorted(Slot.ORDER).toList();
-    }
-
-    /**
-     * Implementations, decorators and factories; a class that is its own slot is told as a slot.
-     */
-    private static List<String> makers(Map<String, Roster> rosters, Verdict verdict, String name) {
-        Set<String> found = new TreeSet<>();
-        for (Roster roster : rosters.values()) {
-            for (RosterRow row : roster.rows()) {
-                row.makers().stream()
-                        .filter(maker -> !maker.equals(row.consumer()) || row.as().isPresent())
-                        .filter(maker -> isNamed(verdict, maker, name))
-                        .filter(maker -> slots(rosters, verdict, maker).isEmpty())
-                        .forEach(found::add);
-            }
-        }
-        return List.copyOf(found);
-    }
-
     private static String received(
             Verdict verdict,
             String what,
@@ -165,29 +121,22 @@ final class ExplainCommand {
         return ExplanationText.ofReceivers(verdict, what, receivers, output.layout());
     }
 
-    private static String nothing(Map<String, Roster> rosters, Verdict verdict, String name) {
-        Set<String> known = new TreeSet<>();
-        for (Roster roster : rosters.values()) {
-            for (RosterRow row : roster.rows()) {
-                row.makers().forEach(maker -> known.add(shortMaker(verdict, maker)));
-                known.add(row.slot().text(verdict::shortName));
-                known.add(verdict.shortName(row.consumer()) + '.' + row.need());
-            }
-        }
-        String near =
-                String.join(
-                        ", ",
-                        known.stream()
-                                .filter(
-                                        each ->
-                                                each.toLowerCase(Locale.ROOT)
-                                                        .contains(name.toLowerCase(Locale.ROOT)))
-                                .limit(5)
+    private static String nothing(Verdict verdict, SubjectFinder subjects, String name) {
+        List<String> near = subjects.near(name);
+        List<String> others =
+                NearNames.of(
+                        name,
+                        Stream.concat(
+                                        verdict.profiles().stream().map(ProfileVerdict::name),
+                                        FindingKinds.all().stream().map(FindingKind::id))
                                 .toList());
         return "nothing in the profiles shown is called "
                 + name
-                + (near.isEmpty()
-                        ? "; explain takes a consumer, CONSUMER.NEED, a slot or an implementation"
-                        : "; near: " + near);
+                + (near.isEmpty() && others.isEmpty()
+                        ? "; explain takes a consumer, CONSUMER.NEED, a slot, an implementation, a"
+                                + " profile or the id of a finding"
+                        : "; near: "
+                                + Stream.concat(near.stream(), others.stream())
+                                        .collect(Collectors.joining(", ")));
     }
 }

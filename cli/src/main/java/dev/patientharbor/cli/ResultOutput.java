@@ -27,16 +27,21 @@ final class ResultOutput {
      * @param set what is read; none of its files is overwritten
      */
     static ResultOutput of(ParseResult parsed, ProfileSet set, Console console) {
-        String given = CommandOptions.out(parsed);
-        if (given.isEmpty()) {
-            return new ResultOutput(Optional.empty(), console);
-        }
-        Path file = path(given);
-        if (set.isReadFrom(file)) {
+        ResultOutput output = of(parsed, console);
+        if (output.file.filter(set::isReadFrom).isPresent()) {
             throw new UnusableException(
-                    "--out names " + given + ", which is read here; write to another file");
+                    "--out names "
+                            + CommandOptions.out(parsed)
+                            + ", which is read here; write to another file");
         }
-        return new ResultOutput(Optional.of(file), console);
+        return output;
+    }
+
+    /** The output that the arguments ask for, where nothing is read. */
+    static ResultOutput of(ParseResult parsed, Console console) {
+        String given = CommandOptions.out(parsed);
+        return new ResultOutput(
+                given.isEmpty() ? Optional.empty() : Optional.of(path(given)), console);
     }
 
     /** How text is laid out there. */

@@ -9,16 +9,25 @@ import dev.patientharbor.explaining.ConsideredWord;
 import dev.patientharbor.explaining.NeedExplanation;
 import dev.patientharbor.explaining.ReceiverFinder;
 import dev.patientharbor.explaining.ReceivingNeed;
+import dev.patientharbor.explaining.SaidWord;
+import dev.patientharbor.finding.FindingKind;
+import dev.patientharbor.finding.FindingKinds;
+import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.notation.ProfileFiles;
 import dev.patientharbor.plan.Roster;
 import dev.patientharbor.plan.RosterRow;
+import dev.patientharbor.report.FindingPages;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -73,6 +82,11 @@ class ExplainTest {
                 fees);
         String feeds = explain("ForecastDesk", "--profile", "live").out();
         assertTrue(feeds.contains("    member        @coast CachedFeed → real CoastFeed\n"), feeds);
+        String outer = explain("LockKeeper.outer", "--profile", "dock-test").out();
+        assertTrue(
+                outer.contains(
+                        "    looked at     LockKeeper alone: out of reach · :55:30 · outer looks"),
+                outer);
         String rota = explain("NightDesk.rota", "--profile", "dock-test,live").out();
         assertTrue(rota.contains("  in dock-test, live\n"), rota);
         assertTrue(rota.contains("shared by default, with ArrivalDesk, CraneShed"), rota);
@@ -135,9 +149,8 @@ class ExplainTest {
     }
 
     /** The place of a word in the port's own file; none if it stands elsewhere, or with others. */
-    private static Optional<Integer> ownLine(ConsideredWord word, List<String> lines) {
-        return word.at()
-                .flatMap(
+    private static Optional<Integer> ownLine(Optional<SourcePosition> word, List<String> lines) {
+        return word.flatMap(
                         at ->
                                 at.<Optional<int[]>>match(
                                         in ->
@@ -164,7 +177,8 @@ class ExplainTest {
         int tried = 0;
         for (String profile : List.of("dock-test", "winter", "rehearsal", "live")) {
             for (NeedExplanation explained : before.explain(profile)) {
-                Optional<Integer> line = explained.winner().flatMap(word -> ownLine(word, lines));
+                Optional<Integer> line =
+                        ownLine(explained.winner().flatMap(ConsideredWord::at), lines);
                 if (line.isEmpty()) {
                     continue;
                 }
@@ -189,6 +203,88 @@ class ExplainTest {
             }
         }
         assertTrue(tried > 60, tried + " needs");
+    }
+
+    private static Map<String, String> decisions(Verdict verdict, String profile) {
+        Map<String, String> all = new TreeMap<>();
+        verdict.roster(profile)
+                .rows()
+                .forEach(row -> all.put(row.identity(), row.answer().decision()));
+        return all;
+    }
+
+    @Test
+    void a_word_of_a_profile_decides_where_the_roster_changes_without_it() throws IOException {
+        for (String name : List.of("quay.harbor.yaml", "port.properties")) {
+            Files.copy(Path.of("../examples").resolve(name), folder.resolve(name));
+        }
+        List<String> lines = Files.readAllLines(PORT);
+        Verdict before = check(PORT);
+        List<String> profiles = List.of("dock-test", "winter", "rehearsal", "live");
+        Set<Boolean> seen = new TreeSet<>();
+        int tried = 0;
+        for (String profile : List.of("base", "dock-test", "winter", "rehearsal", "live")) {
+            for (SaidWord said : before.explainProfile(profile).says()) {
+                Optional<Integer> line = ownLine(Optional.of(said.at()), lines);
+                if (line.isEmpty()) {
+                    continue;
+                }
+                List<String> without = new ArrayList<>(lines);
+                without.remove(line.get().intValue());
+                Verdict after = check(Files.write(folder.resolve("port.harbor.yaml"), without));
+                List<String> changed =
+                        profiles.stream()
+                                .filter(
+                                        each ->
+                                                !decisions(before, each)
+                                                        .equals(decisions(after, each)))
+                                .toList();
+                assertEquals(List.copyOf(said.decides().keySet()), changed, said.toString());
+                seen.add(changed.isEmpty());
+                tried++;
+            }
+        }
+        assertEquals(Set.of(true, false), seen);
+        assertTrue(tried > 30, tried + " words");
+    }
+
+    @Test
+    void a_profile_is_explained_with_what_it_extends_says_and_forbids() {
+        assertEquals(
+                """
+                :33:7 is a place in ../examples/port.harbor.yaml
+
+                live · a profile · :88:3
+                  extends         base
+                  extended by     nobody
+                  says            RadioNotice: VhfRadioNotice · :91:7 · decides 2 needs here · without it
+                                  VhfRadioNotice of base
+                                  PilotPager: BellPilotPager · :92:7 · decides 1 need here · without it to-fill of
+                                  base
+                                  CardTerminal: BankCardTerminal · :93:7 · decides 1 need here · without it to-fill
+                                  of base
+                  rules           stand-ins: forbidden · :95:18
+                                  keys: WeatherFeed [coast, estuary, offshore] · :96:15
+
+                """,
+                explain("live").out());
+        assertTrue(
+                explain("base")
+                        .out()
+                        .contains("  extended by     dock-test, winter, rehearsal, live\n"));
+    }
+
+    @Test
+    void a_finding_is_explained_by_its_page_with_and_without_a_file() {
+        for (Ran ran : List.of(Ran.tool("explain", "unmet-need"), explain("unmet-need"))) {
+            assertTrue(
+                    ran.out().startsWith("unmet-need · error · incomplete · A need that nothing"),
+                    ran.out() + ran.err());
+            assertTrue(ran.out().contains("\n    entry: [ArrivalDesk]\n"), ran.out());
+        }
+        for (FindingKind kind : FindingKinds.all()) {
+            assertTrue(FindingPages.markdown(kind).length() > 40, kind.id());
+        }
     }
 
     @Test

@@ -4,6 +4,7 @@ import dev.patientharbor.assembly.Assembly;
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.CodePlaces;
 import dev.patientharbor.explaining.NeedExplanation;
+import dev.patientharbor.explaining.ProfileExplanation;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.FindingText;
@@ -14,6 +15,7 @@ import dev.patientharbor.plan.Roster;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.rosters.AssemblyMaker;
 import dev.patientharbor.rosters.NeedExplainer;
+import dev.patientharbor.rosters.ProfileExplainer;
 import dev.patientharbor.rosters.RosterMaker;
 import dev.patientharbor.terms.Slot;
 import dev.patientharbor.texts.NearNames;
@@ -307,6 +309,17 @@ public final class Verdict {
      */
     public List<NeedExplanation> explain(String profile) {
         return resolved(profile, NeedExplainer::explanations);
+    }
+
+    /**
+     * Returns what a profile is made of, what each of its words decides, and the rules in force.
+     *
+     * @param profile any profile, partial ones too
+     * @throws IllegalArgumentException if there is no such profile
+     */
+    public ProfileExplanation explainProfile(String profile) {
+        find(RequiredArgument.of(profile, "the name of a profile"));
+        return ProfileExplainer.explanation(sides, numbers.get(profile));
     }
 
     /**

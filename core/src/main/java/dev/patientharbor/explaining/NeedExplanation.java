@@ -16,8 +16,6 @@ import java.util.stream.Collectors;
  */
 public record NeedExplanation(String profile, RosterRow row, List<ConsideredWord> considered) {
 
-    private static final String REMOVED = "removed";
-
     public NeedExplanation {
         RequiredArgument.of(profile, "profile");
         RequiredArgument.of(row, "row");
@@ -36,7 +34,7 @@ public record NeedExplanation(String profile, RosterRow row, List<ConsideredWord
         boolean isAfter = false;
         for (ConsideredWord word : considered) {
             boolean counts = isAfter && !word.isNothing() && !word.level().equals(takenAway);
-            if (counts && word.word().equals(REMOVED)) {
+            if (counts && word.takesAway()) {
                 takenAway = word.level();
             } else if (counts) {
                 return Optional.of(word);

@@ -116,6 +116,14 @@ public final class ProfileHierarchy {
         return known.places().get(other);
     }
 
+    /** A profile and all that it extends, in the order in which they are looked at. */
+    List<Integer> nearestFirst(int profile) {
+        Map<Integer, Integer> places = line(profile);
+        return places.keySet().stream()
+                .sorted(Comparator.comparing(places::get).reversed())
+                .toList();
+    }
+
     private Map<Integer, Integer> line(int profile) {
         Map<Integer, Integer> places = new HashMap<>();
         Deque<Integer> open = new ArrayDeque<>(List.of(profile));

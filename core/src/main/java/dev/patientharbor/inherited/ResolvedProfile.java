@@ -239,6 +239,14 @@ public final class ResolvedProfile {
         return profileNumber == other || hierarchy.ancestors(profileNumber).get(other);
     }
 
+    /**
+     * Returns the numbers of this profile and of all that it extends, in the order in which they
+     * are looked at.
+     */
+    public List<Integer> line() {
+        return hierarchy.nearestFirst(profileNumber);
+    }
+
     /** Returns the numbers of this profile and of all that it extends. */
     public BitSet lineage() {
         return hierarchy.lineage(profileNumber);

@@ -137,6 +137,11 @@ public record ResolvedSet(
         return byNumber.get(number);
     }
 
+    /** Whether the profile of a number matters on this side. */
+    public boolean has(int number) {
+        return byNumber.containsKey(number);
+    }
+
     /** The wiring of a profile; empty if it is partial, or is checked on another side. */
     public Optional<Wiring> wiring(ResolvedProfile profile) {
         return Optional.ofNullable(wirings.get(profile.profileNumber()));

@@ -4,11 +4,13 @@ import dev.patientharbor.declared.ResolvedBinding;
 import dev.patientharbor.explaining.ConsideredWord;
 import dev.patientharbor.explaining.NeedExplanation;
 import dev.patientharbor.finding.SourcePosition;
+import dev.patientharbor.model.Reach;
 import dev.patientharbor.needs.BindingLevel;
 import dev.patientharbor.needs.Blueprint;
 import dev.patientharbor.needs.Need;
 import dev.patientharbor.plan.RosterRow;
 import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.wiring.SearchedLevels;
 import dev.patientharbor.wiring.SlotOutcome;
 import dev.patientharbor.wiring.Wiring;
 import java.util.ArrayList;
@@ -49,7 +51,12 @@ public final class NeedExplainer {
     private List<ConsideredWord> words(int seat, Blueprint consumer, Need need, int asked) {
         List<ConsideredWord> words = new ArrayList<>();
         Optional<BindingLevel> decided = Optional.empty();
-        for (BindingLevel level : wiring.searched(seat, consumer, need)) {
+        SearchedLevels levels = wiring.searched(seat, consumer, need);
+        for (BindingLevel level : levels.outward()) {
+            if (!levels.searched().contains(level)) {
+                words.add(outOfReach(level, levels.reach().orElseThrow().declared()));
+                continue;
+            }
             int said = set.slots().at(need.slot(), level.statedAt());
             List<ResolvedBinding> statements = wiring.profile().statements(said);
             boolean holds = wiring.profile().binding(said).isPresent();
@@ -78,6 +85,19 @@ public final class NeedExplainer {
         }
         addFillers(words, need, asked, decided.isPresent());
         return words;
+    }
+
+    private ConsideredWord outOfReach(BindingLevel level, Reach reach) {
+        return new ConsideredWord(
+                set.levelText(level),
+                "",
+                ConsideredWord.OUT_OF_REACH,
+                Optional.of(reach.need().at()),
+                false,
+                reach.need().text()
+                        + " looks "
+                        + reach.range().word()
+                        + reach.upTo().map(area -> " " + area.text()).orElse(""));
     }
 
     private String profile(ResolvedBinding binding) {

@@ -52,8 +52,13 @@ public final class SlotFinder {
     }
 
     /** The levels at which a need is looked for, nearest first. */
-    List<BindingLevel> searched(int seat, ClassFacts consumer, Need need, ResolvedProfile profile) {
-        return limited(start(seat, consumer, profile), consumer, need, profile).search();
+    SearchedLevels searched(int seat, ClassFacts consumer, Need need, ResolvedProfile profile) {
+        BindingLevel start = start(seat, consumer, profile);
+        Optional<ResolvedReach> reach = reach(consumer, need, profile);
+        return new SearchedLevels(
+                start.search(),
+                reach.map(limit -> limited(start, limit)).orElse(start).search(),
+                reach);
     }
 
     /**
@@ -89,13 +94,20 @@ public final class SlotFinder {
 
     private BindingLevel limited(
             BindingLevel start, ClassFacts consumer, Need need, ResolvedProfile profile) {
+        return reach(consumer, need, profile).map(limit -> limited(start, limit)).orElse(start);
+    }
+
+    /** What limits how far a need looks: what is said of it by name, or of its slot. */
+    private Optional<ResolvedReach> reach(ClassFacts consumer, Need need, ResolvedProfile profile) {
+        if (profile.reaches().isEmpty()) {
+            return Optional.empty();
+        }
         BindingLevel words = slots.whole().consumer(consumer.name());
         Optional<ResolvedReach> reach = Optional.empty();
         for (ResolvedReach one : profile.reaches()) {
             if (one.level() == words) {
-                boolean byName = one.declared().need().text().equals(need.name());
-                if (byName) {
-                    return limited(start, one);
+                if (one.declared().need().text().equals(need.name())) {
+                    return Optional.of(one);
                 }
                 if (reach.isEmpty()
                         && one.slot().filter(slot -> slots.isFor(need.slot(), slot)).isPresent()) {
@@ -103,7 +115,7 @@ public final class SlotFinder {
                 }
             }
         }
-        return reach.map(limit -> limited(start, limit)).orElse(start);
+        return reach;
     }
 
     private BindingLevel limited(BindingLevel start, ResolvedReach reach) {

@@ -240,7 +240,7 @@ public final class Wiring {
     }
 
     /** The levels at which a need of the object in a seat is looked for, nearest first. */
-    public List<BindingLevel> searched(int seat, Blueprint consumer, Need need) {
+    public SearchedLevels searched(int seat, Blueprint consumer, Need need) {
         return filler.finder().searched(seat, consumer.facts(), need, profile);
     }
 

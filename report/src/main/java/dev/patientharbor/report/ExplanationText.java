@@ -36,6 +36,17 @@ public final class ExplanationText {
                                         new InstanceSharing(verdict.roster(profile.name()))));
     }
 
+    /** What says how places are written; it ends with an empty line. */
+    public static String places(Verdict verdict, TextLayout layout) {
+        RequiredArgument.of(verdict, "verdict");
+        return new TextPage(RequiredArgument.of(layout, "layout"))
+                .line(0)
+                .put(TextTone.QUIET, ":33:7 is a place in " + verdict.file())
+                .end()
+                .blank()
+                .toString();
+    }
+
     /**
      * The text about needs; every line ends with {@code \n}. Profiles that explain a need alike
      * stand together.
@@ -52,11 +63,6 @@ public final class ExplanationText {
         for (NeedExplanation each : explanations) {
             needs.computeIfAbsent(each.row().identity(), key -> new ArrayList<>()).add(each);
         }
-        text.page
-                .line(0)
-                .put(TextTone.QUIET, ":33:7 is a place in " + verdict.file())
-                .end()
-                .blank();
         needs.values().forEach(text::need);
         return text.page.toString();
     }
@@ -166,13 +172,7 @@ public final class ExplanationText {
     }
 
     private String place(SourcePosition at) {
-        return at.<String>match(
-                in ->
-                        in.path().equals(verdict.file())
-                                ? ":" + in.line() + ":" + in.column()
-                                : at.text(),
-                in -> "the class itself",
-                in -> at.text());
+        return ReportWording.place(verdict, at);
     }
 
     /**

@@ -1,6 +1,7 @@
 package dev.patientharbor.report;
 
 import dev.patientharbor.check.Verdict;
+import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.AnswerKind;
 import dev.patientharbor.plan.RosterRow;
@@ -14,9 +15,9 @@ final class ReportWording {
 
     private ReportWording() {}
 
-    /** {@code 1 need}, {@code 2 needs}. */
     private static final int MOST = 5;
 
+    /** {@code 1 need}, {@code 2 needs}. */
     static String count(long number, String one) {
         return number + " " + one + (number == 1 ? "" : "s");
     }
@@ -36,6 +37,17 @@ final class ReportWording {
             case ABSENT -> TextTone.QUIET;
             case UNMET -> TextTone.BAD;
         };
+    }
+
+    /** Where something is said: in the file of the set by line and column alone. */
+    static String place(Verdict verdict, SourcePosition at) {
+        return at.<String>match(
+                in ->
+                        in.path().equals(verdict.file())
+                                ? ":" + in.line() + ":" + in.column()
+                                : at.text(),
+                in -> "the class itself",
+                in -> at.text());
     }
 
     static String slot(Verdict verdict, Slot slot) {
