@@ -10,9 +10,9 @@ import dev.patientharbor.profiles.ProfileSet;
 import dev.patientharbor.report.ComparisonText;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.ParseResult;
@@ -31,9 +31,13 @@ final class CompareCommand {
     static int run(ParseResult parsed, Console console) {
         CompareOptions.Compared compared = CompareOptions.compared(parsed);
         List<String> lines = CompareOptions.tried(parsed);
+        if (SavedComparison.isWanted(compared) && lines.isEmpty()) {
+            return SavedComparison.run(parsed, compared, console);
+        }
         if (compared.names().size() != (lines.isEmpty() ? 2 : 1)) {
             throw new UnusableException(
-                    "compare takes two profiles, or one and --with 'SLOT: SUPPLY'; it was given "
+                    "compare takes two profiles, one and --with 'SLOT: SUPPLY', or one or two"
+                            + " saved rosters (.json); it was given "
                             + (compared.names().isEmpty()
                                     ? "none"
                                     : String.join(", ", compared.names())));
@@ -46,17 +50,16 @@ final class CompareCommand {
         String first = compared.names().get(0);
         String second = lines.isEmpty() ? compared.names().get(1) : first;
         RosterComparison whole = compare(before, after, first, second, lines);
-        Set<ChangeKind> shown =
-                CompareOptions.isOnlyKinds(parsed)
-                        ? EnumSet.of(ChangeKind.KIND)
-                        : EnumSet.allOf(ChangeKind.class);
+        Set<ChangeKind> shown = CompareOptions.shown(parsed);
         output.write(
                 ComparisonText.render(
                         whole,
                         shown,
                         before,
                         after,
-                        lines.isEmpty() ? List.of() : broken(before, after, first),
+                        lines.isEmpty()
+                                ? Optional.empty()
+                                : Optional.of(broken(before, after, first)),
                         output.layout()));
         CommandEnding.pointToFindings(before, console);
         boolean differs = !whole.only(shown.toArray(ChangeKind[]::new)).isSame();
@@ -86,14 +89,7 @@ final class CompareCommand {
         try {
             RosterComparison comparison =
                     RosterComparison.of(before.roster(first), after.roster(second));
-            return lines.isEmpty()
-                    ? comparison
-                    : new RosterComparison(
-                            first,
-                            "tried",
-                            comparison.changes(),
-                            comparison.same(),
-                            comparison.isEagerChanged());
+            return lines.isEmpty() ? comparison : comparison.named(first, "tried");
         } catch (IllegalArgumentException unusable) {
             throw new UnusableException(unusable.getMessage());
         }

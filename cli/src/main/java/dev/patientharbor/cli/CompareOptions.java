@@ -8,7 +8,12 @@ import static dev.patientharbor.cli.CommandOptions.insideFolder;
 import static dev.patientharbor.cli.CommandOptions.one;
 import static dev.patientharbor.cli.CommandOptions.profiles;
 
+import dev.patientharbor.comparing.ChangeKind;
+import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Optional;
+import java.util.Set;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Model.OptionSpec;
 import picocli.CommandLine.Model.PositionalParamSpec;
@@ -44,8 +49,9 @@ final class CompareOptions {
                         .type(List.class)
                         .auxiliaryTypes(String.class)
                         .description(
-                                "Two profiles, or one; before them the profile file, whose name"
-                                        + " ends with .yaml or .yml. By default it is the only"
+                                "Two profiles; or one saved roster (.json), to compare it with the"
+                                        + " file, or two. Before them the profile file, whose name"
+                                        + " ends with .yaml or .yml; by default the only"
                                         + " *.harbor.yaml in the current folder.")
                         .build());
         spec.addOption(code(IN_PLACE));
@@ -97,10 +103,17 @@ final class CompareOptions {
         return help(spec);
     }
 
+    /** The kinds of changes that are shown. */
+    static Set<ChangeKind> shown(ParseResult parsed) {
+        return isOnlyKinds(parsed) ? EnumSet.of(ChangeKind.KIND) : EnumSet.allOf(ChangeKind.class);
+    }
+
     static Compared compared(ParseResult parsed) {
-        List<String> all = parsed.matchedPositionalValue(0, List.of());
-        boolean hasFile = !all.isEmpty() && all.get(0).matches(".*\\.ya?ml");
-        return new Compared(hasFile ? all.get(0) : "", hasFile ? all.subList(1, all.size()) : all);
+        List<String> names = new ArrayList<>(parsed.matchedPositionalValue(0, List.<String>of()));
+        Optional<String> file =
+                names.stream().filter(name -> name.matches(".*\\.ya?ml")).findFirst();
+        file.ifPresent(names::remove);
+        return new Compared(file.orElse(""), List.copyOf(names));
     }
 
     static List<String> tried(ParseResult parsed) {
@@ -111,7 +124,7 @@ final class CompareOptions {
         return parsed.hasMatchedOption(FAIL_ON_DIFFERENCE);
     }
 
-    static boolean isOnlyKinds(ParseResult parsed) {
+    private static boolean isOnlyKinds(ParseResult parsed) {
         String only = parsed.matchedOptionValue(ONLY, "");
         if (!only.isEmpty() && !only.equals("kinds")) {
             throw new UnusableException("--only takes kinds, not " + only);

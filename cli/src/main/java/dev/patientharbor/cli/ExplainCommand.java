@@ -55,7 +55,7 @@ final class ExplainCommand {
         ProfileSet set = CheckRun.set(parsed, subject.file());
         ResultOutput output = ResultOutput.of(parsed, set, console);
         Verdict verdict = CheckRun.verdict(set, parsed);
-        Map<String, Roster> rosters = rosters(verdict);
+        Map<String, Roster> rosters = verdict.rosters();
         SubjectFinder subjects = new SubjectFinder(rosters.values(), verdict::shortName);
         StringBuilder text = new StringBuilder();
         if (verdict.profiles().stream().anyMatch(profile -> profile.name().equals(name))) {
@@ -100,14 +100,6 @@ final class ExplainCommand {
         output.write(text.toString());
         CommandEnding.pointToFindings(verdict, console);
         return ExitCode.CLEAN;
-    }
-
-    private static Map<String, Roster> rosters(Verdict verdict) {
-        Map<String, Roster> rosters = new LinkedHashMap<>();
-        verdict.profiles().stream()
-                .filter(profile -> !profile.isPartial())
-                .forEach(profile -> rosters.put(profile.name(), verdict.roster(profile.name())));
-        return rosters;
     }
 
     private static String received(

@@ -5,17 +5,22 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import dev.patientharbor.check.Verdict;
 import dev.patientharbor.comparing.ChangeKind;
 import dev.patientharbor.comparing.RosterComparison;
 import dev.patientharbor.comparing.RowChange;
 import dev.patientharbor.notation.ProfileFiles;
+import dev.patientharbor.plan.Roster;
 import dev.patientharbor.profiles.ProfileSet;
+import dev.patientharbor.report.RosterJson;
+import dev.patientharbor.report.SavedRosters;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Random;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
@@ -26,6 +31,7 @@ import org.junit.jupiter.api.io.TempDir;
 /** What differs between two profiles of the port, and what would if a line stood in one. */
 class CompareTest {
 
+    private static final Path CLASSES = Path.of("../examples/target/classes");
     private static final String PORT = "../examples/port.harbor.yaml";
 
     @TempDir private Path folder;
@@ -224,13 +230,13 @@ class CompareTest {
     void what_cannot_be_compared_is_said() {
         assertAll(
                 Stream.of(
-                                List.of("live", "takes two profiles, or one and --with"),
+                                List.of("live", "takes two profiles, one and --with"),
                                 List.of(
                                         "live|winter|rehearsal",
                                         "it was given live, winter, rehearsal"),
                                 List.of(
                                         "live|winter|--with|TideGauge: mock",
-                                        "takes two profiles, or one and --with"),
+                                        "takes two profiles, one and --with"),
                                 List.of(
                                         "live|wintr",
                                         "there is no profile wintr; did you mean winter?"),
@@ -250,5 +256,109 @@ class CompareTest {
                                             assertEquals(2, ran.code(), ran.out());
                                             assertTrue(ran.err().contains(each.get(1)), ran.err());
                                         }));
+    }
+
+    private static final List<String> FILES = List.of("port", "broken", "sides", "storm", "wreck");
+
+    private static String told(Roster one, Roster other) {
+        return RosterComparison.of(one, other).changes().stream()
+                .map(each -> each + " " + each.kinds() + each.entries())
+                .collect(Collectors.joining("\n"));
+    }
+
+    @Test
+    void what_was_saved_is_read_back_as_it_was() {
+        int rosters = 0;
+        for (String name : FILES) {
+            Path file = Path.of("../examples", name + ".harbor.yaml");
+            Verdict now = ProfileFiles.read(file).withCode(CLASSES).check(LocalDate.EPOCH);
+            SavedRosters saved = SavedRosters.read(RosterJson.render(now));
+            assertEquals(now.rosters().keySet(), saved.rosters().keySet());
+            assertEquals(now.title() + now.file(), saved.title() + saved.file());
+            List<String> profiles = List.copyOf(now.rosters().keySet());
+            for (String profile : profiles) {
+                Roster before = saved.rosters().get(profile);
+                assertEquals(now.roster(profile).fingerprint(), before.fingerprint());
+                assertEquals(now.roster(profile).passed(), before.passed());
+                assertTrue(RosterComparison.of(before, now.roster(profile)).isSame());
+                assertEquals(
+                        told(now.roster(profile), now.roster(profiles.get(0))),
+                        told(before, saved.rosters().get(profiles.get(0))),
+                        name + " " + profile);
+                rosters++;
+            }
+        }
+        assertTrue(rosters > 10, rosters + " rosters");
+    }
+
+    @Test
+    void the_file_is_compared_with_what_was_saved_and_two_saved_ones_with_each_other()
+            throws IOException {
+        String before = folder.resolve("before.json").toString();
+        String after = folder.resolve("after.json").toString();
+        Ran.tool("roster", PORT, "--format", "json", "--out", before);
+        Path changed = folder.resolve("port.harbor.yaml");
+        for (String name : List.of("quay.harbor.yaml", "port.properties")) {
+            Files.copy(Path.of("../examples").resolve(name), folder.resolve(name));
+        }
+        Files.writeString(
+                changed,
+                Files.readString(Path.of(PORT)).replace("{ factory: \"Clocks#wall\" }", "mock"));
+        String[] codes = {"--code", CLASSES.toString()};
+        Ran.tool(
+                "roster",
+                changed.toString(),
+                codes[0],
+                codes[1],
+                "--format",
+                "json",
+                "--out",
+                after);
+        Ran same = Ran.tool("compare", PORT, before, "--fail-on-difference");
+        assertEquals(0, same.code());
+        assertTrue(
+                same.out().contains("\n\nlive · All 34 needs are answered alike.\n"), same.out());
+        for (Ran ran :
+                List.of(
+                        Ran.tool("compare", before, after, "--fail-on-difference"),
+                        Ran.tool(
+                                "compare",
+                                changed.toString(),
+                                before,
+                                codes[0],
+                                codes[1],
+                                "--fail-on-difference"))) {
+            assertEquals(1, ran.code(), ran.err());
+            assertTrue(
+                    ran.out().contains("winter · All 34 needs are answered alike.\n"), ran.out());
+            assertTrue(ran.out().contains("factory Clocks#wall · shared"), ran.out());
+        }
+        String json = Files.readString(Path.of(before));
+        List<String> unusable =
+                List.of(
+                        "",
+                        "[]",
+                        "{\"a\":1}",
+                        json + "{}",
+                        json.replaceFirst(" : 3", " : 2"),
+                        json.replaceFirst("constructor:0", "nowhere:0"),
+                        json.replaceFirst("\"kind\" : \"real\"", "\"kind\" : \"royal\""));
+        for (String text : unusable) {
+            Files.writeString(Path.of(after), text);
+            Ran ran = Ran.tool("compare", before, after);
+            assertEquals(2, ran.code(), ran.out());
+            assertTrue(ran.err().startsWith("patient-harbor: " + after + ": it "), ran.err());
+        }
+        Random random = new Random(7);
+        for (int i = 0; i < 300; i++) {
+            int from = random.nextInt(json.length() - 50);
+            String damaged =
+                    json.substring(0, from) + json.substring(from + 1 + random.nextInt(40));
+            try {
+                SavedRosters.read(damaged);
+            } catch (IllegalArgumentException told) {
+                assertTrue(told.getMessage().startsWith("it is "), told.getMessage());
+            }
+        }
     }
 }

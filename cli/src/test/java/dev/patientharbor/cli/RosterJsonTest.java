@@ -39,16 +39,20 @@ class RosterJsonTest {
                     "contract",
                     "carrier",
                     "key",
+                    "qualifier",
                     "kind",
                     "implementation",
                     "decorators",
                     "lifetime",
+                    "lifetimeBy",
                     "instance",
                     "origin",
                     "given",
                     "around",
                     "filledBy",
-                    "leftOut");
+                    "leftOut",
+                    "fills",
+                    "fillsWithin");
 
     private static JsonNode roster(String... more) throws IOException {
         List<String> args = new ArrayList<>(List.of("roster", PORT, "--format", "json"));
@@ -109,9 +113,15 @@ class RosterJsonTest {
             throws IOException {
         JsonNode roster = roster();
         assertEquals(
-                List.of("patientHarborRoster", "title", "profiles", "findings", "suppressed"),
+                List.of(
+                        "patientHarborRoster",
+                        "title",
+                        "file",
+                        "profiles",
+                        "findings",
+                        "suppressed"),
                 names(roster));
-        assertEquals(2, roster.get("patientHarborRoster").asInt());
+        assertEquals(3, roster.get("patientHarborRoster").asInt());
         for (JsonNode profile : roster.get("profiles")) {
             assertEquals(
                     List.of(

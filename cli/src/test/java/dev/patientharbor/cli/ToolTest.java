@@ -52,7 +52,7 @@ class ToolTest {
                     roster PORT --profile live                   | 0 | live  34 needs
                     roster PORT --profile live --format tree     | 0 | 1 rota PilotRota: real SeasonPilotRota
                     roster PORT --profile live --wide            | 0 | live  34 needs
-                    roster PORT --profile live --format json     | 0 | "patientHarborRoster" : 2
+                    roster PORT --profile live --format json     | 0 | "patientHarborRoster" : 3
                     roster BROKEN --format coverage              | 1 | in no profile
                     roster BROKEN --format json                  | 1 | "id" : "unmet-need"
                     demo                                         | 0 | The files are in

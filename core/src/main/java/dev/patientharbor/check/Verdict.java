@@ -12,6 +12,7 @@ import dev.patientharbor.finding.Severity;
 import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.names.ClassNames;
 import dev.patientharbor.plan.Roster;
+import dev.patientharbor.plan.RosterSource;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.rosters.AssemblyMaker;
 import dev.patientharbor.rosters.NeedExplainer;
@@ -46,7 +47,7 @@ import java.util.stream.Stream;
  * assertEquals("live", verdict.coverage().slots().get(1).firstReal().orElse("nowhere"));
  * }</pre>
  */
-public final class Verdict {
+public final class Verdict implements RosterSource {
 
     private final List<ResolvedSet> sides;
     private final ResolvedSet set;
@@ -96,6 +97,7 @@ public final class Verdict {
     }
 
     /** Returns the title of the set. */
+    @Override
     public String title() {
         return set.declared().title();
     }
@@ -104,6 +106,7 @@ public final class Verdict {
      * Returns the path of the profile file, as it was given; blank for a set that was declared in
      * Java.
      */
+    @Override
     public String file() {
         return set.declared().at().match(SourcePosition.InFile::path, in -> "", in -> "");
     }
@@ -302,6 +305,15 @@ public final class Verdict {
         return resolved(profile, RosterMaker::roster);
     }
 
+    /** Returns the rosters of all profiles that are shown and not partial, in their order. */
+    public Map<String, Roster> rosters() {
+        Map<String, Roster> rosters = new LinkedHashMap<>();
+        profiles().stream()
+                .filter(profile -> !profile.isPartial())
+                .forEach(profile -> rosters.put(profile.name(), roster(profile.name())));
+        return rosters;
+    }
+
     /**
      * Returns why each need of a profile receives what it does, in the order of its roster.
      *
@@ -429,6 +441,7 @@ public final class Verdict {
      * Returns a class name as people read it: short, unless two classes of the code share the short
      * name.
      */
+    @Override
     public String shortName(String binaryName) {
         RequiredArgument.of(binaryName, "binaryName");
         return names.shortName(binaryName);

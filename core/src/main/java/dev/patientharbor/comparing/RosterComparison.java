@@ -52,6 +52,11 @@ public record RosterComparison(
         return List.copyOf(all);
     }
 
+    /** Returns this comparison with other names for the two sides. */
+    public RosterComparison named(String first, String second) {
+        return new RosterComparison(first, second, changes, same, isEagerChanged);
+    }
+
     /** Returns this comparison with the changes of some kinds alone; others count as the same. */
     public RosterComparison only(ChangeKind... kinds) {
         RequiredArgument.each(kinds, "kinds");

@@ -3,6 +3,8 @@ package dev.patientharbor.finding;
 import dev.patientharbor.texts.RequiredArgument;
 import java.util.Comparator;
 import java.util.function.Function;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 
 /**
  * A place in what the user wrote: in a profile file, in a compiled class, or in Java source that
@@ -36,6 +38,9 @@ public sealed interface SourcePosition extends Comparable<SourcePosition> {
         return ORDER.compare(this, other);
     }
 
+    /** {@code path:line:column}, or {@code file:line}. */
+    Pattern IN_FILE = Pattern.compile("(.+?)(?::(\\d{1,9}))?:(\\d{1,9})", Pattern.DOTALL);
+
     /** Returns the first character of a file; for what concerns the file as a whole. */
     static SourcePosition startOf(String path) {
         RequiredArgument.of(path, "path");
@@ -46,6 +51,22 @@ public sealed interface SourcePosition extends Comparable<SourcePosition> {
     static SourcePosition classNamed(String binaryName) {
         RequiredArgument.of(binaryName, "binaryName");
         return new InClass(binaryName, "");
+    }
+
+    /** Reads a place as {@link #text()} writes it. */
+    static SourcePosition parse(String text) {
+        Matcher inFile = IN_FILE.matcher(RequiredArgument.of(text, "text"));
+        if (inFile.matches()) {
+            String path = inFile.group(1);
+            int last = Integer.parseInt(inFile.group(3));
+            return inFile.group(2) == null
+                    ? new InSource(path, last)
+                    : new InFile(path, Integer.parseInt(inFile.group(2)), last);
+        }
+        int comma = text.indexOf(", ");
+        return comma < 0
+                ? classNamed(text)
+                : new InClass(text.substring(0, comma), text.substring(comma + 2));
     }
 
     /**

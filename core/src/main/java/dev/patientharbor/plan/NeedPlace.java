@@ -32,7 +32,20 @@ public record NeedPlace(Kind kind, String member, int index) implements Comparab
         LOOKUP,
         METHOD,
         STATIC_FIELD,
-        STATIC_METHOD
+        STATIC_METHOD;
+
+        /** The word of programs, such as {@code static-field}. */
+        String word() {
+            return switch (this) {
+                case CONSTRUCTOR -> "constructor";
+                case DECLARED -> "declared";
+                case FIELD -> "field";
+                case LOOKUP -> "lookup";
+                case METHOD -> "method";
+                case STATIC_FIELD -> "static-field";
+                case STATIC_METHOD -> "static-method";
+            };
+        }
     }
 
     public static NeedPlace constructor(int index) {
@@ -82,15 +95,39 @@ public record NeedPlace(Kind kind, String member, int index) implements Comparab
 
     /** The place for programs, counted from 0: {@code constructor:1}, {@code field:gauge}. */
     public String code() {
-        return switch (kind) {
-            case CONSTRUCTOR -> "constructor:" + index;
-            case DECLARED -> "declared:" + member;
-            case FIELD -> "field:" + member;
-            case LOOKUP -> "lookup:" + member + ':' + index;
-            case METHOD -> "method:" + member + ':' + index;
-            case STATIC_FIELD -> "static-field:" + member;
-            case STATIC_METHOD -> "static-method:" + member + ':' + index;
-        };
+        return kind.word()
+                + ':'
+                + switch (kind) {
+                    case CONSTRUCTOR -> index;
+                    case DECLARED, FIELD, STATIC_FIELD -> member;
+                    case LOOKUP, METHOD, STATIC_METHOD -> member + ':' + index;
+                };
+    }
+
+    /**
+     * Reads a place as {@link #code()} writes it.
+     *
+     * @throws IllegalArgumentException if it is none
+     */
+    public static NeedPlace parse(String code) {
+        int colon = RequiredArgument.of(code, "code").indexOf(':');
+        String word = code.substring(0, Math.max(colon, 0));
+        String rest = code.substring(colon + 1);
+        int last = rest.lastIndexOf(':');
+        for (Kind kind : Kind.values()) {
+            if (kind.word().equals(word)) {
+                return switch (kind) {
+                    case CONSTRUCTOR -> new NeedPlace(kind, "", Integer.parseInt(rest));
+                    case DECLARED, FIELD, STATIC_FIELD -> new NeedPlace(kind, rest, 0);
+                    case LOOKUP, METHOD, STATIC_METHOD ->
+                            new NeedPlace(
+                                    kind,
+                                    rest.substring(0, Math.max(last, 0)),
+                                    Integer.parseInt(rest.substring(last + 1)));
+                };
+            }
+        }
+        throw new IllegalArgumentException("it is no place: " + code);
     }
 
     /**

@@ -1,6 +1,5 @@
 package dev.patientharbor.report;
 
-import dev.patientharbor.check.Verdict;
 import dev.patientharbor.comparing.ChangeKind;
 import dev.patientharbor.comparing.RosterComparison;
 import dev.patientharbor.comparing.RowChange;
@@ -8,6 +7,7 @@ import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.RosterRow;
+import dev.patientharbor.plan.RosterSource;
 import dev.patientharbor.terms.Slot;
 import dev.patientharbor.texts.RequiredArgument;
 import java.util.ArrayList;
@@ -26,17 +26,20 @@ public final class ComparisonText {
 
     private final RosterComparison whole;
     private final RosterComparison comparison;
-    private final Verdict before;
-    private final Verdict after;
+    private final RosterSource before;
+    private final RosterSource after;
+    private final boolean isTried;
     private final TextPage page;
 
     private ComparisonText(
             RosterComparison whole,
             Set<ChangeKind> shown,
-            Verdict before,
-            Verdict after,
+            RosterSource before,
+            RosterSource after,
+            boolean isTried,
             TextLayout layout) {
         this.whole = whole;
+        this.isTried = isTried;
         comparison = whole.only(shown.toArray(ChangeKind[]::new));
         this.before = before;
         this.after = after;
@@ -47,16 +50,17 @@ public final class ComparisonText {
      * The text; every line ends with {@code \n}.
      *
      * @param shown the kinds of changes that are shown; others are counted
-     * @param before the verdict of the first roster
-     * @param after the verdict of the second one; the same for two profiles of a file
-     * @param broken what is wrong in the second and was not in the first
+     * @param before where the first roster comes from
+     * @param after where the second one comes from; the same for two profiles of a file
+     * @param broken what is wrong in the second and was not in the first, where a line was only
+     *     tried; empty where both are what they are
      */
     public static String render(
             RosterComparison comparison,
             Set<ChangeKind> shown,
-            Verdict before,
-            Verdict after,
-            List<Finding> broken,
+            RosterSource before,
+            RosterSource after,
+            Optional<List<Finding>> broken,
             TextLayout layout) {
         RequiredArgument.of(comparison, "comparison");
         RequiredArgument.of(shown, "shown");
@@ -64,7 +68,63 @@ public final class ComparisonText {
         RequiredArgument.of(after, "after");
         RequiredArgument.of(broken, "broken");
         RequiredArgument.of(layout, "layout");
-        return new ComparisonText(comparison, shown, before, after, layout).render(broken);
+        return new ComparisonText(comparison, shown, before, after, broken.isPresent(), layout)
+                .render(broken.orElse(List.of()));
+    }
+
+    /**
+     * The text about one profile in two sources; every line ends with {@code \n}.
+     *
+     * @param shown the kinds of changes that are shown; others are counted
+     * @param before where the first roster comes from
+     * @param after where the second one comes from
+     */
+    public static String ofProfile(
+            String profile,
+            RosterComparison comparison,
+            Set<ChangeKind> shown,
+            RosterSource before,
+            RosterSource after,
+            TextLayout layout) {
+        RequiredArgument.of(profile, "profile");
+        RequiredArgument.of(comparison, "comparison");
+        RequiredArgument.of(shown, "shown");
+        RequiredArgument.of(before, "before");
+        RequiredArgument.of(after, "after");
+        RequiredArgument.of(layout, "layout");
+        ComparisonText text = new ComparisonText(comparison, shown, before, after, false, layout);
+        return comparison.isSame() ? text.same(profile) : text.render(profile);
+    }
+
+    /** What says how places are written, once for several profiles. */
+    public static String places(RosterSource before, RosterSource after, TextLayout layout) {
+        RequiredArgument.of(before, "before");
+        RequiredArgument.of(after, "after");
+        TextPage page = new TextPage(RequiredArgument.of(layout, "layout"));
+        page.line(0)
+                .put(
+                        TextTone.QUIET,
+                        before.file().equals(after.file())
+                                ? ":33:7 is a place in " + before.file()
+                                : ":33:7 is a place in "
+                                        + before.file()
+                                        + ", or in "
+                                        + after.file()
+                                        + " for what is told second")
+                .end();
+        return page.toString();
+    }
+
+    private String same(String profile) {
+        return page.line(0).put(TextTone.TITLE, profile).put("· " + count()).end().toString();
+    }
+
+    private String render(String profile) {
+        page.line(0)
+                .put(TextTone.TITLE, profile)
+                .put("· " + comparison.before() + " | " + comparison.after())
+                .end();
+        return content(List.of());
     }
 
     private String render(List<Finding> broken) {
@@ -73,6 +133,10 @@ public final class ComparisonText {
                 .put("· " + comparison.before() + " | " + comparison.after())
                 .end();
         page.line(0).put(TextTone.QUIET, ":33:7 is a place in " + before.file()).end();
+        return content(broken);
+    }
+
+    private String content(List<Finding> broken) {
         Optional<ChangeKind> above = Optional.empty();
         for (List<RowChange> alike : alike()) {
             RowChange change = alike.get(0);
@@ -147,11 +211,11 @@ public final class ComparisonText {
         return groups.values();
     }
 
-    private String text(Verdict verdict, RosterRow row) {
+    private String text(RosterSource source, RosterRow row) {
         return row.answer().elements()
-                + ReportWording.chain(verdict, row.answer())
-                + ReportWording.core(verdict, row.answer())
-                + about(verdict, row.answer());
+                + ReportWording.chain(source, row.answer())
+                + ReportWording.core(source, row.answer())
+                + about(source, row.answer());
     }
 
     private void changes(List<RowChange> alike) {
@@ -199,27 +263,27 @@ public final class ComparisonText {
         return ReportWording.slot(before, slot);
     }
 
-    private void side(Verdict verdict, String name, RosterRow row, int column) {
+    private void side(RosterSource source, String name, RosterRow row, int column) {
         Answer answer = row.answer();
         page.line(4)
                 .put(TextTone.QUIET, name)
                 .tab(Math.max(column, SIDE))
-                .put(ReportWording.chain(verdict, answer))
-                .put(ReportWording.tone(answer.kind()), ReportWording.core(verdict, answer))
-                .put(TextTone.QUIET, about(verdict, answer))
+                .put(ReportWording.chain(source, answer))
+                .put(ReportWording.tone(answer.kind()), ReportWording.core(source, answer))
+                .put(TextTone.QUIET, about(source, answer))
                 .end();
         for (Answer.Element element : answer.elements()) {
             page.line(Math.max(column, SIDE) + 2)
                     .put(element.key().map(key -> "@" + key.written()).orElse("(plain)"))
-                    .put(ReportWording.chain(verdict, element.answer()))
+                    .put(ReportWording.chain(source, element.answer()))
                     .put(
                             ReportWording.tone(element.answer().kind()),
-                            ReportWording.core(verdict, element.answer()))
+                            ReportWording.core(source, element.answer()))
                     .end();
         }
     }
 
-    private String about(Verdict verdict, Answer answer) {
+    private String about(RosterSource source, Answer answer) {
         StringBuilder about = new StringBuilder();
         String given = ReportWording.given(answer);
         about.append(given.isEmpty() ? "" : "· with " + given + ' ');
@@ -231,20 +295,19 @@ public final class ComparisonText {
                 .ifPresent(
                         level ->
                                 about.append("within ")
-                                        .append(verdict.shortName(level))
+                                        .append(source.shortName(level))
                                         .append(' '));
         // Places in a text that was only tried are no places of the file.
-        boolean isTried = before != after && verdict == after;
         answer.origin()
-                .filter(at -> !isTried)
-                .ifPresent(at -> about.append("· ").append(place(at, verdict)));
+                .filter(at -> !isTried || source == before)
+                .ifPresent(at -> about.append("· ").append(place(at, source)));
         return about.toString().strip();
     }
 
-    private static String place(SourcePosition at, Verdict verdict) {
+    private static String place(SourcePosition at, RosterSource source) {
         return at.<String>match(
                 in ->
-                        in.path().equals(verdict.file())
+                        in.path().equals(source.file())
                                 ? ":" + in.line() + ":" + in.column()
                                 : at.text(),
                 in -> "supplies itself",

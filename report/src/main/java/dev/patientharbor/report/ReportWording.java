@@ -1,10 +1,10 @@
 package dev.patientharbor.report;
 
-import dev.patientharbor.check.Verdict;
 import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.AnswerKind;
 import dev.patientharbor.plan.RosterRow;
+import dev.patientharbor.plan.RosterSource;
 import dev.patientharbor.terms.Slot;
 import java.util.List;
 import java.util.Optional;
@@ -23,9 +23,9 @@ final class ReportWording {
     }
 
     /** Who makes or fetches one past the profile. */
-    static String alsoMade(Verdict verdict, List<String> consumers) {
+    static String alsoMade(RosterSource source, List<String> consumers) {
         return "also made by "
-                + classes(verdict, consumers)
+                + classes(source, consumers)
                 + (consumers.size() == 1 ? " itself" : " themselves");
     }
 
@@ -40,47 +40,47 @@ final class ReportWording {
     }
 
     /** Where something is said: in the file of the set by line and column alone. */
-    static String place(Verdict verdict, SourcePosition at) {
+    static String place(RosterSource source, SourcePosition at) {
         return at.<String>match(
                 in ->
-                        in.path().equals(verdict.file())
+                        in.path().equals(source.file())
                                 ? ":" + in.line() + ":" + in.column()
                                 : at.text(),
                 in -> "the class itself",
                 in -> at.text());
     }
 
-    static String slot(Verdict verdict, Slot slot) {
-        return slot.text(verdict::shortName);
+    static String slot(RosterSource source, Slot slot) {
+        return slot.text(source::shortName);
     }
 
     /** A class, or {@code Class#method}. */
-    private static String maker(Verdict verdict, String implementation) {
+    private static String maker(RosterSource source, String implementation) {
         int hash = implementation.indexOf('#');
         return hash < 0
-                ? verdict.shortName(implementation)
-                : verdict.shortName(implementation.substring(0, hash))
+                ? source.shortName(implementation)
+                : source.shortName(implementation.substring(0, hash))
                         + implementation.substring(hash);
     }
 
     /** What is asked for, and what it is wrapped in: {@code WeatherFeed, as List}. */
-    static String asked(Verdict verdict, RosterRow row) {
-        return slot(verdict, row.slot()) + row.carrier().map(key -> ", as " + key).orElse("");
+    static String asked(RosterSource source, RosterRow row) {
+        return slot(source, row.slot()) + row.carrier().map(key -> ", as " + key).orElse("");
     }
 
-    static String classes(Verdict verdict, List<String> binaryNames) {
+    static String classes(RosterSource source, List<String> binaryNames) {
         return binaryNames.stream()
-                .map(verdict::shortName)
+                .map(source::shortName)
                 .sorted()
                 .collect(Collectors.joining(", "));
     }
 
     /** Lists classes by short names, five at most, and how many more there are. */
-    static String someClasses(Verdict verdict, List<String> binaryNames) {
+    static String someClasses(RosterSource source, List<String> binaryNames) {
         if (binaryNames.size() <= MOST) {
-            return classes(verdict, binaryNames);
+            return classes(source, binaryNames);
         }
-        List<String> sorted = binaryNames.stream().map(verdict::shortName).sorted().toList();
+        List<String> sorted = binaryNames.stream().map(source::shortName).sorted().toList();
         return String.join(", ", sorted.subList(0, MOST))
                 + " and "
                 + (binaryNames.size() - MOST)
@@ -91,10 +91,10 @@ final class ReportWording {
      * The decorators in the order in which a call meets them, each with an arrow behind it; empty
      * if none.
      */
-    static String chain(Verdict verdict, Answer answer) {
+    static String chain(RosterSource source, Answer answer) {
         StringBuilder chain = new StringBuilder();
         for (Answer.Around decorator : answer.around()) {
-            chain.append(verdict.shortName(decorator.name()))
+            chain.append(source.shortName(decorator.name()))
                     .append(decorator.given().isEmpty() ? "" : " with " + decorator.given())
                     .append(" → ");
         }
@@ -102,8 +102,8 @@ final class ReportWording {
     }
 
     /** What is at the end of a line, in a word: {@code stub SilentRadioNotice}. */
-    static String behind(Verdict verdict, Answer.Behind behind) {
-        String name = behind.implementation().map(other -> maker(verdict, other)).orElse("");
+    static String behind(RosterSource source, Answer.Behind behind) {
+        String name = behind.implementation().map(other -> maker(source, other)).orElse("");
         return behind.kind() == AnswerKind.FACTORY || name.isEmpty()
                 ? name + (name.isEmpty() ? behind.kind().word() : "")
                 : behind.kind().word() + " " + name;
@@ -116,7 +116,7 @@ final class ReportWording {
     }
 
     /** {@code fake MemoryBerthLedger}, {@code mock}, {@code UNMET}. */
-    static String core(Verdict verdict, Answer answer) {
+    static String core(RosterSource source, Answer answer) {
         if (!answer.isMet()) {
             return "UNMET";
         }
@@ -129,7 +129,7 @@ final class ReportWording {
         if (answer.kind() == AnswerKind.STUB && answer.implementation().isEmpty()) {
             return "stub with canned answers";
         }
-        Optional<String> name = answer.implementation().map(other -> maker(verdict, other));
+        Optional<String> name = answer.implementation().map(other -> maker(source, other));
         return answer.kind().word() + name.map(text -> " " + text).orElse("");
     }
 }

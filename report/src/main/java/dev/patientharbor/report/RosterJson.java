@@ -28,12 +28,13 @@ import java.util.Optional;
 import java.util.SortedMap;
 
 /**
- * Writes the roster for programs, version 2: one JSON object (RFC 8259), described in
+ * Writes the roster for programs, version 3: one JSON object (RFC 8259), described in
  * docs/roster.md.
  */
 public final class RosterJson {
 
-    private static final int VERSION = 2;
+    /** The version that is written. */
+    static final int VERSION = 3;
 
     private final Verdict verdict;
     private final JsonGenerator json;
@@ -74,6 +75,7 @@ public final class RosterJson {
         json.writeStartObject();
         json.writeNumberField("patientHarborRoster", VERSION);
         json.writeStringField("title", verdict.title());
+        json.writeStringField("file", verdict.file());
         json.writeArrayFieldStart("profiles");
         for (ProfileVerdict profile : verdict.profiles()) {
             write(profile);
@@ -162,10 +164,12 @@ public final class RosterJson {
             throws IOException {
         string("carrier", carrier);
         string("key", key.map(Key::text));
+        string("qualifier", key.map(Key::qualifier).filter(name -> !name.isEmpty()));
         json.writeStringField("kind", answer.kind().word());
         string("implementation", answer.implementation());
         strings("decorators", answer.decorators().stream().map(RosterJson::word).toList());
         string("lifetime", answer.lifetime().map(choice -> choice.lifetime().word()));
+        string("lifetimeBy", answer.lifetime().map(choice -> choice.by().words()));
         string("instance", answer.instance());
         string("origin", answer.origin().map(SourcePosition::text));
         json.writeStringField("given", answer.given());
@@ -180,6 +184,8 @@ public final class RosterJson {
         json.writeEndArray();
         string("filledBy", answer.filledBy().map(FillInSource::word));
         strings("leftOut", answer.leftOut());
+        string("fills", answer.fills().map(seat -> seat.slot().text()));
+        string("fillsWithin", answer.fills().flatMap(Answer.Seat::within));
         if (answer.kind() == AnswerKind.COLLECTION) {
             json.writeStringField("collection", label(answer.elements()));
         }
