@@ -3,6 +3,10 @@ package dev.patientharbor.cli;
 import dev.patientharbor.check.Verdict;
 import dev.patientharbor.finding.Severity;
 import dev.patientharbor.profiles.ProfileSet;
+import dev.patientharbor.report.CheckJson;
+import dev.patientharbor.report.CheckMarkdown;
+import dev.patientharbor.report.CheckSarif;
+import dev.patientharbor.report.CheckTestResults;
 import dev.patientharbor.report.CheckText;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.ParseResult;
@@ -12,7 +16,11 @@ final class CheckCommand {
 
     /** The forms of the answer. */
     private enum Format {
-        TEXT
+        TEXT,
+        JSON,
+        SARIF,
+        JUNIT,
+        MARKDOWN
     }
 
     private CheckCommand() {}
@@ -45,6 +53,10 @@ final class CheckCommand {
         output.write(
                 switch (format) {
                     case TEXT -> CheckText.render(verdict, output.layout());
+                    case JSON -> CheckJson.render(verdict);
+                    case SARIF -> CheckSarif.render(verdict);
+                    case JUNIT -> CheckTestResults.render(verdict, failOn);
+                    case MARKDOWN -> CheckMarkdown.render(verdict);
                 });
         return CommandEnding.of(verdict, failOn, console);
     }

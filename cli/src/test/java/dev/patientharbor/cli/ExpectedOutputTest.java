@@ -36,6 +36,10 @@ class ExpectedOutputTest {
                     survey-office.json  | 100 | survey --code ../examples/target/classes --package gullwing.office --format json
                     survey-office.csv   | 100 | survey --code ../examples/target/classes --package gullwing.office --format csv
                     survey-office.md    | 100 | survey --code ../examples/target/classes --package gullwing.office --format markdown
+                    check-port.json     | 80  | check ../examples/port.harbor.yaml --format json
+                    check-port.sarif    | 80  | check ../examples/port.harbor.yaml --format sarif
+                    check-port.xml      | 80  | check ../examples/port.harbor.yaml --format junit --profile live
+                    check-broken.md     | 80  | check ../examples/broken.harbor.yaml --format markdown
                     roster-port.json    | 80  | roster ../examples/port.harbor.yaml --format json
                     roster-broken.json  | 80  | roster ../examples/broken.harbor.yaml --format json --profile gap,orphan,sound
                     """)

@@ -95,13 +95,13 @@ public record NeedPlace(Kind kind, String member, int index) implements Comparab
 
     /** The place for programs, counted from 0: {@code constructor:1}, {@code field:gauge}. */
     public String code() {
-        return kind.word()
-                + ':'
-                + switch (kind) {
-                    case CONSTRUCTOR -> index;
+        String where =
+                switch (kind) {
+                    case CONSTRUCTOR -> String.valueOf(index);
                     case DECLARED, FIELD, STATIC_FIELD -> member;
                     case LOOKUP, METHOD, STATIC_METHOD -> member + ':' + index;
                 };
+        return kind.word() + ':' + where;
     }
 
     /**

@@ -1,7 +1,6 @@
 package dev.patientharbor.report;
 
 import dev.patientharbor.check.ProfileVerdict;
-import dev.patientharbor.check.SuppressedFinding;
 import dev.patientharbor.check.Verdict;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingDetail;
@@ -11,11 +10,8 @@ import dev.patientharbor.terms.Grounds;
 import dev.patientharbor.texts.RequiredArgument;
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.HashMap;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import java.util.StringJoiner;
 
@@ -62,10 +58,13 @@ public final class CheckText {
         }
         int names = widest(verdict.profiles().stream().map(ProfileVerdict::name).toList());
         verdict.profiles().forEach(profile -> line(profile, names + 4));
-        List<Once> causes = causes();
+        List<FindingOnce> causes = FindingOnce.reported(verdict);
         String above = "";
-        for (Once cause : causes) {
-            String heading = heading(cause.profiles());
+        for (FindingOnce cause : causes) {
+            String heading =
+                    cause.profiles().isEmpty()
+                            ? ofNoProfile(cause.finding())
+                            : heading(cause.profiles());
             if (!heading.equals(above)) {
                 page.blank().line(0).put(TextTone.TITLE, heading).end();
                 above = heading;
@@ -74,15 +73,15 @@ public final class CheckText {
             }
             finding(cause.finding());
         }
-        int suppressed = suppressed();
-        page.blank().line(0).put(summary(causes, suppressed)).end();
+        suppressed();
+        page.blank().line(0).put(CheckSummary.of(verdict)).end();
         return page.toString();
     }
 
     private void line(ProfileVerdict profile, int column) {
         TextPage.Line line = page.line(2).put(profile.name()).tab(column);
         if (profile.isPartial()) {
-            String found = counts(profile);
+            String found = CheckSummary.counts(profile);
             line.put(TextTone.QUIET, "partial").tab(column + 12).put(TextTone.BAD, found).end();
             return;
         }
@@ -100,8 +99,8 @@ public final class CheckText {
                             }
                         });
         line.put(kinds.toString()).end();
-        if (!counts(profile).isEmpty()) {
-            page.line(column + 12).put(tone(profile, complete), counts(profile)).end();
+        if (!CheckSummary.counts(profile).isEmpty()) {
+            page.line(column + 12).put(tone(profile, complete), CheckSummary.counts(profile)).end();
         }
     }
 
@@ -113,33 +112,21 @@ public final class CheckText {
     }
 
     /** What is not reported, each once, with the reason why. */
-    private int suppressed() {
-        Map<String, SuppressedFinding> once = new LinkedHashMap<>();
-        Map<String, List<String>> profiles = new HashMap<>();
-        verdict.suppressed()
-                .forEach(suppressed -> once.put(suppressed.finding().identity(), suppressed));
-        for (ProfileVerdict profile : verdict.profiles()) {
-            for (SuppressedFinding one : profile.suppressed()) {
-                once.putIfAbsent(one.finding().identity(), one);
-                profiles.computeIfAbsent(one.finding().identity(), id -> new ArrayList<>())
-                        .add(profile.name());
-            }
-        }
-        if (!once.isEmpty()) {
+    private void suppressed() {
+        List<FindingOnce> all = FindingOnce.suppressed(verdict);
+        if (!all.isEmpty()) {
             page.blank().line(0).put(TextTone.TITLE, "suppressed").end();
         }
-        for (SuppressedFinding one : once.values()) {
+        for (FindingOnce one : all) {
             head(one.finding(), TextTone.QUIET);
-            Grounds grounds = one.by().grounds();
-            List<String> in = profiles.getOrDefault(one.finding().identity(), List.of());
-            if (!in.isEmpty()) {
-                page.labelled(LABEL, "in", TEXT, String.join(", ", in));
+            Grounds grounds = one.by().orElseThrow().grounds();
+            if (!one.profiles().isEmpty()) {
+                page.labelled(LABEL, "in", TEXT, String.join(", ", one.profiles()));
             }
             page.labelled(LABEL, "because", TEXT, grounds.because().orElseThrow());
             grounds.owner().ifPresent(owner -> page.labelled(LABEL, "owner", TEXT, owner));
             grounds.until().ifPresent(day -> page.labelled(LABEL, "until", TEXT, day.toString()));
         }
-        return once.size();
     }
 
     private static TextTone tone(ProfileVerdict profile, boolean complete) {
@@ -155,36 +142,6 @@ public final class CheckText {
                 .match(in -> "the file as a whole", in -> "the code", in -> "the set as a whole");
     }
 
-    /** One cause, and the profiles that meet it. */
-    private record Once(Finding finding, List<String> profiles) {
-        boolean isNote() {
-            return finding.severity() == Severity.NOTE;
-        }
-    }
-
-    private List<Once> causes() {
-        Map<String, Once> causes = new LinkedHashMap<>();
-        verdict.findings()
-                .forEach(
-                        finding ->
-                                causes.put(
-                                        finding.identity(),
-                                        new Once(finding, List.of(ofNoProfile(finding)))));
-        for (ProfileVerdict profile : verdict.profiles()) {
-            for (Finding finding : profile.findings()) {
-                causes.computeIfAbsent(
-                                finding.identity(), id -> new Once(finding, new ArrayList<>()))
-                        .profiles()
-                        .add(profile.name());
-            }
-        }
-        // Those of the same profiles together, in the order in which the first of them comes;
-        // notes after all that is wrong.
-        List<Once> all = new ArrayList<>(together(causes.values(), false));
-        all.addAll(together(causes.values(), true));
-        return all;
-    }
-
     /** The profiles by name; if they are almost all of many, by those that are not among them. */
     private String heading(List<String> profiles) {
         List<String> others = new ArrayList<>();
@@ -198,16 +155,6 @@ public final class CheckText {
             return String.join(", ", profiles);
         }
         return "every profile" + (others.isEmpty() ? "" : " but " + String.join(", ", others));
-    }
-
-    private static List<Once> together(Collection<Once> causes, boolean notes) {
-        Map<List<String>, List<Once>> together = new LinkedHashMap<>();
-        for (Once cause : causes) {
-            if (cause.isNote() == notes) {
-                together.computeIfAbsent(cause.profiles(), same -> new ArrayList<>()).add(cause);
-            }
-        }
-        return together.values().stream().flatMap(List::stream).toList();
     }
 
     private void finding(Finding finding) {
@@ -247,65 +194,6 @@ public final class CheckText {
                 .put(TextTone.QUIET, finding.at().text())
                 .end();
         page.line(LABEL).put(finding.message()).end();
-    }
-
-    private String summary(List<Once> causes, int suppressed) {
-        long incomplete =
-                verdict.profiles().stream()
-                        .filter(verdict -> verdict.complete().filter(whole -> !whole).isPresent())
-                        .count();
-        long checked = verdict.profiles().stream().filter(verdict -> !verdict.isPartial()).count();
-        String findings = counts(causes.stream().map(Once::finding).toList(), suppressed);
-        String profiles =
-                checked == 0
-                        ? "No profile was checked"
-                        : incomplete == 0
-                                ? all(checked) + " complete"
-                                : incomplete
-                                        + " of "
-                                        + ReportWording.count(checked, "profile")
-                                        + (incomplete == 1 ? " is" : " are")
-                                        + " not complete";
-        return profiles + (findings.isEmpty() ? "." : ": " + findings + ".") + built();
-    }
-
-    /** How the build went, if one was asked for. */
-    private String built() {
-        List<Boolean> built =
-                verdict.profiles().stream().flatMap(verdict -> verdict.built().stream()).toList();
-        long whole = built.stream().filter(value -> value).count();
-        return built.isEmpty()
-                ? ""
-                : " Built "
-                        + whole
-                        + " of "
-                        + ReportWording.count(built.size(), "complete profile")
-                        + ".";
-    }
-
-    private static String all(long checked) {
-        return checked == 1
-                ? "The profile is"
-                : checked == 2 ? "Both profiles are" : "All " + checked + " profiles are";
-    }
-
-    private static String counts(ProfileVerdict profile) {
-        return counts(profile.findings(), profile.suppressed().size());
-    }
-
-    private static String counts(List<Finding> findings, int suppressed) {
-        StringJoiner counts = new StringJoiner(", ");
-        for (Severity severity : List.of(Severity.ERROR, Severity.WARNING, Severity.NOTE)) {
-            long number =
-                    findings.stream().filter(finding -> finding.severity() == severity).count();
-            if (number > 0) {
-                counts.add(ReportWording.count(number, severity.word()));
-            }
-        }
-        if (suppressed > 0) {
-            counts.add(suppressed + " suppressed");
-        }
-        return counts.toString();
     }
 
     private static TextTone tone(Severity severity) {

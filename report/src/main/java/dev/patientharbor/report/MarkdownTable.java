@@ -25,4 +25,15 @@ final class MarkdownTable {
     static String cell(String text) {
         return VisibleText.of(text).replaceAll("([\\\\`*_{}\\[\\]<>|#])", "\\\\$1");
     }
+
+    /** Text as a piece of code: nothing in it is markup. */
+    static String code(String text) {
+        String visible = VisibleText.of(text);
+        String fence = "`";
+        while (visible.contains(fence)) {
+            fence += "`";
+        }
+        String pad = visible.startsWith("`") || visible.endsWith("`") ? " " : "";
+        return fence + pad + visible + pad + fence;
+    }
 }
