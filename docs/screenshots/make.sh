@@ -1,6 +1,7 @@
 #!/bin/sh
 # Makes the pictures in this folder again, from the demo data: sh docs/screenshots/make.sh [NAME...]
-# Needs xterm, Xvfb and ImageMagick; on Debian: apt-get install xterm xvfb imagemagick fonts-dejavu
+# Needs xterm, Xvfb, ImageMagick and Chromium; on Debian:
+# apt-get install xterm xvfb imagemagick fonts-dejavu chromium
 set -eu
 cd "$(dirname "$0")/../.."
 ./patient-harbor --version >/dev/null
@@ -23,6 +24,19 @@ shot() {
     echo "docs/screenshots/$name.png"
 }
 
+# A view of the page, in a browser without a window.
+page() {
+    name=$1 file=$2 view=$3
+    case " ${wanted:-$name} " in *" $name "*) ;; *) return 0 ;; esac
+    html=$(mktemp --suffix=.html) profile=$(mktemp -d)
+    ./patient-harbor report "$file" --out "$html" 2>/dev/null || [ $? -eq 1 ]
+    chromium --headless --no-sandbox --disable-gpu --disable-quic --no-first-run --disable-background-networking \
+        --disable-component-update --disable-sync --user-data-dir="$profile" --hide-scrollbars --window-size=1280,800 \
+        --screenshot="docs/screenshots/$name.png" "file://$html#$view" >/dev/null 2>&1
+    rm -rf "$html" "$profile"
+    echo "docs/screenshots/$name.png"
+}
+
 wanted=${*:-}
 shot check 42 'check examples/port.harbor.yaml'
 shot check-broken 42 'check examples/broken.harbor.yaml --profile circle,overdue,held-back'
@@ -36,3 +50,8 @@ shot compare 42 'compare examples/port.harbor.yaml dock-test winter'
 shot survey 42 'survey --code examples/target/classes --package gullwing.office'
 shot first-day 42 'check examples/first-day/office.harbor.yaml'
 shot draft 42 'draft --code examples/target/classes --entry gullwing.office.BookingDesk,gullwing.office.OverdueJob'
+page page-matrix examples/port.harbor.yaml matrix
+page page-graph examples/port.harbor.yaml 'graph/winter?with=live'
+page page-consumer examples/port.harbor.yaml consumer/gullwing.quay.LockKeeper
+page page-findings examples/broken.harbor.yaml findings
+page page-realism examples/port.harbor.yaml realism

@@ -8,6 +8,7 @@ module dev.patientharbor.core {
     exports dev.patientharbor.comparing;
     exports dev.patientharbor.explaining;
     exports dev.patientharbor.finding;
+    exports dev.patientharbor.graph;
     exports dev.patientharbor.plan;
     exports dev.patientharbor.profiles;
     exports dev.patientharbor.survey;

@@ -142,6 +142,25 @@ final class CommandOptions {
         spec.addOption(insideFolder());
         spec.addOption(formats(forms));
         spec.addOption(one(OUT, "FILE", "Write the result there.").build());
+        return help(judging(spec));
+    }
+
+    /**
+     * The options of a command that reads a profile file and writes another one.
+     *
+     * @param file what it writes by default
+     */
+    static CommandSpec writing(String description, String file) {
+        CommandSpec spec = naming(description);
+        spec.addOption(profiles());
+        spec.addOption(code(IN_PLACE));
+        spec.addOption(insideFolder());
+        spec.addOption(one(OUT, "FILE", "Write it there, not to " + file + ".").build());
+        return help(judging(spec));
+    }
+
+    /** What decides how a command that checks ends. */
+    private static CommandSpec judging(CommandSpec spec) {
         spec.addOption(
                 one(FAIL_ON, "SEVERITY", "End with 1 from here on: error, warning or note.")
                         .defaultValue("error")
@@ -149,7 +168,7 @@ final class CommandOptions {
         spec.addOption(
                 one(TODAY, "DATE", "The day that until is compared with; by default this one.")
                         .build());
-        return help(spec);
+        return spec;
     }
 
     static OptionSpec.Builder many(String name, String label, String description) {

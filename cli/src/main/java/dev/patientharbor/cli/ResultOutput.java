@@ -27,19 +27,31 @@ final class ResultOutput {
      * @param set what is read; none of its files is overwritten
      */
     static ResultOutput of(ParseResult parsed, ProfileSet set, Console console) {
-        ResultOutput output = of(parsed, console);
+        return of(parsed, set, console, "");
+    }
+
+    /**
+     * The output that the arguments ask for.
+     *
+     * @param set what is read; none of its files is overwritten
+     * @param byDefault the file where none is named; blank for standard output
+     */
+    static ResultOutput of(ParseResult parsed, ProfileSet set, Console console, String byDefault) {
+        String named = CommandOptions.out(parsed);
+        ResultOutput output = to(named.isEmpty() ? byDefault : named, console);
         if (output.file.filter(set::isReadFrom).isPresent()) {
             throw new UnusableException(
-                    "--out names "
-                            + CommandOptions.out(parsed)
-                            + ", which is read here; write to another file");
+                    "--out names " + named + ", which is read here; write to another file");
         }
         return output;
     }
 
     /** The output that the arguments ask for, where nothing is read. */
     static ResultOutput of(ParseResult parsed, Console console) {
-        String given = CommandOptions.out(parsed);
+        return to(CommandOptions.out(parsed), console);
+    }
+
+    private static ResultOutput to(String given, Console console) {
         return new ResultOutput(
                 given.isEmpty() ? Optional.empty() : Optional.of(path(given)), console);
     }

@@ -1,18 +1,24 @@
 package dev.patientharbor.cli;
 
+import dev.patientharbor.check.ProfileVerdict;
 import dev.patientharbor.check.Verdict;
 import dev.patientharbor.comparing.RosterFilter;
 import dev.patientharbor.finding.Severity;
+import dev.patientharbor.graph.ObjectGraph;
+import dev.patientharbor.page.GraphSvg;
 import dev.patientharbor.profiles.ProfileSet;
 import dev.patientharbor.report.CoverageText;
 import dev.patientharbor.report.MatrixMarkdown;
 import dev.patientharbor.report.MatrixText;
 import dev.patientharbor.report.RosterCsv;
+import dev.patientharbor.report.RosterDot;
 import dev.patientharbor.report.RosterJson;
+import dev.patientharbor.report.RosterMermaid;
 import dev.patientharbor.report.RosterText;
 import dev.patientharbor.report.RosterTree;
 import dev.patientharbor.report.TextLayout;
 import dev.patientharbor.report.TouchesText;
+import java.util.List;
 import java.util.Locale;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.ParseResult;
@@ -28,20 +34,23 @@ final class RosterCommand {
         MATRIX,
         JSON,
         CSV,
-        MARKDOWN;
+        MARKDOWN,
+        DOT,
+        MERMAID,
+        SVG;
 
         /** Whether people read it at a terminal, so that more may stand below it. */
         boolean isForPeople() {
             return switch (this) {
                 case TEXT, TREE, COVERAGE, MATRIX -> true;
-                case JSON, CSV, MARKDOWN -> false;
+                case JSON, CSV, MARKDOWN, DOT, MERMAID, SVG -> false;
             };
         }
 
         boolean canBeFiltered() {
             return switch (this) {
                 case TEXT, MATRIX, CSV, MARKDOWN -> true;
-                case TREE, COVERAGE, JSON -> false;
+                case TREE, COVERAGE, JSON, DOT, MERMAID, SVG -> false;
             };
         }
 
@@ -78,6 +87,9 @@ final class RosterCommand {
         String text =
                 switch (format) {
                     case MATRIX -> MatrixText.render(verdict, filter, tables);
+                    case DOT -> RosterDot.render(verdict, graph(verdict));
+                    case MERMAID -> RosterMermaid.render(verdict, graph(verdict));
+                    case SVG -> GraphSvg.render(verdict, graph(verdict));
                     case CSV -> RosterCsv.render(verdict, filter);
                     case MARKDOWN -> MatrixMarkdown.render(verdict, filter);
                     case JSON ->
@@ -100,6 +112,21 @@ final class RosterCommand {
             console.notify(CommandEnding.THERE_ARE_FINDINGS);
         }
         return ending;
+    }
+
+    /** The graph of the only profile that is shown. */
+    private static ObjectGraph graph(Verdict verdict) {
+        List<String> names =
+                verdict.profiles().stream()
+                        .filter(profile -> !profile.isPartial())
+                        .map(ProfileVerdict::name)
+                        .toList();
+        if (names.size() != 1) {
+            throw new UnusableException(
+                    "a graph is of one profile: write --profile and one of "
+                            + String.join(", ", names));
+        }
+        return ObjectGraph.of(verdict.roster(names.get(0)));
     }
 
     private static RosterFilter filter(ParseResult parsed, Format format) {

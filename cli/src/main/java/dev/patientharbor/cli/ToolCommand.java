@@ -11,6 +11,7 @@ enum ToolCommand {
     ROSTER("roster"),
     EXPLAIN("explain"),
     COMPARE("compare"),
+    REPORT("report"),
     SURVEY("survey"),
     DRAFT("draft"),
     DEMO("demo");
@@ -39,6 +40,7 @@ enum ToolCommand {
                     case ROSTER -> RosterCommand.spec();
                     case EXPLAIN -> ExplainCommand.spec();
                     case COMPARE -> CompareCommand.spec();
+                    case REPORT -> ReportCommand.spec();
                     case SURVEY -> SurveyCommand.spec();
                     case DRAFT -> DraftCommand.spec();
                     case DEMO -> DemoCommand.spec();
@@ -53,6 +55,7 @@ enum ToolCommand {
             case ROSTER -> RosterCommand.run(parsed, console);
             case EXPLAIN -> ExplainCommand.run(parsed, console);
             case COMPARE -> CompareCommand.run(parsed, console);
+            case REPORT -> ReportCommand.run(parsed, console);
             case SURVEY -> SurveyCommand.run(parsed, console);
             case DRAFT -> DraftCommand.run(parsed, console);
             case DEMO -> DemoCommand.run(console);

@@ -12,6 +12,7 @@ import java.util.TreeMap;
 import java.util.jar.JarEntry;
 import java.util.jar.JarFile;
 import java.util.jar.JarOutputStream;
+import org.objectweb.asm.Opcodes;
 
 /**
  * Copies a jar so that it starts sooner: each lambda becomes a class of its own.
@@ -39,7 +40,7 @@ public final class StartJar {
         Map<String, byte[]> written = new TreeMap<>();
         files.forEach(
                 (name, bytes) -> {
-                    if (name.endsWith(".class")) {
+                    if (name.endsWith(".class") && hasNests(bytes)) {
                         LambdaRewrite rewrite = LambdaRewrite.of(bytes);
                         written.put(name, rewrite.bytes());
                         written.putAll(rewrite.added());
@@ -66,6 +67,14 @@ public final class StartJar {
                 jar.write(file.getValue());
             }
         }
+    }
+
+    /**
+     * Whether a class may have others in its nest, which see its private members: since Java 11.
+     */
+    private static boolean hasNests(byte[] bytes) {
+        int version = (bytes[6] & 0xFF) << 8 | bytes[7] & 0xFF;
+        return version >= Opcodes.V11;
     }
 
     private static Map<String, byte[]> read(Path path) throws IOException {

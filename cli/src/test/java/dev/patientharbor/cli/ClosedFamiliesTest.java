@@ -219,7 +219,7 @@ class ClosedFamiliesTest {
     private static Map<String, String> sources() throws IOException {
         Map<String, String> sources = new TreeMap<>();
         for (String module :
-                List.of("core", "notation", "rig", "mockito", "junit", "report", "cli")) {
+                List.of("core", "notation", "rig", "mockito", "junit", "report", "page", "cli")) {
             Path folder = ROOT.resolve(module).resolve("src/main/java");
             try (Stream<Path> files = Files.walk(folder)) {
                 for (Path file : files.filter(path -> path.toString().endsWith(".java")).toList()) {

@@ -56,6 +56,7 @@ class DependenciesTest {
             check: assembly code explaining finding inherited model names needs plan resolve rosters \
             rules ruling terms texts wiring
             comparing: plan terms texts
+            graph: plan terms texts
             explaining: finding plan terms texts
             tracing: bodies code org.objectweb.asm survey
             drafting: bodies code model names needs plan survey terms tracing types
@@ -72,10 +73,11 @@ class DependenciesTest {
             survey terms texts
             start: org.objectweb.asm
             report: check com.fasterxml.jackson comparing de.siegmar.fastcsv explaining finding \
-            plan survey terms \
-            texts
-            cli: check comparing explaining files finding notation picocli plan profiles report \
-            rig survey terms texts
+            graph javax.xml.stream plan survey terms texts
+            page: check com.fasterxml.jackson com.samskivert graph javax.xml.stream \
+            org.eclipse.elk org.eclipse.emf.common.util plan report terms texts
+            cli: check comparing explaining files finding graph notation page picocli plan \
+            profiles report rig survey terms texts
             """;
 
     @Test
@@ -107,7 +109,7 @@ class DependenciesTest {
     private static Map<String, Set<String>> uses() {
         StringBuilder out = new StringBuilder();
         for (String module :
-                List.of("core", "notation", "rig", "mockito", "junit", "report", "cli")) {
+                List.of("core", "notation", "rig", "mockito", "junit", "report", "page", "cli")) {
             out.append(jdeps(Path.of("..", module, "target", "classes")));
         }
         Map<String, Set<String>> uses = new TreeMap<>();
@@ -162,6 +164,8 @@ class DependenciesTest {
                         "org.objectweb.asm",
                         "org.snakeyaml",
                         "de.siegmar.fastcsv",
+                        "com.samskivert",
+                        "org.eclipse.elk",
                         "com.fasterxml.jackson",
                         "org.mockito",
                         "org.junit",

@@ -90,7 +90,7 @@ final class PublicApi {
     private static List<Path> walk(String name) {
         List<Path> found = new ArrayList<>();
         for (String module :
-                List.of("core", "notation", "report", "rig", "mockito", "junit", "cli")) {
+                List.of("core", "notation", "report", "page", "rig", "mockito", "junit", "cli")) {
             Path sources = Path.of("..", module, "src", "main");
             try (Stream<Path> files = Files.walk(sources)) {
                 files.filter(file -> file.endsWith(name)).sorted().forEach(found::add);

@@ -7,6 +7,7 @@ import dev.patientharbor.finding.Severity;
 import dev.patientharbor.plan.RosterRow;
 import dev.patientharbor.terms.Slot;
 import dev.patientharbor.texts.RequiredArgument;
+import dev.patientharbor.texts.XmlCharacters;
 import java.io.StringWriter;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;

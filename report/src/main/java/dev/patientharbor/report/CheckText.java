@@ -3,7 +3,6 @@ package dev.patientharbor.report;
 import dev.patientharbor.check.ProfileVerdict;
 import dev.patientharbor.check.Verdict;
 import dev.patientharbor.finding.Finding;
-import dev.patientharbor.finding.FindingDetail;
 import dev.patientharbor.finding.Severity;
 import dev.patientharbor.plan.AnswerKind;
 import dev.patientharbor.terms.Grounds;
@@ -163,27 +162,8 @@ public final class CheckText {
         if (severity == Severity.NOTE) {
             return; // nothing is wrong: in a word is enough
         }
-        List<String> consumers = finding.consumers();
-        List<FindingDetail> details = new ArrayList<>();
-        if (consumers.size() > 1) {
-            details.add(
-                    new FindingDetail(
-                            "asked by", List.of(ReportWording.someClasses(verdict, consumers))));
-        }
-        if (!finding.entries().isEmpty() && !finding.entries().equals(consumers)) {
-            details.add(
-                    new FindingDetail(
-                            "not whole",
-                            List.of(ReportWording.someClasses(verdict, finding.entries()))));
-        }
-        for (FindingDetail detail : finding.details()) {
-            if (detail.label().equals("write") || detail.label().equals("do")) {
-                details.forEach(shown -> page.labelled(LABEL, shown.label(), TEXT, shown.lines()));
-                details.clear();
-            }
-            page.labelled(LABEL, detail.label(), TEXT, detail.lines());
-        }
-        details.forEach(detail -> page.labelled(LABEL, detail.label(), TEXT, detail.lines()));
+        FindingMessage.facts(verdict, finding)
+                .forEach(fact -> page.labelled(LABEL, fact.label(), TEXT, fact.lines()));
     }
 
     private void head(Finding finding, TextTone tone) {

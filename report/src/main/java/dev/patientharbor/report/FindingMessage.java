@@ -3,6 +3,7 @@ package dev.patientharbor.report;
 import dev.patientharbor.check.Verdict;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingDetail;
+import java.util.ArrayList;
 import java.util.List;
 
 /** A whole finding as plain lines, where no page is laid out: message, facts, what to do. */
@@ -12,19 +13,33 @@ final class FindingMessage {
 
     static String of(Verdict verdict, Finding finding) {
         StringBuilder text = new StringBuilder(finding.message());
-        if (finding.consumers().size() > 1) {
-            add(text, "asked by", List.of(ReportWording.someClasses(verdict, finding.consumers())));
-        }
-        if (!finding.entries().isEmpty() && !finding.entries().equals(finding.consumers())) {
-            add(text, "not whole", List.of(ReportWording.someClasses(verdict, finding.entries())));
-        }
-        for (FindingDetail detail : finding.details()) {
-            add(text, detail.label(), detail.lines());
-        }
+        facts(verdict, finding)
+                .forEach(
+                        fact ->
+                                text.append('\n')
+                                        .append(fact.label())
+                                        .append(": ")
+                                        .append(String.join("\n  ", fact.lines())));
         return text.toString();
     }
 
-    private static void add(StringBuilder text, String label, List<String> lines) {
-        text.append('\n').append(label).append(": ").append(String.join("\n  ", lines));
+    /** Whom it touches, before what is to be done; then all else in its order. */
+    static List<FindingDetail> facts(Verdict verdict, Finding finding) {
+        List<FindingDetail> facts = new ArrayList<>(finding.details());
+        int place = 0;
+        while (place < facts.size() && !FindingRemedy.is(facts.get(place))) {
+            place++;
+        }
+        if (!finding.entries().isEmpty() && !finding.entries().equals(finding.consumers())) {
+            facts.add(place, classes(verdict, "not whole", finding.entries()));
+        }
+        if (finding.consumers().size() > 1) {
+            facts.add(place, classes(verdict, "asked by", finding.consumers()));
+        }
+        return facts;
+    }
+
+    private static FindingDetail classes(Verdict verdict, String label, List<String> names) {
+        return new FindingDetail(label, List.of(ReportWording.someClasses(verdict, names)));
     }
 }

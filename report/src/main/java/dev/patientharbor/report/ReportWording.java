@@ -7,7 +7,6 @@ import dev.patientharbor.plan.RosterRow;
 import dev.patientharbor.plan.RosterSource;
 import dev.patientharbor.terms.Slot;
 import java.util.List;
-import java.util.Optional;
 import java.util.stream.Collectors;
 
 /** The phrases that several outputs share; class names short, unless two would look the same. */
@@ -16,6 +15,7 @@ final class ReportWording {
     private ReportWording() {}
 
     private static final int MOST = 5;
+    private static final String CANNED = "canned answers";
 
     /** {@code 1 need}, {@code 2 needs}. */
     static String count(long number, String one) {
@@ -126,10 +126,17 @@ final class ReportWording {
         if (answer.kind() == AnswerKind.ABSENT) {
             return "absent, by permission";
         }
-        if (answer.kind() == AnswerKind.STUB && answer.implementation().isEmpty()) {
-            return "stub with canned answers";
-        }
-        Optional<String> name = answer.implementation().map(other -> maker(source, other));
-        return answer.kind().word() + name.map(text -> " " + text).orElse("");
+        String name = name(source, answer);
+        return name.equals(CANNED)
+                ? answer.kind().word() + " with " + CANNED
+                : (answer.kind().word() + ' ' + name).strip();
+    }
+
+    /** The class or factory of the core; {@code canned answers}; blank where the kind says all. */
+    static String name(RosterSource source, Answer answer) {
+        boolean isCanned = answer.kind() == AnswerKind.STUB && answer.implementation().isEmpty();
+        return isCanned
+                ? CANNED
+                : answer.implementation().map(other -> maker(source, other)).orElse("");
     }
 }

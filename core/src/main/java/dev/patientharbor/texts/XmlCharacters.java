@@ -1,12 +1,13 @@
-package dev.patientharbor.report;
+package dev.patientharbor.texts;
 
 /** Text for XML 1.0, which has no sign for some characters, escaped or not. */
-final class XmlCharacters {
+public final class XmlCharacters {
 
     private XmlCharacters() {}
 
     /** The text; what XML cannot have stands as its number: {@code U+0007}. */
-    static String of(String text) {
+    public static String of(String text) {
+        RequiredArgument.of(text, "text");
         StringBuilder safe = new StringBuilder();
         text.codePoints()
                 .forEach(

@@ -1,0 +1,74 @@
+package dev.patientharbor.page;
+
+import com.fasterxml.jackson.core.JsonFactory;
+import com.fasterxml.jackson.core.JsonGenerator;
+import dev.patientharbor.check.ProfileVerdict;
+import dev.patientharbor.check.Verdict;
+import dev.patientharbor.plan.AnswerKind;
+import dev.patientharbor.plan.Roster;
+import java.io.IOException;
+import java.io.StringWriter;
+import java.io.UncheckedIOException;
+import java.util.List;
+import java.util.Map;
+
+/** What the page shows, as one JSON object: short keys, and what profiles share once. */
+final class PageData {
+
+    private final Verdict verdict;
+    private final JsonGenerator json;
+    private final List<ProfileVerdict> profiles;
+    private final Map<String, Roster> rosters;
+
+    private PageData(Verdict verdict, JsonGenerator json) {
+        this.verdict = verdict;
+        this.json = json;
+        profiles = verdict.profiles().stream().filter(profile -> !profile.isPartial()).toList();
+        rosters = verdict.rosters();
+    }
+
+    /** The object; nothing in it is markup. */
+    static String json(Verdict verdict) {
+        StringWriter text = new StringWriter();
+        JsonFactory factory = new JsonFactory().setCharacterEscapes(new MarkupEscaped());
+        try (JsonGenerator json = factory.createGenerator(text)) {
+            new PageData(verdict, json).write();
+        } catch (IOException impossible) {
+            throw new UncheckedIOException("text in memory cannot fail", impossible);
+        }
+        return text.toString();
+    }
+
+    private void write() throws IOException {
+        json.writeStartObject();
+        json.writeStringField("title", verdict.title());
+        json.writeStringField("file", verdict.file());
+        json.writeStringField("summary", PageFindings.summary(verdict));
+        json.writeArrayFieldStart("profiles");
+        for (ProfileVerdict profile : profiles) {
+            write(profile);
+        }
+        json.writeEndArray();
+        new PageRows(verdict, List.copyOf(rosters.values()), json).write();
+        new PageFindings(verdict, json).write();
+        new PageRealism(verdict, json).write();
+        new PageGraphs(verdict, List.copyOf(rosters.values()), json).write();
+        json.writeEndObject();
+    }
+
+    private void write(ProfileVerdict profile) throws IOException {
+        json.writeStartObject();
+        json.writeStringField("name", profile.name());
+        json.writeStringField("parents", String.join(", ", profile.parents()));
+        json.writeBooleanField("complete", profile.complete().orElse(false));
+        json.writeStringField("print", rosters.get(profile.name()).fingerprint());
+        json.writeNumberField("needs", profile.needs());
+        json.writeNumberField("met", profile.met());
+        json.writeObjectFieldStart("kinds");
+        for (Map.Entry<AnswerKind, Integer> each : profile.answers().entrySet()) {
+            json.writeNumberField(each.getKey().word(), each.getValue());
+        }
+        json.writeEndObject();
+        json.writeEndObject();
+    }
+}
