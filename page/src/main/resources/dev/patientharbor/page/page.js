@@ -637,7 +637,7 @@
 
   /** Lines to write; where to is said behind them, and is not copied. */
   function write(lines) {
-    const parts = lines.map((text) => text.match(/^(.*?\S)\s{2,}(under .*)$/) || [text, text, ""]);
+    const parts = lines.map((text) => text.match(/^(.*?\S) {4,}(\S.*)$/) || [text, text, ""]);
     const button = make("button", {
       type: "button", onclick: () => {
         const done = () => {
