@@ -28,6 +28,7 @@ final class DemoCommand {
         String classes = examples.resolve("target/classes").toString();
         String sides = examples.resolve("sides.harbor.yaml").toString();
         String broken = examples.resolve("broken.harbor.yaml").toString();
+        String page = examples.resolve("target/port.html").toString();
         List<Step> steps =
                 List.of(
                         new Step(
@@ -54,6 +55,10 @@ final class DemoCommand {
                                 ExitCode.CLEAN,
                                 List.of("explain", port, "CraneShed.gauge", "--profile", "winter")),
                         new Step(
+                                "What does winter say itself, and what does each line decide?",
+                                ExitCode.CLEAN,
+                                List.of("explain", port, "winter")),
+                        new Step(
                                 "What would change, and break, if the gauge of the real day were a"
                                         + " mock?",
                                 ExitCode.CLEAN,
@@ -66,6 +71,14 @@ final class DemoCommand {
                                 "How real is each of them, and where is the real thing met first?",
                                 ExitCode.CLEAN,
                                 List.of("roster", port, "--format", "coverage")),
+                        new Step(
+                                "And all of that as a page to look around in?",
+                                ExitCode.CLEAN,
+                                List.of("report", port, "--out", page)),
+                        new Step(
+                                "What do I put into the comment of a review?",
+                                ExitCode.CLEAN,
+                                List.of("check", port, "--format", "markdown")),
                         new Step(
                                 "Is each side whole by itself, aboard and ashore?",
                                 ExitCode.CLEAN,
@@ -105,7 +118,13 @@ final class DemoCommand {
                         "the demo's " + step.args() + " ended with " + ended);
             }
         }
-        console.out().println("The files are in " + examples + "; change a line and check again.");
+        console.out()
+                .println(
+                        "The files are in "
+                                + examples
+                                + "; change a line and check again. Open "
+                                + page
+                                + " in a browser.");
         return ExitCode.CLEAN;
     }
 

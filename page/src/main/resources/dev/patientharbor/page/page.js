@@ -47,7 +47,7 @@
     const decoded = (text) => {
       try {
         return decodeURIComponent(text);
-      } catch (malformed) {
+      } catch {
         return text;
       }
     };
@@ -168,9 +168,9 @@
         if (state.kind && !columns.some((i) => row.a[i] >= 0 && data.answers[row.a[i]].k === state.kind)) {
           return false;
         }
-        const head = (row.c + " " + row.full + " " + row.n + " " + row.slot + " " + row.as).toLowerCase();
+        const who = (row.c + " " + row.full + " " + row.n + " " + row.slot + " " + row.as).toLowerCase();
         return words.every((word) =>
-          head.includes(word) || columns.some((i) => row.a[i] >= 0 && answersText[row.a[i]].includes(word)));
+          who.includes(word) || columns.some((i) => row.a[i] >= 0 && answersText[row.a[i]].includes(word)));
       }).map((row) => ({ row, who: [row] }));
       if (state.fold) {
         const groups = new Map();
@@ -316,15 +316,15 @@
       return;
     }
     const list = make("ul", { class: "list" });
-    const show = (text) => list.replaceChildren(...consumers
+    const find = (text) => list.replaceChildren(...consumers
       .filter(([name]) => name.toLowerCase().includes(text.toLowerCase()))
       .map(([name, short]) => make("li", null,
         make("a", { href: link(["consumer", name]), "aria-current": name === chosen[0] ? "page" : null }, short))));
-    show("");
+    find("");
     main.append(make("div", { class: "two" },
       make("div", null,
         make("div", { class: "tools" }, make("label", { class: "wide" }, "Find",
-          make("input", { type: "search", placeholder: "consumer", oninput: (event) => show(event.target.value) }))),
+          make("input", { type: "search", placeholder: "consumer", oninput: (event) => find(event.target.value) }))),
         list),
       make("section", { "aria-labelledby": "who" },
         make("h2", { id: "who", style: "margin-top:0" }, chosen[1]),
@@ -607,11 +607,11 @@
         main.append(make("h2", null, heading));
         above = heading;
       }
-      main.append(show(finding, parts[0]));
+      main.append(article(finding, parts[0]));
     }
     if (suppressed.length) {
       main.append(make("h2", null, "Suppressed"));
-      main.append(...suppressed.map((finding) => show(finding, parts[0])));
+      main.append(...suppressed.map((finding) => article(finding, parts[0])));
     }
     const asked = main.querySelector(".asked");
     if (asked) {
@@ -619,7 +619,7 @@
     }
   }
 
-  function show(finding, asked) {
+  function article(finding, asked) {
     return make("article", { class: "finding " + finding.sev + (finding.id === asked ? " asked" : "") },
       make("div", { class: "head" },
         make("span", { class: "sev-" + finding.sev }, finding.sev),
