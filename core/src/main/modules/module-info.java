@@ -4,6 +4,7 @@ module dev.patientharbor.core {
     requires org.objectweb.asm.tree;
     requires org.objectweb.asm.tree.analysis;
 
+    exports dev.patientharbor.accepting;
     exports dev.patientharbor.check;
     exports dev.patientharbor.comparing;
     exports dev.patientharbor.explaining;

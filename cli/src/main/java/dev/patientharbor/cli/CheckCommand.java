@@ -1,6 +1,8 @@
 package dev.patientharbor.cli;
 
+import dev.patientharbor.accepting.AcceptedRoster;
 import dev.patientharbor.check.Verdict;
+import dev.patientharbor.files.FilePaths;
 import dev.patientharbor.finding.Severity;
 import dev.patientharbor.profiles.ProfileSet;
 import dev.patientharbor.report.CheckJson;
@@ -8,6 +10,11 @@ import dev.patientharbor.report.CheckMarkdown;
 import dev.patientharbor.report.CheckSarif;
 import dev.patientharbor.report.CheckTestResults;
 import dev.patientharbor.report.CheckText;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
+import java.nio.file.Path;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.ParseResult;
 
@@ -30,6 +37,7 @@ final class CheckCommand {
                         "Reports whether every profile is complete, and every mistake with its"
                                 + " reason.",
                         Format.values())
+                .addOption(CommandOptions.against())
                 .addOption(CommandOptions.build())
                 .addOption(CommandOptions.timeLimit());
     }
@@ -50,6 +58,10 @@ final class CheckCommand {
                                     console)
                             .of(verdict, CommandOptions.today(parsed));
         }
+        String against = CommandOptions.against(parsed);
+        if (!against.isEmpty()) {
+            verdict = verdict.against(accepted(against), CommandOptions.today(parsed));
+        }
         output.write(
                 switch (format) {
                     case TEXT -> CheckText.render(verdict, output.layout());
@@ -59,5 +71,22 @@ final class CheckCommand {
                     case MARKDOWN -> CheckMarkdown.render(verdict);
                 });
         return CommandEnding.of(verdict, failOn, console);
+    }
+
+    private static AcceptedRoster accepted(String given) {
+        try {
+            return AcceptedRoster.parse(
+                    Files.readString(FilePaths.resolve(Path.of(""), given)), given);
+        } catch (NoSuchFileException missing) {
+            throw new UnusableException(
+                    "there is no "
+                            + given
+                            + "; write it with: patient-harbor accept --out "
+                            + given);
+        } catch (IOException fault) {
+            throw new UncheckedIOException("cannot read " + given, fault);
+        } catch (IllegalArgumentException unusable) {
+            throw new UnusableException(unusable.getMessage());
+        }
     }
 }

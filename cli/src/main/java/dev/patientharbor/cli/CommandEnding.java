@@ -8,7 +8,7 @@ import dev.patientharbor.finding.Severity;
 final class CommandEnding {
 
     /** Where to look for them. */
-    static final String THERE_ARE_FINDINGS =
+    private static final String THERE_ARE_FINDINGS =
             "there are findings: patient-harbor check reports them";
 
     private CommandEnding() {}
@@ -29,6 +29,17 @@ final class CommandEnding {
                             + fault.cause());
         }
         return ExitCode.OUR_FAULT;
+    }
+
+    /**
+     * The exit code for a verdict of which the answer tells no findings: it says where they are.
+     */
+    static int afterOther(Verdict verdict, Severity failOn, Console console) {
+        int ending = of(verdict, failOn, console);
+        if (ending == ExitCode.FINDINGS) {
+            console.notify(THERE_ARE_FINDINGS);
+        }
+        return ending;
     }
 
     /** Says that an answer is one about a file in which something is wrong. */

@@ -26,6 +26,7 @@ final class CommandOptions {
     private static final String FAIL_ON = "--fail-on";
     private static final String TODAY = "--today";
     private static final String TIME_LIMIT = "--time-limit";
+    private static final String AGAINST = "--against";
     private static final String BUILD = "--build";
     private static final String ALL_CODE = "--all-code";
     private static final String SECTION = "--section";
@@ -187,6 +188,21 @@ final class CommandOptions {
                 .arity("1")
                 .type(String.class)
                 .description(description);
+    }
+
+    /** Of check: the roster that was accepted. */
+    static OptionSpec against() {
+        return one(
+                        AGAINST,
+                        "FILE",
+                        "Report every answer that is not as it stands in this file, which accept"
+                                + " has written.")
+                .build();
+    }
+
+    /** The file of the accepted roster; blank if nobody asks. */
+    static String against(ParseResult parsed) {
+        return parsed.matchedOptionValue(AGAINST, "");
     }
 
     /** Of check: whether every profile is really built. */

@@ -27,10 +27,6 @@ final class ReportCommand {
         ResultOutput output = ResultOutput.of(parsed, set, console, FILE);
         Verdict verdict = CheckRun.verdict(set, parsed);
         output.write(ReportPage.render(verdict));
-        int ending = CommandEnding.of(verdict, failOn, console);
-        if (ending == ExitCode.FINDINGS) {
-            console.notify(CommandEnding.THERE_ARE_FINDINGS);
-        }
-        return ending;
+        return CommandEnding.afterOther(verdict, failOn, console);
     }
 }

@@ -107,11 +107,7 @@ final class RosterCommand {
             text += TouchesText.render(verdict, set.touches(), layout);
         }
         output.write(text);
-        int ending = CommandEnding.of(verdict, failOn, console);
-        if (ending == ExitCode.FINDINGS) {
-            console.notify(CommandEnding.THERE_ARE_FINDINGS);
-        }
-        return ending;
+        return CommandEnding.afterOther(verdict, failOn, console);
     }
 
     /** The graph of the only profile that is shown. */

@@ -12,6 +12,7 @@ enum ToolCommand {
     EXPLAIN("explain"),
     COMPARE("compare"),
     REPORT("report"),
+    ACCEPT("accept"),
     SURVEY("survey"),
     DRAFT("draft"),
     DEMO("demo");
@@ -41,6 +42,7 @@ enum ToolCommand {
                     case EXPLAIN -> ExplainCommand.spec();
                     case COMPARE -> CompareCommand.spec();
                     case REPORT -> ReportCommand.spec();
+                    case ACCEPT -> AcceptCommand.spec();
                     case SURVEY -> SurveyCommand.spec();
                     case DRAFT -> DraftCommand.spec();
                     case DEMO -> DemoCommand.spec();
@@ -56,6 +58,7 @@ enum ToolCommand {
             case EXPLAIN -> ExplainCommand.run(parsed, console);
             case COMPARE -> CompareCommand.run(parsed, console);
             case REPORT -> ReportCommand.run(parsed, console);
+            case ACCEPT -> AcceptCommand.run(parsed, console);
             case SURVEY -> SurveyCommand.run(parsed, console);
             case DRAFT -> DraftCommand.run(parsed, console);
             case DEMO -> DemoCommand.run(console);

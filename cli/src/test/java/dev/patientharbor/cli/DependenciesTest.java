@@ -53,7 +53,8 @@ class DependenciesTest {
             types wiring
             rules: code declared finding inherited model names needs plan resolve ruling survey \
             surveying terms texts types values wiring
-            check: assembly code explaining finding inherited model names needs plan resolve rosters \
+            accepting: finding plan terms texts
+            check: accepting assembly code explaining finding inherited model names needs plan resolve rosters \
             rules ruling terms texts wiring
             comparing: plan terms texts
             graph: plan terms texts
@@ -68,7 +69,7 @@ class DependenciesTest {
             rig: assembly behaviours finding live model plan profiles standins terms texts \
             types
             mockito: org.mockito standins
-            junit: check finding notation org.junit plan profiles rig terms texts
+            junit: accepting check finding notation org.junit plan profiles rig terms texts
             notation: check code drafting files finding model org.snakeyaml plan profiles \
             survey terms texts
             start: org.objectweb.asm
@@ -76,7 +77,7 @@ class DependenciesTest {
             graph javax.xml.stream plan survey terms texts
             page: check com.fasterxml.jackson com.samskivert graph javax.xml.stream \
             org.eclipse.elk org.eclipse.emf.common.util plan report terms texts
-            cli: check comparing explaining files finding graph notation page picocli plan \
+            cli: accepting check comparing explaining files finding graph notation page picocli plan \
             profiles report rig survey terms texts
             """;
 

@@ -5,6 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import dev.patientharbor.accepting.AcceptedRoster;
 import dev.patientharbor.check.ProfileVerdict;
 import dev.patientharbor.check.Verdict;
 import dev.patientharbor.finding.Finding;
@@ -39,6 +40,11 @@ import org.junit.jupiter.params.provider.MethodSource;
 class FindingsPageTest {
 
     private static final Path ROOT = Path.of("..");
+    private static final LocalDate DAY = LocalDate.of(2026, 11, 25);
+
+    /** The lines that were accepted. */
+    private static final Pattern ACCEPTED = Pattern.compile("(?s)```text\n(.*?)```");
+
     private static final Pattern SECTION =
             Pattern.compile("(?m)^### ([a-z-]+) · (error|warning|note)(, incomplete)?$");
     private static final Pattern EXAMPLE = Pattern.compile("(?s)```yaml\n(.*?)```");
@@ -128,7 +134,11 @@ class FindingsPageTest {
                         ? header.group(1).replaceAll("(?m)^code:.*\n", "")
                         : header.group(1);
         String text = head + body.replace("COMPILED", compiled(section).toString());
-        Verdict verdict = check(text);
+        Matcher accepted = ACCEPTED.matcher(section.text());
+        Verdict verdict =
+                accepted.find()
+                        ? check(text).against(AcceptedRoster.parse(accepted.group(1), "a.txt"), DAY)
+                        : check(text);
         List<Finding> findings =
                 verdict.allFindings().stream()
                         .filter(
@@ -176,10 +186,9 @@ class FindingsPageTest {
     private static Verdict check(String text) {
         ProfileSet set =
                 ProfileFiles.parse(text.getBytes(StandardCharsets.UTF_8), "it.harbor.yaml", ROOT);
-        LocalDate day = LocalDate.of(2026, 11, 25);
         return text.contains("# <- " + FindingKinds.BUILD_FAILED.id())
-                ? built(set, day)
-                : set.check(day);
+                ? built(set, DAY)
+                : set.check(DAY);
     }
 
     private static Verdict built(ProfileSet set, LocalDate day) {

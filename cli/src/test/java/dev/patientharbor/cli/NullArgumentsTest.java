@@ -3,6 +3,8 @@ package dev.patientharbor.cli;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import dev.patientharbor.accepting.AcceptedLine;
+import dev.patientharbor.accepting.AcceptedRoster;
 import dev.patientharbor.check.RuleFault;
 import dev.patientharbor.check.SuppressedFinding;
 import dev.patientharbor.check.Verdict;
@@ -326,6 +328,8 @@ class NullArgumentsTest {
         put(RosterComparison.of(none, none));
         put(RosterFilter.ALL);
         put(AnswerText.of(verdict, answer));
+        put(new AcceptedLine("a", "b", "c", "d", "e"));
+        put(AcceptedRoster.parse(AcceptedRoster.text(List.of(roster)), "a.txt"));
         put(ObjectGraph.of(roster));
         put(ObjectGraph.of(roster).nodes().get(0));
         put(new SubjectFinder(List.of(roster), verdict::shortName));

@@ -105,7 +105,7 @@ public final class Checker {
                             filter));
         }
         List<Finding> findings = new ArrayList<>(siftedOfSet.reported());
-        findings.addAll(filter.findings(id -> !id.equals(FindingKinds.BUILD_FAILED.id())));
+        findings.addAll(filter.findings(id -> !FindingKinds.isOnDemand(id)));
         findings.sort(Finding.ORDER);
         return new Verdict(
                 resolved,

@@ -50,12 +50,21 @@ public record ProfileVerdict(
 
     /** Returns this verdict after the profile was really built, with what was found. */
     ProfileVerdict built(List<Finding> told, List<SuppressedFinding> silent) {
+        return with(told, silent, Optional.of(told.isEmpty() && silent.isEmpty()));
+    }
+
+    /** Returns this verdict with more findings. */
+    ProfileVerdict with(List<Finding> told, List<SuppressedFinding> silent) {
+        return with(told, silent, built);
+    }
+
+    private ProfileVerdict with(
+            List<Finding> told, List<SuppressedFinding> silent, Optional<Boolean> whole) {
         List<Finding> all = new ArrayList<>(findings);
         all.addAll(told);
         all.sort(Finding.ORDER);
         List<SuppressedFinding> allSilent = new ArrayList<>(suppressed);
         allSilent.addAll(silent);
-        Optional<Boolean> whole = Optional.of(told.isEmpty() && silent.isEmpty());
         return new ProfileVerdict(name, parents, complete, needs, answers, whole, all, allSilent);
     }
 

@@ -1,11 +1,13 @@
 package dev.patientharbor.check;
 
+import dev.patientharbor.accepting.AcceptedRoster;
 import dev.patientharbor.assembly.Assembly;
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.CodePlaces;
 import dev.patientharbor.explaining.NeedExplanation;
 import dev.patientharbor.explaining.ProfileExplanation;
 import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingKind;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.FindingText;
 import dev.patientharbor.finding.Severity;
@@ -399,27 +401,53 @@ public final class Verdict implements RosterSource {
     public Verdict afterBuilding(Map<String, List<Finding>> found, LocalDate today) {
         RequiredArgument.of(found, "found");
         RequiredArgument.of(today, "today");
+        return with(found, FindingKinds.BUILD_FAILED, today);
+    }
+
+    /**
+     * Returns this verdict with what is not as it was accepted; severities and suppressions of the
+     * set hold for it.
+     *
+     * @param accepted the roster that people have accepted
+     * @param today the day that {@code until} is compared with
+     */
+    public Verdict against(AcceptedRoster accepted, LocalDate today) {
+        RequiredArgument.of(accepted, "accepted");
+        RequiredArgument.of(today, "today");
+        return with(AcceptanceCheck.findings(this, accepted), FindingKinds.ROSTER_CHANGED, today);
+    }
+
+    /**
+     * With findings of one kind, by the names of the profiles; one that is not among these was not
+     * looked at.
+     */
+    private Verdict with(Map<String, List<Finding>> found, FindingKind kind, LocalDate today) {
         SuppressionFilter filter = new SuppressionFilter(set.declared().strictness(), today);
         List<ProfileVerdict> all =
-                profiles.stream().map(verdict -> built(verdict, found, filter)).toList();
+                profiles.stream().map(each -> with(each, found, kind, filter)).toList();
         List<ProfileVerdict> some =
-                shown.stream().map(verdict -> built(verdict, found, filter)).toList();
+                shown.stream().map(each -> with(each, found, kind, filter)).toList();
         List<Finding> told = new ArrayList<>(findings);
-        if (all.stream().allMatch(verdict -> verdict.isPartial() || verdict.built().isPresent())) {
-            told.addAll(filter.findings(FindingKinds.BUILD_FAILED.id()::equals));
+        if (all.stream().allMatch(each -> each.isPartial() || found.containsKey(each.name()))) {
+            told.addAll(filter.findings(kind.id()::equals));
         }
         told.sort(Finding.ORDER);
         return new Verdict(sides, code, classesRead, names, told, suppressed, all, some, faults);
     }
 
-    private static ProfileVerdict built(
-            ProfileVerdict profile, Map<String, List<Finding>> found, SuppressionFilter filter) {
+    private static ProfileVerdict with(
+            ProfileVerdict profile,
+            Map<String, List<Finding>> found,
+            FindingKind kind,
+            SuppressionFilter filter) {
         List<Finding> ofIt = found.get(profile.name());
         if (ofIt == null) {
             return profile;
         }
         SuppressionFilter.FilteredFindings more = filter.filter(ofIt);
-        return profile.built(more.reported(), more.suppressed());
+        return kind == FindingKinds.BUILD_FAILED
+                ? profile.built(more.reported(), more.suppressed())
+                : profile.with(more.reported(), more.suppressed());
     }
 
     /** Returns whether a class of that binary name is in the code that was read. */

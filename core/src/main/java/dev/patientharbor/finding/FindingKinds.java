@@ -5,6 +5,7 @@ import static dev.patientharbor.finding.FindingKind.inSpiteOfAll;
 import static dev.patientharbor.finding.FindingKind.note;
 import static dev.patientharbor.finding.FindingKind.warning;
 
+import dev.patientharbor.texts.RequiredArgument;
 import java.util.List;
 
 /**
@@ -153,6 +154,10 @@ public final class FindingKinds {
     public static final FindingKind BUILD_FAILED =
             inSpiteOfAll("build-failed", "An object that cannot be made");
 
+    // what was accepted, where somebody asks for it
+    public static final FindingKind ROSTER_CHANGED =
+            inSpiteOfAll("roster-changed", "An answer that is not as it was accepted");
+
     // what a profile demands and expects
     public static final FindingKind RULE_BROKEN =
             error("rule-broken", "A rule of the profile that does not hold");
@@ -162,6 +167,12 @@ public final class FindingKinds {
             error("broken-expectation", "A consumer that does not receive what is expected");
 
     private FindingKinds() {}
+
+    /** Returns whether findings of a kind are told only where somebody asks for them. */
+    public static boolean isOnDemand(String id) {
+        RequiredArgument.of(id, "id");
+        return BUILD_FAILED.id().equals(id) || ROSTER_CHANGED.id().equals(id);
+    }
 
     /** Returns every kind, in the order of the reference page. */
     public static List<FindingKind> all() {
@@ -222,6 +233,7 @@ public final class FindingKinds {
                 OVERDUE,
                 SUPPRESSES_NOTHING,
                 BUILD_FAILED,
+                ROSTER_CHANGED,
                 RULE_BROKEN,
                 RULE_LOOSENED,
                 BROKEN_EXPECTATION);

@@ -21,6 +21,9 @@ import gullwing.port.WeatherFeed;
 import gullwing.quay.ArrivalDesk;
 import gullwing.quay.BridgeWatch;
 import gullwing.trial.FixedTideGauge;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -36,6 +39,7 @@ import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestInstance;
 import org.junit.jupiter.api.TestInstance.Lifecycle;
+import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.api.parallel.Execution;
 import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.junit.platform.testkit.engine.EngineExecutionResults;
@@ -274,6 +278,48 @@ class ExtensionTest {
         @UnderProfile("hafl")
         @Test
         void is_not_there() {}
+    }
+
+    private static Path accepted;
+    private static boolean accepts;
+
+    @Harbor(PORT)
+    static class Accepted implements AcceptedRosters {
+        @Override
+        public Path acceptedRoster() {
+            return accepted;
+        }
+
+        @Override
+        public boolean acceptsWhatIsReceived() {
+            return accepts;
+        }
+    }
+
+    @Test
+    void what_is_accepted_once_must_be_received_until_it_is_accepted_anew(@TempDir Path folder)
+            throws IOException {
+        accepted = folder.resolve("some").resolve("accepted.txt");
+        accepts = false;
+        EngineExecutionResults missing = run(Accepted.class);
+        assertTrue(failures(missing).toString().contains("-Dpatientharbor.accept=true"));
+        accepts = true;
+        run(Accepted.class).testEvents().assertStatistics(it -> it.failed(0).succeeded(1));
+        accepts = false;
+        run(Accepted.class).testEvents().assertStatistics(it -> it.failed(0).succeeded(4));
+        Files.writeString(
+                accepted,
+                Files.readString(accepted)
+                        .replaceAll(
+                                "(\\| live \\| gullwing.port.PilotPager \\| ).*",
+                                "$1mock, shared"));
+        EngineExecutionResults changed = run(Accepted.class);
+        changed.testEvents().assertStatistics(it -> it.failed(1).succeeded(3));
+        String told = failures(changed).toString();
+        assertTrue(
+                told.contains("receives something else than was accepted")
+                        && told.contains("gullwing.port.PilotPager: mock, shared"),
+                told);
     }
 
     @Harbor("no-such.harbor.yaml")

@@ -2,7 +2,7 @@ package dev.patientharbor.page;
 
 import com.fasterxml.jackson.core.JsonGenerator;
 import dev.patientharbor.check.Verdict;
-import dev.patientharbor.report.FindingText;
+import dev.patientharbor.report.ReportedFinding;
 import java.io.IOException;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -20,13 +20,13 @@ final class PageFindings {
     }
 
     static String summary(Verdict verdict) {
-        return FindingText.summary(verdict);
+        return ReportedFinding.summary(verdict);
     }
 
     void write() throws IOException {
         Map<String, String> pages = new LinkedHashMap<>();
         json.writeArrayFieldStart("findings");
-        for (FindingText finding : FindingText.all(verdict)) {
+        for (ReportedFinding finding : ReportedFinding.all(verdict)) {
             write(finding);
             pages.putIfAbsent(finding.id(), finding.page());
         }
@@ -38,7 +38,7 @@ final class PageFindings {
         json.writeEndObject();
     }
 
-    private void write(FindingText finding) throws IOException {
+    private void write(ReportedFinding finding) throws IOException {
         json.writeStartObject();
         json.writeStringField("id", finding.id());
         json.writeStringField("sev", finding.severity());
@@ -47,7 +47,7 @@ final class PageFindings {
         json.writeStringField("at", finding.place());
         strings("in", finding.profiles());
         json.writeArrayFieldStart("facts");
-        for (FindingText.Fact fact : finding.facts()) {
+        for (ReportedFinding.Fact fact : finding.facts()) {
             json.writeStartObject();
             json.writeStringField("label", fact.label());
             strings("lines", fact.lines());

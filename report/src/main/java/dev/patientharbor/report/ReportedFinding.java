@@ -20,7 +20,7 @@ import java.util.stream.Stream;
  * @param suppressedBecause why it is not reported; blank if it is
  * @param page what its kind means, as Markdown
  */
-public record FindingText(
+public record ReportedFinding(
         String id,
         String severity,
         boolean incomplete,
@@ -31,7 +31,7 @@ public record FindingText(
         String suppressedBecause,
         String page) {
 
-    public FindingText {
+    public ReportedFinding {
         RequiredArgument.of(id, "id");
         RequiredArgument.of(severity, "severity");
         RequiredArgument.of(message, "message");
@@ -59,7 +59,7 @@ public record FindingText(
     }
 
     /** Returns all findings of a check, each once: what is reported, notes last, then the rest. */
-    public static List<FindingText> all(Verdict verdict) {
+    public static List<ReportedFinding> all(Verdict verdict) {
         RequiredArgument.of(verdict, "verdict");
         return Stream.concat(
                         FindingOnce.reported(verdict).stream(),
@@ -73,12 +73,12 @@ public record FindingText(
         return CheckSummary.of(RequiredArgument.of(verdict, "verdict"));
     }
 
-    private static FindingText of(Verdict verdict, FindingOnce once) {
+    private static ReportedFinding of(Verdict verdict, FindingOnce once) {
         Finding finding = once.finding();
         List<Fact> facts = new ArrayList<>();
         FindingMessage.facts(verdict, finding)
                 .forEach(detail -> facts.add(new Fact(detail.label(), detail.lines())));
-        return new FindingText(
+        return new ReportedFinding(
                 finding.kind().id(),
                 finding.severity().word(),
                 finding.kind().breaksCompleteness(),

@@ -1,0 +1,47 @@
+package dev.patientharbor.accepting;
+
+import dev.patientharbor.texts.RequiredArgument;
+
+/**
+ * What one need of one profile receives, or one member of a collection. Immutable.
+ *
+ * @param consumer who asks: a binary name, or the name of what is no class
+ * @param need the need, with where its consumer stands; of a member with its number and key
+ * @param profile the profile
+ * @param slot what is asked for; of a member what its collection is asked for as
+ * @param answer what is received, in words without places
+ */
+public record AcceptedLine(
+        String consumer, String need, String profile, String slot, String answer) {
+
+    /** Stands between the parts of a line. */
+    static final String BETWEEN = " | ";
+
+    public AcceptedLine {
+        RequiredArgument.of(consumer, "consumer");
+        RequiredArgument.of(need, "need");
+        RequiredArgument.of(profile, "profile");
+        RequiredArgument.of(slot, "slot");
+        RequiredArgument.of(answer, "answer");
+    }
+
+    /** Returns the line as it stands in the file. */
+    public String text() {
+        return String.join(BETWEEN, consumer, need, profile, slot, answer);
+    }
+
+    /** Returns whether both lines tell of the same need in the same profile. */
+    public boolean isOfSameNeed(AcceptedLine other) {
+        RequiredArgument.of(other, "other");
+        return key().equals(other.key());
+    }
+
+    String key() {
+        return String.join(BETWEEN, consumer, need, profile);
+    }
+
+    @Override
+    public String toString() {
+        return text();
+    }
+}

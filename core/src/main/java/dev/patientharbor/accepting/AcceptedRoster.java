@@ -1,0 +1,104 @@
+package dev.patientharbor.accepting;
+
+import dev.patientharbor.plan.Roster;
+import dev.patientharbor.texts.RequiredArgument;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collection;
+import java.util.Collections;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+
+/**
+ * The roster that people have accepted: a line for each need of each profile, sorted, without
+ * places, so that a change of who receives what is a change of exactly those lines. Immutable.
+ *
+ * @param file the name of its file, as it was given
+ * @param lines by their numbers in the file, from 1
+ */
+public record AcceptedRoster(String file, Map<Integer, AcceptedLine> lines) {
+
+    /** The order of {@code LC_ALL=C sort}: texts by their bytes in UTF-8. */
+    static final Comparator<String> BYTES =
+            (one, other) ->
+                    Arrays.compareUnsigned(
+                            one.getBytes(StandardCharsets.UTF_8),
+                            other.getBytes(StandardCharsets.UTF_8));
+
+    private static final List<String> HEAD =
+            List.of(
+                    "# The accepted roster: consumer | need | profile | slot | what it receives.",
+                    "# Written by patient-harbor accept; several files are joined by LC_ALL=C sort"
+                            + " -u.");
+
+    private static final int PARTS = 5;
+
+    public AcceptedRoster {
+        RequiredArgument.of(file, "file");
+        RequiredArgument.of(lines, "lines");
+        lines = Collections.unmodifiableMap(new TreeMap<>(lines));
+    }
+
+    /** Returns the whole text of some rosters; it ends with {@code \n}. */
+    public static String text(Collection<Roster> rosters) {
+        RequiredArgument.of(rosters, "rosters");
+        List<String> all = new ArrayList<>(HEAD);
+        rosters.forEach(
+                roster -> LineMaker.lines(roster).forEach(each -> all.add(each.line().text())));
+        return all.stream().sorted(BYTES).distinct().collect(Collectors.joining("\n", "", "\n"));
+    }
+
+    /**
+     * Reads the text of one.
+     *
+     * @param file the name of its file, for messages
+     * @throws IllegalArgumentException if a line is none of an accepted roster: which, and what to
+     *     do
+     */
+    public static AcceptedRoster parse(String text, String file) {
+        RequiredArgument.of(text, "text");
+        RequiredArgument.of(file, "file");
+        Map<Integer, AcceptedLine> lines = new TreeMap<>();
+        int number = 0;
+        for (String line : text.split("\r?\n")) {
+            number++;
+            if (line.isBlank() || line.startsWith("#")) {
+                continue;
+            }
+            String[] parts = line.split(" \\| ", -1);
+            if (parts.length != PARTS) {
+                throw new IllegalArgumentException(
+                        file
+                                + ":"
+                                + number
+                                + " is no line of an accepted roster; write it anew with:"
+                                + " patient-harbor accept --out "
+                                + file);
+            }
+            lines.put(number, new AcceptedLine(parts[0], parts[1], parts[2], parts[3], parts[4]));
+        }
+        return new AcceptedRoster(file, lines);
+    }
+
+    /**
+     * Returns what some rosters tell otherwise, or tell and this does not.
+     *
+     * @param rosters those of all profiles, or of some: lines of others are not looked at
+     */
+    public List<RosterChange> changes(Collection<Roster> rosters) {
+        RequiredArgument.of(rosters, "rosters");
+        return new ChangeFinder(this).changes(rosters);
+    }
+
+    /** Returns the lines. */
+    @Override
+    public String toString() {
+        return lines.values().stream()
+                .map(AcceptedLine::text)
+                .collect(Collectors.joining("\n", file + "\n", "\n"));
+    }
+}

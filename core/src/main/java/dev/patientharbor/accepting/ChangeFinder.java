@@ -1,0 +1,86 @@
+package dev.patientharbor.accepting;
+
+import dev.patientharbor.finding.SourcePosition;
+import dev.patientharbor.plan.Roster;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** Finds what is not as it was accepted, line by line. */
+final class ChangeFinder {
+
+    /** A line of the file, with its number. */
+    private record NumberedLine(int number, AcceptedLine line) {}
+
+    private final AcceptedRoster accepted;
+    private final Map<String, Deque<NumberedLine>> left = new HashMap<>();
+
+    private final Set<AcceptedLine> equal = new HashSet<>();
+
+    ChangeFinder(AcceptedRoster accepted) {
+        this.accepted = accepted;
+        accepted.lines()
+                .forEach(
+                        (number, line) ->
+                                left.computeIfAbsent(line.key(), key -> new ArrayDeque<>())
+                                        .add(new NumberedLine(number, line)));
+    }
+
+    List<RosterChange> changes(Collection<Roster> rosters) {
+        List<RosterChange> changes = new ArrayList<>();
+        Set<String> profiles = new HashSet<>();
+        for (Roster roster : rosters) {
+            List<LineMaker.RowLine> changed = new ArrayList<>();
+            for (LineMaker.RowLine each : LineMaker.lines(roster)) {
+                profiles.add(each.line().profile());
+                if (!takeEqual(each.line())) {
+                    changed.add(each);
+                }
+            }
+            profiles.add(roster.profile());
+            changed.forEach(each -> changes.add(change(each)));
+        }
+        for (Deque<NumberedLine> lines : left.values()) {
+            for (NumberedLine each : lines) {
+                if (profiles.contains(each.line().profile())) {
+                    changes.add(
+                            new RosterChange(Optional.of(each.line()), Optional.empty(), at(each)));
+                }
+            }
+        }
+        changes.sort(Comparator.comparing(change -> change.line().text(), AcceptedRoster.BYTES));
+        return changes;
+    }
+
+    private boolean takeEqual(AcceptedLine line) {
+        Deque<NumberedLine> same = left.getOrDefault(line.key(), new ArrayDeque<>());
+        // Two rows that read alike are one line.
+        return same.removeIf(each -> each.line().equals(line)) && equal.add(line)
+                || equal.contains(line);
+    }
+
+    private RosterChange change(LineMaker.RowLine now) {
+        Optional<NumberedLine> before =
+                Optional.ofNullable(left.get(now.line().key())).map(Deque::poll);
+        SourcePosition at =
+                now.answer()
+                        .origin()
+                        .orElseGet(
+                                () ->
+                                        before.map(this::at)
+                                                .orElse(SourcePosition.startOf(accepted.file())));
+        return new RosterChange(before.map(NumberedLine::line), Optional.of(now.line()), at);
+    }
+
+    private SourcePosition at(NumberedLine line) {
+        return new SourcePosition.InFile(accepted.file(), line.number(), 1);
+    }
+}

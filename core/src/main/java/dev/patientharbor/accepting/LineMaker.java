@@ -1,0 +1,127 @@
+package dev.patientharbor.accepting;
+
+import dev.patientharbor.plan.Answer;
+import dev.patientharbor.plan.AnswerKind;
+import dev.patientharbor.plan.Roster;
+import dev.patientharbor.plan.RosterRow;
+import dev.patientharbor.terms.Lifetime;
+import dev.patientharbor.texts.VisibleText;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+
+/** Makes the lines of one roster: no places, no numbers of instances, full names. */
+final class LineMaker {
+
+    /** A line, and the row that it is made of. */
+    record RowLine(AcceptedLine line, RosterRow row, Answer answer) {}
+
+    private final String profile;
+    private final List<RowLine> lines = new ArrayList<>();
+
+    /** By what reads alike the instances, each with the first need that receives it. */
+    private final Map<String, Map<String, String>> instances = new HashMap<>();
+
+    private LineMaker(String profile) {
+        this.profile = safe(profile);
+    }
+
+    /** The lines of a roster, sorted as a file has them. */
+    static List<RowLine> lines(Roster roster) {
+        LineMaker maker = new LineMaker(roster.profile());
+        roster.rows().forEach(row -> maker.addInstances(row, row.answer()));
+        for (RosterRow row : roster.rows()) {
+            String need =
+                    row.need()
+                            + row.as().map(slot -> " in " + slot.text()).orElse("")
+                            + row.within().map(level -> " within " + level).orElse("")
+                            + " ("
+                            + row.place().code()
+                            + ')';
+            String slot = row.slot().text() + row.carrier().map(each -> ", as " + each).orElse("");
+            maker.add(row, need, slot, row.answer());
+        }
+        maker.lines.sort(Comparator.comparing(each -> each.line().text(), AcceptedRoster.BYTES));
+        return maker.lines;
+    }
+
+    private void addInstances(RosterRow row, Answer answer) {
+        if (isKept(answer)) {
+            instances
+                    .computeIfAbsent(alike(answer), words -> new HashMap<>())
+                    .putIfAbsent(
+                            answer.instance().orElseThrow(), row.consumer() + ' ' + row.need());
+        }
+        answer.elements().forEach(element -> addInstances(row, element.answer()));
+    }
+
+    /** Whether several needs may receive the same object. */
+    private static boolean isKept(Answer answer) {
+        return answer.instance().isPresent()
+                && answer.lifetime()
+                        .filter(choice -> choice.lifetime() != Lifetime.FRESH)
+                        .isPresent();
+    }
+
+    private void add(RosterRow row, String need, String slot, Answer answer) {
+        AcceptedLine line =
+                new AcceptedLine(
+                        safe(row.consumer()),
+                        safe(need),
+                        profile,
+                        safe(slot),
+                        safe(words(answer) + which(answer)));
+        lines.add(new RowLine(line, row, answer));
+        int number = 1;
+        for (Answer.Element element : answer.elements()) {
+            String key = element.key().map(each -> "@" + each.written()).orElse("");
+            add(row, need + String.format("[%03d", number) + key + ']', slot, element.answer());
+            number++;
+        }
+    }
+
+    /** What a call meets, in order; what is given; how long it lives. */
+    private static String words(Answer answer) {
+        StringBuilder words = new StringBuilder();
+        for (Answer.Around decorator : answer.around()) {
+            words.append(decorator.name())
+                    .append(decorator.given().isEmpty() ? "" : " (" + decorator.given() + ")")
+                    .append(" > ");
+        }
+        words.append(
+                answer.kind() == AnswerKind.COLLECTION
+                        ? "collection of " + answer.elements().size()
+                        : answer.kind().word());
+        answer.implementation().ifPresent(name -> words.append(' ').append(name));
+        if (!answer.given().isEmpty()) {
+            words.append(" with ").append(answer.given());
+        }
+        answer.lifetime().ifPresent(choice -> words.append(", ").append(choice.lifetime().word()));
+        return words.toString();
+    }
+
+    /** What is equal for objects that read alike: what has no class by its contract too. */
+    private static String alike(Answer answer) {
+        return answer.implementation().isPresent()
+                ? words(answer)
+                : words(answer)
+                        + ' '
+                        + answer.fills().map(seat -> seat.slot().contract().text()).orElse("");
+    }
+
+    /** Where there are several objects that read alike: which of them, by who has it first. */
+    private String which(Answer answer) {
+        Map<String, String> alike =
+                isKept(answer) ? instances.getOrDefault(alike(answer), Map.of()) : Map.of();
+        return alike.size() > 1 ? ", the one of " + alike.get(answer.instance().orElseThrow()) : "";
+    }
+
+    /**
+     * A text that stands in one line, and has nothing that could be taken for the end of a part.
+     */
+    private static String safe(String text) {
+        return VisibleText.of(text).replace("|", "\\u007c");
+    }
+}
