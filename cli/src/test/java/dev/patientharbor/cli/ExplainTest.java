@@ -16,7 +16,10 @@ import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.notation.ProfileFiles;
 import dev.patientharbor.plan.Roster;
 import dev.patientharbor.plan.RosterRow;
+import dev.patientharbor.profiles.Supplies;
 import dev.patientharbor.report.FindingPages;
+import gullwing.crane.CraneShed;
+import gullwing.port.TideGauge;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -272,6 +275,23 @@ class ExplainTest {
                 explain("base")
                         .out()
                         .contains("  extended by     dock-test, winter, rehearsal, live\n"));
+    }
+
+    @Test
+    void in_java_a_plan_explains_one_need_as_a_failed_assertion_shows_it() {
+        NeedExplanation told =
+                ProfileFiles.read(PORT)
+                        .withCode(CLASSES)
+                        .plan("rehearsal")
+                        .swap(TideGauge.class, Supplies.mock())
+                        .explain(CraneShed.class, "gauge");
+        assertEquals(
+                List.of("mock", "ReplayTideGauge", "SonarTideGauge"),
+                told.considered().stream()
+                        .filter(word -> !word.isNothing())
+                        .map(ConsideredWord::word)
+                        .toList());
+        assertTrue(told.toString().contains("SonarTideGauge ../examples/port"), told.toString());
     }
 
     @Test

@@ -4,6 +4,7 @@ import dev.patientharbor.assembly.Assembly;
 import dev.patientharbor.assembly.AssemblyPart;
 import dev.patientharbor.check.IncompleteProfileException;
 import dev.patientharbor.check.Verdict;
+import dev.patientharbor.explaining.NeedExplanation;
 import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.plan.Roster;
 import dev.patientharbor.terms.Slot;
@@ -46,6 +47,22 @@ public final class Plan {
             roster = assembly == null ? verdict.roster(profile) : assembly.roster();
         }
         return roster;
+    }
+
+    /**
+     * Returns why a consumer receives what it does: all that was looked at, what won, what lost. Of
+     * what was swapped in the plan shows the swap.
+     *
+     * @param need the name of the parameter or field
+     * @throws IllegalArgumentException if there is no such consumer, or it has no such need
+     */
+    public NeedExplanation explain(Class<?> consumer, String need) {
+        roster().of(consumer).need(RequiredArgument.of(need, "need"));
+        return verdict.explain(profile).stream()
+                .filter(each -> each.row().consumer().equals(consumer.getName()))
+                .filter(each -> each.row().need().equals(need))
+                .findFirst()
+                .orElseThrow();
     }
 
     /** Returns how its objects are made. For our own modules. */
