@@ -66,8 +66,11 @@ final class ExplainCommand {
         }
         List<NeedExplanation> needs =
                 rosters.keySet().stream()
-                        .flatMap(profile -> verdict.explain(profile).stream())
-                        .filter(need -> subjects.isOf(need.row(), name))
+                        .flatMap(
+                                profile ->
+                                        verdict
+                                                .explain(profile, row -> subjects.isOf(row, name))
+                                                .stream())
                         .toList();
         if (!needs.isEmpty()) {
             if (text.isEmpty()) {

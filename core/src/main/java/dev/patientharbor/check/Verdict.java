@@ -14,6 +14,7 @@ import dev.patientharbor.finding.Severity;
 import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.names.ClassNames;
 import dev.patientharbor.plan.Roster;
+import dev.patientharbor.plan.RosterRow;
 import dev.patientharbor.plan.RosterSource;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.rosters.AssemblyMaker;
@@ -34,7 +35,9 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.BiFunction;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -64,6 +67,7 @@ public final class Verdict implements RosterSource {
     private final List<RuleFault> faults;
     private final Map<String, Integer> numbers = new HashMap<>();
     private final Map<Integer, ResolvedSet> sideOf = new HashMap<>();
+    private final Map<String, Roster> rosters = new ConcurrentHashMap<>();
 
     Verdict(
             List<ResolvedSet> sides,
@@ -304,7 +308,13 @@ public final class Verdict implements RosterSource {
      * @throws IllegalArgumentException if there is no such profile, or it is partial
      */
     public Roster roster(String profile) {
-        return resolved(profile, RosterMaker::roster);
+        // Asked again and again by those that show answers; a roster never changes.
+        Roster known = rosters.get(RequiredArgument.of(profile, "the name of a profile"));
+        if (known == null) {
+            known = resolved(profile, RosterMaker::roster);
+            rosters.put(profile, known);
+        }
+        return known;
     }
 
     /** Returns the rosters of all profiles that are shown and not partial, in their order. */
@@ -322,7 +332,19 @@ public final class Verdict implements RosterSource {
      * @throws IllegalArgumentException if there is no such profile, or it is partial
      */
     public List<NeedExplanation> explain(String profile) {
-        return resolved(profile, NeedExplainer::explanations);
+        return explain(profile, row -> true);
+    }
+
+    /**
+     * Returns why some needs of a profile receive what they do, in the order of its roster.
+     *
+     * @param wanted which rows of the roster
+     * @throws IllegalArgumentException if there is no such profile, or it is partial
+     */
+    public List<NeedExplanation> explain(String profile, Predicate<RosterRow> wanted) {
+        RequiredArgument.of(wanted, "wanted");
+        return resolved(
+                profile, (side, wiring) -> NeedExplainer.explanations(side, wiring, wanted));
     }
 
     /**

@@ -11,8 +11,6 @@ import dev.patientharbor.terms.WrittenName;
 import dev.patientharbor.texts.NameSearch;
 import dev.patientharbor.types.Carrier;
 import java.util.ArrayList;
-import java.util.Comparator;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -21,12 +19,9 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.regex.Pattern;
 
 /** Looks up class names as users write them, and writes them as users read them. */
 public final class ClassNames {
-
-    private static final Pattern BEFORE_NAME = Pattern.compile("\\$(?!\\d)");
 
     /** The deepest nesting of classes that is looked up: more than anybody writes. */
     private static final int DEEPEST = 50;
@@ -35,7 +30,7 @@ public final class ClassNames {
     private final List<String> packages;
     private final Map<String, List<ClassFacts>> known = new ConcurrentHashMap<>();
     private final Set<String> things = new HashSet<>();
-    private volatile Map<String, List<String>> bySimpleName;
+    private volatile SimpleNames bySimpleName;
     private NameSearch simpleNames;
 
     /** The names of a set: those of the classes that are seen, and of what it states itself. */
@@ -124,8 +119,7 @@ public final class ClassNames {
             return BuiltIn.shortWords(binaryName);
         }
         String simple = simpleName(binaryName);
-        List<String> same = bySimpleName().getOrDefault(simple, List.of());
-        return same.isEmpty() || same.equals(List.of(binaryName)) ? simple : binaryName;
+        return bySimpleName().isOfOthers(simple, binaryName) ? binaryName : simple;
     }
 
     /** The class as a file of this set may write it: short where that is enough to find it. */
@@ -146,7 +140,7 @@ public final class ClassNames {
         String simple = name.substring(name.lastIndexOf('.') + 1);
         Set<String> names = new LinkedHashSet<>();
         for (String near : simpleNames().near(simple)) {
-            for (String full : bySimpleName().get(near)) {
+            for (String full : bySimpleName().classes(near)) {
                 boolean listed =
                         packages.contains(full.substring(0, Math.max(0, full.lastIndexOf('.'))));
                 names.add(listed && !near.equals(name) ? near : full);
@@ -157,27 +151,21 @@ public final class ClassNames {
 
     private NameSearch simpleNames() {
         if (simpleNames == null) {
-            simpleNames = new NameSearch(new TreeSet<>(bySimpleName().keySet()));
+            simpleNames = new NameSearch(new TreeSet<>(bySimpleName().all()));
         }
         return simpleNames;
     }
 
-    private Map<String, List<String>> bySimpleName() {
-        Map<String, List<String>> names = bySimpleName;
+    private SimpleNames bySimpleName() {
+        SimpleNames names = bySimpleName;
         if (names == null) {
-            names = new HashMap<>();
-            for (String name : code.names()) {
-                names.computeIfAbsent(simpleName(name), simple -> new ArrayList<>(1)).add(name);
-            }
-            names.values().forEach(same -> same.sort(Comparator.naturalOrder()));
+            names = SimpleNames.of(code.names());
             bySimpleName = names;
         }
         return names;
     }
 
     private static String simpleName(String binaryName) {
-        String name = binaryName.substring(binaryName.lastIndexOf('.') + 1);
-        // What has no name, or is named in a method, is called as its class file is.
-        return name.indexOf('$') < 0 ? name : BEFORE_NAME.matcher(name).replaceAll(".");
+        return SimpleNames.of(binaryName);
     }
 }

@@ -57,12 +57,12 @@ public final class Plan {
      * @throws IllegalArgumentException if there is no such consumer, or it has no such need
      */
     public NeedExplanation explain(Class<?> consumer, String need) {
-        roster().of(consumer).need(RequiredArgument.of(need, "need"));
-        return verdict.explain(profile).stream()
-                .filter(each -> each.row().consumer().equals(consumer.getName()))
-                .filter(each -> each.row().need().equals(need))
-                .findFirst()
-                .orElseThrow();
+        RequiredArgument.of(need, "need");
+        roster().of(consumer).need(need);
+        return verdict.explain(
+                        profile,
+                        row -> row.consumer().equals(consumer.getName()) && row.need().equals(need))
+                .get(0);
     }
 
     /** Returns how its objects are made. For our own modules. */

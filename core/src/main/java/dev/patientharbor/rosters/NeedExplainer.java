@@ -18,6 +18,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Predicate;
 
 /** Explains every need of a profile: what was looked at, and why each word won or lost. */
 public final class NeedExplainer {
@@ -31,10 +32,17 @@ public final class NeedExplainer {
         this.wiring = wiring;
     }
 
-    /** Returns an explanation for each row of the roster, in its order. */
-    public static List<NeedExplanation> explanations(ResolvedSet set, Wiring wiring) {
+    /** Returns an explanation for each row of the roster that is wanted, in its order. */
+    public static List<NeedExplanation> explanations(
+            ResolvedSet set, Wiring wiring, Predicate<RosterRow> wanted) {
         NeedExplainer explainer = new NeedExplainer(set, wiring);
-        new RosterMaker(set, wiring).eachRow(explainer::explain);
+        new RosterMaker(set, wiring)
+                .eachRow(
+                        (row, seat, consumer, need, asked) -> {
+                            if (wanted.test(row)) {
+                                explainer.explain(row, seat, consumer, need, asked);
+                            }
+                        });
         return List.copyOf(explainer.found.values());
     }
 

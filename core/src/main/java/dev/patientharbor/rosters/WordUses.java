@@ -56,7 +56,7 @@ final class WordUses {
         Map<SourcePosition, SourcePosition> changed = changed(side);
         List<ResolvedBinding> leftOut = leftOut(side, wiring);
         List<ResolvedDecoratorStatement> bared = bared(side, wiring);
-        for (NeedExplanation need : NeedExplainer.explanations(side, wiring)) {
+        for (NeedExplanation need : NeedExplainer.explanations(side, wiring, row -> true)) {
             Optional<ConsideredWord> winner = need.winner();
             Set<SourcePosition> deciding = new LinkedHashSet<>();
             need.considered().stream()
