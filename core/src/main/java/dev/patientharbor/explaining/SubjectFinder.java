@@ -6,72 +6,52 @@ import dev.patientharbor.plan.RosterRow;
 import dev.patientharbor.terms.Slot;
 import dev.patientharbor.texts.RequiredArgument;
 import java.util.Collection;
-import java.util.LinkedHashSet;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Set;
-import java.util.TreeMap;
-import java.util.TreeSet;
 import java.util.function.UnaryOperator;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
 /**
  * Finds what a name means in some rosters: a consumer, one of its needs, a slot, an implementation.
- * Reads each roster once. Immutable.
+ * Each question looks through the rosters once. Immutable.
  */
 public final class SubjectFinder {
 
     private static final int NEAR = 5;
+    private static final Pattern SIGN = Pattern.compile("[^\\p{L}\\p{N}_]");
 
+    private final List<Roster> rosters;
     private final UnaryOperator<String> shortNames;
-    private final Map<String, Set<Slot>> slots = new TreeMap<>();
-    private final Map<String, Set<String>> makers = new TreeMap<>();
-    private final Set<String> needs = new TreeSet<>();
 
     /**
      * @param rosters what is looked at
      * @param shortNames gives the short name of a class for its binary name
      */
     public SubjectFinder(Collection<Roster> rosters, UnaryOperator<String> shortNames) {
+        this.rosters = List.copyOf(RequiredArgument.of(rosters, "rosters"));
         this.shortNames = RequiredArgument.of(shortNames, "shortNames");
-        for (Roster roster : RequiredArgument.of(rosters, "rosters")) {
-            roster.rows().forEach(this::add);
-        }
-        makers.keySet().removeIf(slots::containsKey);
     }
 
-    private void add(RosterRow row) {
-        needs.add(shortNames.apply(row.consumer()) + '.' + row.need());
-        Stream.concat(
-                        Stream.of(row.slot()),
-                        Stream.concat(
-                                        Stream.of(row.answer()),
-                                        row.answer().elements().stream()
-                                                .map(Answer.Element::answer))
-                                .flatMap(answer -> answer.fills().stream())
-                                .map(seat -> seat.slot()))
-                .forEach(
-                        slot ->
-                                Stream.of(slot.text(), slot.text(shortNames))
-                                        .forEach(
-                                                name ->
-                                                        slots.computeIfAbsent(
-                                                                        name,
-                                                                        key ->
-                                                                                new LinkedHashSet<>())
-                                                                .add(slot)));
-        row.makers().stream()
-                .filter(maker -> !maker.equals(row.consumer()) || row.as().isPresent())
-                .forEach(
-                        maker ->
-                                Stream.of(maker, shortMaker(maker))
-                                        .forEach(
-                                                name ->
-                                                        makers.computeIfAbsent(
-                                                                        name,
-                                                                        key -> new TreeSet<>())
-                                                                .add(maker)));
+    private Stream<RosterRow> rows() {
+        return rosters.stream().flatMap(roster -> roster.rows().stream());
+    }
+
+    private static Stream<Slot> slots(RosterRow row) {
+        return Stream.concat(
+                Stream.of(row.slot()),
+                Stream.concat(
+                                Stream.of(row.answer()),
+                                row.answer().elements().stream().map(Answer.Element::answer))
+                        .flatMap(answer -> answer.fills().stream())
+                        .map(Answer.Seat::slot));
+    }
+
+    private static Stream<String> makers(RosterRow row) {
+        return row.makers().stream()
+                .filter(maker -> !maker.equals(row.consumer()) || row.as().isPresent());
     }
 
     /** Returns an implementation, a decorator or a factory as people read it. */
@@ -83,20 +63,41 @@ public final class SubjectFinder {
 
     /** Returns whether a name is that of a row's consumer, or {@code CONSUMER.NEED}. */
     public boolean isOf(RosterRow row, String name) {
-        String need = '.' + RequiredArgument.of(row, "row").need();
-        return isClass(row.consumer(), RequiredArgument.of(name, "name"))
+        String consumer = RequiredArgument.of(row, "row").consumer();
+        RequiredArgument.of(name, "name");
+        if (!consumer.contains(partOf(name)) && !name.endsWith(row.need())) {
+            return false;
+        }
+        String need = '.' + row.need();
+        return isClass(consumer, name)
                 || name.endsWith(need)
-                        && isClass(
-                                row.consumer(), name.substring(0, name.length() - need.length()));
+                        && isClass(consumer, name.substring(0, name.length() - need.length()));
     }
 
     private boolean isClass(String binaryName, String name) {
         return binaryName.equals(name) || shortNames.apply(binaryName).equals(name);
     }
 
+    /**
+     * The longest name in a text, which stands in whatever is called so, short or in full: most
+     * rows need not be looked at further.
+     */
+    private static String partOf(String name) {
+        String longest = "";
+        for (String part : SIGN.split(name)) {
+            longest = part.length() > longest.length() ? part : longest;
+        }
+        return longest;
+    }
+
     /** Returns the slots of a name, sorted; none if it is that of no slot. */
     public List<Slot> slots(String name) {
-        return slots.getOrDefault(RequiredArgument.of(name, "name"), Set.of()).stream()
+        String part = partOf(RequiredArgument.of(name, "name"));
+        Set<Slot> looked = new HashSet<>();
+        return rows().flatMap(SubjectFinder::slots)
+                .filter(looked::add)
+                .filter(slot -> slot.text().contains(part))
+                .filter(slot -> slot.text().equals(name) || slot.text(shortNames).equals(name))
                 .sorted(Slot.ORDER)
                 .toList();
     }
@@ -106,14 +107,30 @@ public final class SubjectFinder {
      * own slot is a slot.
      */
     public List<String> makers(String name) {
-        return List.copyOf(makers.getOrDefault(RequiredArgument.of(name, "name"), Set.of()));
+        String part = partOf(RequiredArgument.of(name, "name"));
+        Set<String> looked = new HashSet<>();
+        return rows().flatMap(SubjectFinder::makers)
+                .filter(looked::add)
+                .filter(maker -> maker.contains(part))
+                .filter(maker -> maker.equals(name) || shortMaker(maker).equals(name))
+                .filter(maker -> slots(maker).isEmpty())
+                .sorted()
+                .toList();
     }
 
     /** Returns a few names that have a text in them, sorted. */
     public List<String> near(String text) {
         String part = RequiredArgument.of(text, "text").toLowerCase(Locale.ROOT);
-        return Stream.of(needs.stream(), slots.keySet().stream(), makers.keySet().stream())
-                .flatMap(names -> names)
+        return rows().flatMap(
+                        row ->
+                                Stream.of(
+                                                Stream.of(
+                                                        shortNames.apply(row.consumer())
+                                                                + '.'
+                                                                + row.need()),
+                                                slots(row).map(slot -> slot.text(shortNames)),
+                                                makers(row).map(this::shortMaker))
+                                        .flatMap(names -> names))
                 .filter(name -> name.toLowerCase(Locale.ROOT).contains(part))
                 .sorted()
                 .distinct()

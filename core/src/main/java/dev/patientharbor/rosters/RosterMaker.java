@@ -31,7 +31,6 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.IdentityHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -66,11 +65,22 @@ public final class RosterMaker {
     }
 
     private Roster roster() {
-        Set<RosterRow> rows = new LinkedHashSet<>();
-        eachRow((row, seat, consumer, need, asked) -> rows.add(row));
+        List<RosterRow> rows = new ArrayList<>();
+        List<RosterRow> alike = new ArrayList<>(1);
+        // Equal rows stand together, among those of the same place: no row need be hashed.
+        eachRow(
+                (row, seat, consumer, need, asked) -> {
+                    if (!alike.isEmpty() && RosterRow.ORDER.compare(alike.get(0), row) != 0) {
+                        alike.clear();
+                    }
+                    if (!alike.contains(row)) {
+                        alike.add(row);
+                        rows.add(row);
+                    }
+                });
         return new Roster(
                 wiring.profile().declared().name(),
-                List.copyOf(rows),
+                rows,
                 set.consumers().stream().flatMap(consumer -> consumer.passed().stream()).toList(),
                 wiring.profile().isEager());
     }
