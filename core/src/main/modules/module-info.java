@@ -14,6 +14,7 @@ module dev.patientharbor.core {
     exports dev.patientharbor.profiles;
     exports dev.patientharbor.survey;
     exports dev.patientharbor.terms;
+    exports dev.patientharbor.watching;
     exports dev.patientharbor.assembly to
             dev.patientharbor.rig;
     exports dev.patientharbor.code to

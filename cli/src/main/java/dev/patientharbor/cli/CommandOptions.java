@@ -160,6 +160,15 @@ final class CommandOptions {
         return help(judging(spec));
     }
 
+    /** The options of a command that reads a profile file again and again. */
+    static CommandSpec watching(String description) {
+        CommandSpec spec = naming(description);
+        spec.addOption(profiles());
+        spec.addOption(code(IN_PLACE));
+        spec.addOption(insideFolder());
+        return help(spec);
+    }
+
     /** What decides how a command that checks ends. */
     private static CommandSpec judging(CommandSpec spec) {
         spec.addOption(

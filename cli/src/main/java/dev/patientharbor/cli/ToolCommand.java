@@ -13,6 +13,7 @@ enum ToolCommand {
     COMPARE("compare"),
     REPORT("report"),
     ACCEPT("accept"),
+    WATCH("watch"),
     SURVEY("survey"),
     DRAFT("draft"),
     DEMO("demo");
@@ -43,6 +44,7 @@ enum ToolCommand {
                     case COMPARE -> CompareCommand.spec();
                     case REPORT -> ReportCommand.spec();
                     case ACCEPT -> AcceptCommand.spec();
+                    case WATCH -> WatchCommand.spec();
                     case SURVEY -> SurveyCommand.spec();
                     case DRAFT -> DraftCommand.spec();
                     case DEMO -> DemoCommand.spec();
@@ -59,6 +61,7 @@ enum ToolCommand {
             case COMPARE -> CompareCommand.run(parsed, console);
             case REPORT -> ReportCommand.run(parsed, console);
             case ACCEPT -> AcceptCommand.run(parsed, console);
+            case WATCH -> WatchCommand.run(parsed, console);
             case SURVEY -> SurveyCommand.run(parsed, console);
             case DRAFT -> DraftCommand.run(parsed, console);
             case DEMO -> DemoCommand.run(console);

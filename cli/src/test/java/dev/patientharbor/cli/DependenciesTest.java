@@ -57,11 +57,12 @@ class DependenciesTest {
             check: accepting assembly code explaining finding inherited model names needs plan resolve rosters \
             rules ruling terms texts wiring
             comparing: plan terms texts
+            watching: check comparing finding plan texts
             graph: plan terms texts
             explaining: finding plan terms texts
             tracing: bodies code org.objectweb.asm survey
             drafting: bodies code model names needs plan survey terms tracing types
-            profiles: assembly check code drafting files finding inherited model plan survey \
+            profiles: assembly check code drafting explaining files finding inherited model plan survey \
             surveying terms texts
             live: com.fasterxml.jackson finding model terms values
             standins: live texts
@@ -74,11 +75,11 @@ class DependenciesTest {
             survey terms texts
             start: org.objectweb.asm
             report: check com.fasterxml.jackson comparing de.siegmar.fastcsv explaining finding \
-            graph javax.xml.stream plan survey terms texts
+            graph javax.xml.stream plan survey terms texts watching
             page: check com.fasterxml.jackson com.samskivert graph javax.xml.stream \
             org.eclipse.elk org.eclipse.emf.common.util plan report terms texts
             cli: accepting check comparing explaining files finding graph notation page picocli plan \
-            profiles report rig survey terms texts
+            profiles report rig survey terms texts watching
             """;
 
     @Test

@@ -46,6 +46,7 @@ import dev.patientharbor.terms.Slot;
 import dev.patientharbor.terms.Suppression;
 import dev.patientharbor.terms.TypeRef;
 import dev.patientharbor.terms.WrittenName;
+import dev.patientharbor.watching.VerdictChange;
 import java.io.IOException;
 import java.lang.reflect.Array;
 import java.lang.reflect.Constructor;
@@ -289,6 +290,7 @@ class NullArgumentsTest {
         Verdict verdict = set.check();
         put(verdict);
         put(RosterSource.class, verdict);
+        put(VerdictChange.between(verdict, verdict));
         put(verdict.profiles().get(0));
         put(verdict.explainProfile("test"));
         put(verdict.coverage());

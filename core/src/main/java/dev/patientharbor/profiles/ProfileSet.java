@@ -260,6 +260,28 @@ public final class ProfileSet {
         return files;
     }
 
+    /** Returns all that it is read from: its files, and the folders and jars of its code. */
+    public List<Path> readFrom() {
+        return Stream.concat(files.stream(), code.stream().map(CodeRoot::path)).toList();
+    }
+
+    /**
+     * Takes over the code that another set has read, if it is the same places and all that this one
+     * asks of it; only while no class file has changed.
+     */
+    public synchronized void shareCodeOf(ProfileSet before) {
+        RequiredArgument.of(before, "before");
+        boolean isSameCode =
+                code.stream()
+                        .map(CodeRoot::path)
+                        .toList()
+                        .equals(before.code.stream().map(CodeRoot::path).toList());
+        if (isSameCode
+                && FactsRequestMaker.of(before.declared).covers(FactsRequestMaker.of(declared))) {
+            read = before.read();
+        }
+    }
+
     /** Returns whether it, or its code, was read from a file, under whatever name. */
     public boolean isReadFrom(Path file) {
         RequiredArgument.of(file, "file");

@@ -1,0 +1,113 @@
+package dev.patientharbor.cli;
+
+import dev.patientharbor.check.Verdict;
+import dev.patientharbor.files.FileStates;
+import dev.patientharbor.profiles.ProfileSet;
+import dev.patientharbor.report.CheckText;
+import dev.patientharbor.report.WatchText;
+import dev.patientharbor.watching.VerdictChange;
+import java.io.UncheckedIOException;
+import java.nio.file.Path;
+import java.util.Collection;
+import java.util.Set;
+import java.util.TreeSet;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.ParseResult;
+
+/** {@code watch}: a check after each change of what it depends on, until somebody ends it. */
+final class WatchCommand {
+
+    /** How long it waits before it asks the disk again, in milliseconds. */
+    private static final int PAUSE = 200;
+
+    private final ParseResult parsed;
+    private final Console console;
+    private ProfileSet set;
+    private Verdict verdict;
+    private FileStates states;
+
+    private WatchCommand(ParseResult parsed, Console console) {
+        this.parsed = parsed;
+        this.console = console;
+    }
+
+    static CommandSpec spec() {
+        return CommandOptions.watching(
+                "Checks again after each change of the profile file, of what it includes, of its"
+                        + " settings and of the code: tells what is new, what is gone, and who now"
+                        + " receives something else. Ctrl-C ends it.");
+    }
+
+    static int run(ParseResult parsed, Console console) {
+        return new WatchCommand(parsed, console).run();
+    }
+
+    private int run() {
+        set = CheckRun.set(parsed, CheckRun.input(parsed));
+        states = FileStates.of(set.readFrom());
+        verdict = CheckRun.verdict(set, parsed);
+        console.out().print(CheckText.render(verdict, console.layout()));
+        console.notify("watching " + states.size() + " files; Ctrl-C ends it");
+        console.err().flush();
+        try {
+            while (true) {
+                Thread.sleep(PAUSE);
+                look();
+            }
+        } catch (InterruptedException ended) {
+            return ExitCode.CLEAN;
+        }
+    }
+
+    /** Checks again if something has changed, once nobody writes any more. */
+    private void look() throws InterruptedException {
+        FileStates now = FileStates.of(set.readFrom());
+        Set<Path> changed = states.changesTo(now);
+        if (changed.isEmpty()) {
+            return;
+        }
+        for (FileStates later = again(); !now.changesTo(later).isEmpty(); later = again()) {
+            now = later;
+        }
+        changed = states.changesTo(now);
+        states = now;
+        try {
+            checkAgain(changed);
+        } catch (UnusableException | UncheckedIOException unusable) {
+            console.notify("patient-harbor: " + unusable.getMessage());
+            console.err().flush();
+        }
+    }
+
+    private FileStates again() throws InterruptedException {
+        Thread.sleep(PAUSE / 4);
+        return FileStates.of(set.readFrom());
+    }
+
+    private void checkAgain(Set<Path> changed) {
+        ProfileSet next = CheckRun.set(parsed, new byte[0]);
+        if (isAboutFilesAlone(changed, next.files())) {
+            next.shareCodeOf(set);
+        }
+        Verdict after = CheckRun.verdict(next, parsed);
+        VerdictChange change = VerdictChange.between(verdict, after);
+        console.out()
+                .print(WatchText.render(names(changed), change, verdict, after, console.layout()));
+        console.out().flush();
+        set = next;
+        verdict = after;
+        // A file that is new in it is watched from now on, and as it is now.
+        states = FileStates.of(set.readFrom());
+    }
+
+    /** Whether no class file has changed: what was read of the code still holds. */
+    private boolean isAboutFilesAlone(Set<Path> changed, Collection<Path> files) {
+        return files.containsAll(changed) || set.files().containsAll(changed);
+    }
+
+    private static Set<String> names(Set<Path> changed) {
+        Set<String> names = new TreeSet<>();
+        changed.forEach(path -> names.add(path.getFileName().toString()));
+        return names;
+    }
+}
