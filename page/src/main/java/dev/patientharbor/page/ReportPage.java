@@ -8,13 +8,29 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 
 /**
  * Writes one HTML file to look around in: who receives what, what differs, the graph, what is
  * wrong, how real each environment is. It holds all that it needs, and asks nobody for anything.
  */
 public final class ReportPage {
+
+    /** The parts of the script, in their order: each may use what stands before it. */
+    private static final List<String> SCRIPTS =
+            List.of(
+                    "data",
+                    "elements",
+                    "address",
+                    "kinds",
+                    "matrix",
+                    "consumer",
+                    "graph",
+                    "findings",
+                    "realism",
+                    "start");
 
     private ReportPage() {}
 
@@ -29,9 +45,16 @@ public final class ReportPage {
                         "style",
                         resource("page.css"),
                         "script",
-                        resource("page.js"),
+                        script(),
                         "data",
                         PageData.json(verdict)));
+    }
+
+    /** One function, so that nothing of it is seen outside. */
+    private static String script() {
+        return SCRIPTS.stream()
+                .map(name -> resource(name + ".js"))
+                .collect(Collectors.joining("\n", "\"use strict\";\n(() => {\n", "})();\n"));
     }
 
     private static String resource(String name) {
