@@ -17,26 +17,17 @@ import dev.patientharbor.plan.Roster;
 import dev.patientharbor.plan.RosterRow;
 import dev.patientharbor.plan.RosterSource;
 import dev.patientharbor.resolve.ResolvedSet;
-import dev.patientharbor.rosters.AssemblyMaker;
-import dev.patientharbor.rosters.NeedExplainer;
-import dev.patientharbor.rosters.ProfileExplainer;
-import dev.patientharbor.rosters.RosterMaker;
 import dev.patientharbor.terms.Slot;
-import dev.patientharbor.texts.NearNames;
 import dev.patientharbor.texts.RequiredArgument;
-import dev.patientharbor.wiring.Wiring;
 import java.lang.reflect.Modifier;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.Collection;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.concurrent.ConcurrentHashMap;
-import java.util.function.BiFunction;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -65,9 +56,7 @@ public final class Verdict implements RosterSource {
     private final List<ProfileVerdict> profiles;
     private final List<ProfileVerdict> shown;
     private final List<RuleFault> faults;
-    private final Map<String, Integer> numbers = new HashMap<>();
-    private final Map<Integer, ResolvedSet> sideOf = new HashMap<>();
-    private final Map<String, Roster> rosters = new ConcurrentHashMap<>();
+    private final ProfileAnswers answers;
 
     Verdict(
             List<ResolvedSet> sides,
@@ -94,12 +83,7 @@ public final class Verdict implements RosterSource {
                                 suppressed.stream().map(SuppressedFinding::finding)));
         this.profiles = List.copyOf(profiles);
         this.shown = List.copyOf(shown);
-        for (int i = 0; i < profiles.size(); i++) {
-            numbers.put(profiles.get(i).name(), i);
-        }
-        for (ResolvedSet side : sides) {
-            side.wirings().keySet().forEach(profile -> sideOf.put(profile, side));
-        }
+        answers = new ProfileAnswers(sides, profiles.stream().map(ProfileVerdict::name).toList());
     }
 
     /** Returns the title of the set. */
@@ -308,13 +292,7 @@ public final class Verdict implements RosterSource {
      * @throws IllegalArgumentException if there is no such profile, or it is partial
      */
     public Roster roster(String profile) {
-        // Asked again and again by those that show answers; a roster never changes.
-        Roster known = rosters.get(RequiredArgument.of(profile, "the name of a profile"));
-        if (known == null) {
-            known = resolved(profile, RosterMaker::roster);
-            rosters.put(profile, known);
-        }
-        return known;
+        return answers.roster(profile);
     }
 
     /** Returns the rosters of all profiles that are shown and not partial, in their order. */
@@ -343,8 +321,7 @@ public final class Verdict implements RosterSource {
      */
     public List<NeedExplanation> explain(String profile, Predicate<RosterRow> wanted) {
         RequiredArgument.of(wanted, "wanted");
-        return resolved(
-                profile, (side, wiring) -> NeedExplainer.explanations(side, wiring, wanted));
+        return answers.explain(profile, wanted);
     }
 
     /**
@@ -354,8 +331,7 @@ public final class Verdict implements RosterSource {
      * @throws IllegalArgumentException if there is no such profile
      */
     public ProfileExplanation explainProfile(String profile) {
-        find(RequiredArgument.of(profile, "the name of a profile"));
-        return ProfileExplainer.explanation(sides, numbers.get(profile));
+        return answers.explainProfile(profile);
     }
 
     /**
@@ -366,23 +342,7 @@ public final class Verdict implements RosterSource {
      */
     public Assembly assembly(String profile) {
         requireComplete(profile);
-        return resolved(profile, AssemblyMaker::assembly);
-    }
-
-    /**
-     * Asks the side on which a profile is checked; one thread at a time, for it may read more
-     * classes.
-     */
-    private <T> T resolved(String profile, BiFunction<ResolvedSet, Wiring, T> question) {
-        find(RequiredArgument.of(profile, "the name of a profile"));
-        int number = numbers.get(profile);
-        ResolvedSet side = sideOf.get(number);
-        if (side == null) {
-            throw new IllegalArgumentException("the profile " + profile + " is partial");
-        }
-        synchronized (side) {
-            return question.apply(side, side.wirings().get(number));
-        }
+        return answers.assembly(profile);
     }
 
     /** Returns how real each of the profiles is, from the desk to the real thing. */
@@ -399,7 +359,7 @@ public final class Verdict implements RosterSource {
         wantedNames.forEach(this::find);
         Set<String> names = Set.copyOf(wantedNames);
         BitSet lineages = new BitSet();
-        names.forEach(name -> lineages.or(set.side().lineage(numbers.get(name))));
+        names.forEach(name -> lineages.or(set.side().lineage(answers.number(name))));
         List<ProfileVerdict> some = new ArrayList<>();
         for (int i = 0; i < profiles.size(); i++) {
             ProfileVerdict profile = profiles.get(i);
@@ -498,20 +458,6 @@ public final class Verdict implements RosterSource {
     }
 
     private ProfileVerdict find(String profile) {
-        Integer number = numbers.get(profile);
-        if (number == null) {
-            throw new IllegalArgumentException(noProfile(profile));
-        }
-        return profiles.get(number);
-    }
-
-    private String noProfile(String name) {
-        List<String> known = profiles.stream().map(ProfileVerdict::name).toList();
-        List<String> near = NearNames.of(name, known);
-        return "there is no profile "
-                + name
-                + (near.isEmpty()
-                        ? "; there are " + String.join(", ", known)
-                        : "; did you mean " + String.join(", ", near) + "?");
+        return profiles.get(answers.number(profile));
     }
 }
