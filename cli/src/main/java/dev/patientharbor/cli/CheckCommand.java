@@ -15,6 +15,7 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
+import java.util.List;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.ParseResult;
 
@@ -38,6 +39,7 @@ final class CheckCommand {
                                 + " reason.",
                         Format.values())
                 .addOption(CommandOptions.against())
+                .addOption(CommandOptions.wiredBy())
                 .addOption(CommandOptions.build())
                 .addOption(CommandOptions.timeLimit());
     }
@@ -48,7 +50,10 @@ final class CheckCommand {
         byte[] input = CheckRun.input(parsed);
         ProfileSet set = CheckRun.set(parsed, input);
         ResultOutput output = ResultOutput.of(parsed, set, console);
-        Verdict verdict = CheckRun.verdict(set, parsed);
+        Verdict verdict =
+                CommandOptions.wiredBy(parsed).isEmpty()
+                        ? CheckRun.verdict(set, parsed)
+                        : wired(set, parsed);
         if (CommandOptions.isBuild(parsed)) {
             verdict =
                     new RealBuild(
@@ -71,6 +76,25 @@ final class CheckCommand {
                     case MARKDOWN -> CheckMarkdown.render(verdict);
                 });
         return CommandEnding.of(verdict, failOn, console);
+    }
+
+    /** One profile, held against hand wiring. */
+    private static Verdict wired(ProfileSet set, ParseResult parsed) {
+        List<String> profiles = CommandOptions.profiles(parsed);
+        if (profiles.size() != 1) {
+            throw new UnusableException(
+                    "--wired-by holds one profile against a method: write --profile and one of "
+                            + String.join(", ", set.profiles()));
+        }
+        try {
+            return set.checkWiring(
+                            profiles.get(0),
+                            CommandOptions.wiredBy(parsed),
+                            CommandOptions.today(parsed))
+                    .only(profiles);
+        } catch (IllegalArgumentException unusable) {
+            throw new UnusableException(unusable.getMessage());
+        }
     }
 
     private static AcceptedRoster accepted(String given) {

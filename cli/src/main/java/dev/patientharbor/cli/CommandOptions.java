@@ -27,6 +27,7 @@ final class CommandOptions {
     private static final String TODAY = "--today";
     private static final String TIME_LIMIT = "--time-limit";
     private static final String AGAINST = "--against";
+    private static final String WIRED_BY = "--wired-by";
     private static final String BUILD = "--build";
     private static final String ALL_CODE = "--all-code";
     private static final String SECTION = "--section";
@@ -212,6 +213,21 @@ final class CommandOptions {
     /** The file of the accepted roster; blank if nobody asks. */
     static String against(ParseResult parsed) {
         return parsed.matchedOptionValue(AGAINST, "");
+    }
+
+    /** Of check: the method that wires by hand. */
+    static OptionSpec wiredBy() {
+        return one(
+                        WIRED_BY,
+                        "CLASS#METHOD",
+                        "Hold the profile that --profile names against what this method hands over"
+                                + " by hand.")
+                .build();
+    }
+
+    /** The method that wires by hand; blank if nobody asks. */
+    static String wiredBy(ParseResult parsed) {
+        return parsed.matchedOptionValue(WIRED_BY, "");
     }
 
     /** Of check: whether every profile is really built. */

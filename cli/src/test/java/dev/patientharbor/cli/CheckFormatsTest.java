@@ -214,4 +214,67 @@ class CheckFormatsTest {
         assertTrue(markdown.contains("\\<b\\>"), markdown);
         assertEquals(CheckSarif.render(verdict), CheckSarif.render(check(file)));
     }
+
+    @Test
+    void a_profile_that_was_drafted_from_hand_wiring_is_the_same_and_each_edit_of_it_is_told()
+            throws IOException {
+        Path drafted = folder.resolve("office.harbor.yaml");
+        Ran.tool(
+                "draft",
+                "--code",
+                CLASSES.toString(),
+                "--from",
+                "gullwing.office.FerryOffice#main",
+                "--out",
+                drafted.toString());
+        String text = Files.readString(drafted);
+        String[] held = {
+            "check",
+            drafted.toString(),
+            "--code",
+            CLASSES.toString(),
+            "--profile",
+            "main",
+            "--wired-by",
+            "gullwing.office.FerryOffice#main"
+        };
+        assertEquals(0, Ran.tool(held).code(), Ran.tool(held).out());
+        for (String edit :
+                List.of(
+                        "WallCalendar",
+                        "[PilotDiscount]",
+                        "{class: FileBookingStore, with: {file: bookings.txt}}")) {
+            assertTrue(text.contains(edit), edit);
+            Files.writeString(drafted, text.replace(edit, edit.startsWith("[") ? "[]" : "mock"));
+            Ran ran = Ran.tool(held);
+            assertEquals(1, ran.code(), edit);
+            assertTrue(ran.out().contains("error wired-otherwise · FerryOffice.java:"), ran.out());
+        }
+        Ran live =
+                Ran.tool(
+                        "check",
+                        "../examples/port.harbor.yaml",
+                        "--profile",
+                        "live",
+                        "--wired-by",
+                        "gullwing.OpeningDay#main",
+                        "--format",
+                        "sarif");
+        JsonNode log = new ObjectMapper().readTree(live.out());
+        assertEquals(Set.of(), sarifSchema().validate(log));
+        assertTrue(
+                live.out()
+                        .contains(
+                                "1 of 20 hand-overs of gullwing.OpeningDay#main is not understood"),
+                live.out());
+        assertTrue(
+                Ran.tool(
+                                "check",
+                                "../examples/port.harbor.yaml",
+                                "--wired-by",
+                                "gullwing.OpeningDay#main")
+                        .err()
+                        .contains("write --profile and one of dock-test"),
+                "one profile");
+    }
 }

@@ -42,6 +42,10 @@ class FindingsPageTest {
     private static final Path ROOT = Path.of("..");
     private static final LocalDate DAY = LocalDate.of(2026, 11, 25);
 
+    /** A profile, and the method that wires by hand. */
+    private static final Pattern WIRED =
+            Pattern.compile("profile `(\\w+)`\\s+of the example is wired by `([^`]+)`");
+
     /** The lines that were accepted. */
     private static final Pattern ACCEPTED = Pattern.compile("(?s)```text\n(.*?)```");
 
@@ -135,10 +139,13 @@ class FindingsPageTest {
                         : header.group(1);
         String text = head + body.replace("COMPILED", compiled(section).toString());
         Matcher accepted = ACCEPTED.matcher(section.text());
+        Matcher wired = WIRED.matcher(section.text());
         Verdict verdict =
                 accepted.find()
                         ? check(text).against(AcceptedRoster.parse(accepted.group(1), "a.txt"), DAY)
-                        : check(text);
+                        : wired.find()
+                                ? set(text).checkWiring(wired.group(1), wired.group(2), DAY)
+                                : check(text);
         List<Finding> findings =
                 verdict.allFindings().stream()
                         .filter(
@@ -183,9 +190,12 @@ class FindingsPageTest {
         return folder;
     }
 
+    private static ProfileSet set(String text) {
+        return ProfileFiles.parse(text.getBytes(StandardCharsets.UTF_8), "it.harbor.yaml", ROOT);
+    }
+
     private static Verdict check(String text) {
-        ProfileSet set =
-                ProfileFiles.parse(text.getBytes(StandardCharsets.UTF_8), "it.harbor.yaml", ROOT);
+        ProfileSet set = set(text);
         return text.contains("# <- " + FindingKinds.BUILD_FAILED.id())
                 ? built(set, DAY)
                 : set.check(DAY);

@@ -400,10 +400,17 @@ public final class Verdict implements RosterSource {
     }
 
     /**
-     * With findings of one kind, by the names of the profiles; one that is not among these was not
-     * looked at.
+     * Returns this verdict with findings of a kind that is told only where somebody asks for it;
+     * severities and suppressions of the set hold for them.
+     *
+     * @param found by the names of the profiles that were looked at
+     * @param kind their kind
+     * @param today the day that {@code until} is compared with
      */
-    private Verdict with(Map<String, List<Finding>> found, FindingKind kind, LocalDate today) {
+    public Verdict with(Map<String, List<Finding>> found, FindingKind kind, LocalDate today) {
+        RequiredArgument.of(found, "found");
+        RequiredArgument.of(kind, "kind");
+        RequiredArgument.of(today, "today");
         SuppressionFilter filter = new SuppressionFilter(set.declared().strictness(), today);
         List<ProfileVerdict> all =
                 profiles.stream().map(each -> with(each, found, kind, filter)).toList();

@@ -158,6 +158,9 @@ public final class FindingKinds {
     public static final FindingKind ROSTER_CHANGED =
             inSpiteOfAll("roster-changed", "An answer that is not as it was accepted");
 
+    public static final FindingKind WIRED_OTHERWISE =
+            inSpiteOfAll("wired-otherwise", "A need that hand wiring meets with something else");
+
     // what a profile demands and expects
     public static final FindingKind RULE_BROKEN =
             error("rule-broken", "A rule of the profile that does not hold");
@@ -171,7 +174,9 @@ public final class FindingKinds {
     /** Returns whether findings of a kind are told only where somebody asks for them. */
     public static boolean isOnDemand(String id) {
         RequiredArgument.of(id, "id");
-        return BUILD_FAILED.id().equals(id) || ROSTER_CHANGED.id().equals(id);
+        return BUILD_FAILED.id().equals(id)
+                || ROSTER_CHANGED.id().equals(id)
+                || WIRED_OTHERWISE.id().equals(id);
     }
 
     /** Returns every kind, in the order of the reference page. */
@@ -234,6 +239,7 @@ public final class FindingKinds {
                 SUPPRESSES_NOTHING,
                 BUILD_FAILED,
                 ROSTER_CHANGED,
+                WIRED_OTHERWISE,
                 RULE_BROKEN,
                 RULE_LOOSENED,
                 BROKEN_EXPECTATION);

@@ -11,6 +11,7 @@ import dev.patientharbor.drafting.WiringDraft;
 import dev.patientharbor.drafting.WiringDrafter;
 import dev.patientharbor.files.FileIdentity;
 import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.inherited.CodeSide;
 import dev.patientharbor.model.CheckCircumstances;
 import dev.patientharbor.model.Profile;
@@ -370,6 +371,27 @@ public final class ProfileSet {
         RequiredArgument.of(method, "method");
         CodePlaces places = read().orElseThrow().anew();
         return new WiringDrafter(places.whole(), declared).draft(className, method);
+    }
+
+    /**
+     * Checks every profile, and holds one of them against a method that wires by hand: what it
+     * hands over, and what the profile gives instead. The bodies of the code are read; none is run.
+     *
+     * @param profile the profile
+     * @param method {@code CLASS#METHOD}, or a class for its constructor
+     * @param today the day that {@code until} is compared with
+     * @throws IllegalArgumentException if there is no such profile, no such method, or it wires
+     *     nothing
+     */
+    public Verdict checkWiring(String profile, String method, LocalDate today) {
+        RequiredArgument.of(profile, "profile");
+        String[] parts = RequiredArgument.of(method, "method").split("#", 2);
+        Verdict verdict = check(today);
+        List<WiringDraft> ways = wiringDrafts(parts[0], parts.length > 1 ? parts[1] : "");
+        return verdict.with(
+                Map.of(profile, WiringComparer.findings(verdict, profile, ways, method)),
+                FindingKinds.WIRED_OTHERWISE,
+                today);
     }
 
     /** Checks every profile, as of today. No class of the user's is loaded and none is run. */

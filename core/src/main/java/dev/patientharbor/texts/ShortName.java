@@ -1,7 +1,11 @@
 package dev.patientharbor.texts;
 
+import java.util.regex.Pattern;
+
 /** The names of classes as people read them. */
 public final class ShortName {
+
+    private static final Pattern PACKAGES = Pattern.compile("\\b(?:[a-z_]\\w*\\.)+(?=[A-Z])");
 
     private ShortName() {}
 
@@ -19,5 +23,10 @@ public final class ShortName {
                 && at + 1 < binaryName.length()
                 && Character.isDigit(binaryName.charAt(at + 1)));
         return binaryName.substring(at + 1);
+    }
+
+    /** A text with each class in it by its short name. */
+    public static String everywhere(String text) {
+        return PACKAGES.matcher(text).replaceAll("");
     }
 }

@@ -127,7 +127,7 @@ class SmallPrintTest {
         assertEquals(
                 List.of("shared-twice", "cannot-swap", "mock-of-class", "rule-loosened"), notes);
         assertEquals(
-                List.of("outlives", "build-failed", "roster-changed"),
+                List.of("outlives", "build-failed", "roster-changed", "wired-otherwise"),
                 whole,
                 "an error, and all is met nevertheless");
     }

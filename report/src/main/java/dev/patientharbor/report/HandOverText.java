@@ -2,6 +2,7 @@ package dev.patientharbor.report;
 
 import dev.patientharbor.survey.HandOver;
 import dev.patientharbor.texts.RequiredArgument;
+import dev.patientharbor.texts.ShortName;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -53,7 +54,7 @@ public final class HandOverText {
         String where =
                 handOver.at().text()
                         + "  "
-                        + shortNames(handOver.consumer())
+                        + ShortName.everywhere(handOver.consumer())
                         + " ("
                         + handOver.need()
                         + "): ";
@@ -61,13 +62,9 @@ public final class HandOverText {
             return where + "not understood: " + handOver.handed();
         }
         return where
-                + shortNames(handOver.handed())
+                + ShortName.everywhere(handOver.handed())
                 + handOver.held()
-                        .map(held -> ", but in the profile " + shortNames(held))
+                        .map(held -> ", but in the profile " + ShortName.everywhere(held))
                         .orElse("");
-    }
-
-    private static String shortNames(String text) {
-        return text.replaceAll("\\b(?:[a-z_]\\w*\\.)+(?=[A-Z])", "");
     }
 }
