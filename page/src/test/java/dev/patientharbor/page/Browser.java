@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.logging.Level;
+import java.util.logging.Logger;
 import org.junit.jupiter.api.Assumptions;
 import org.openqa.selenium.By;
 import org.openqa.selenium.WebElement;
@@ -25,6 +26,13 @@ import org.openqa.selenium.logging.LoggingPreferences;
  * A browser without a window; where none is installed, tests that need it are skipped and say so.
  */
 final class Browser implements AutoCloseable {
+
+    /** Kept, or its level would be forgotten: the driver warns of each browser newer than itself. */
+    private static final Logger QUIET = Logger.getLogger("org.openqa.selenium");
+
+    static {
+        QUIET.setLevel(Level.SEVERE);
+    }
 
     private final ChromeDriver driver;
 
