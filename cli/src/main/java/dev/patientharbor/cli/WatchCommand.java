@@ -43,7 +43,10 @@ final class WatchCommand {
     }
 
     private int run() {
-        set = CheckRun.set(parsed, CheckRun.input(parsed));
+        if (CommandOptions.file(parsed).equals(CheckRun.STANDARD_INPUT)) {
+            throw new UnusableException("standard input does not change; name a file to watch");
+        }
+        set = CheckRun.set(parsed, new byte[0]);
         states = FileStates.of(set.readFrom());
         verdict = CheckRun.verdict(set, parsed);
         console.out().print(CheckText.render(verdict, console.layout()));

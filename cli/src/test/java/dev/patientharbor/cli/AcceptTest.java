@@ -175,4 +175,23 @@ class AcceptTest {
                         .contains("suppresses-nothing"),
                 "nobody asked for it");
     }
+
+    @Test
+    void a_profile_that_is_gone_or_is_called_oddly_is_told_too() throws IOException {
+        edit("  rehearsal:", "  \"drill | \\u200b\":");
+        edit("order: [dock-test, winter, rehearsal, live]", "order: [dock-test, winter, live]");
+        Ran ran = against("--fail-on", "warning");
+        assertEquals(1, ran.code(), ran.err());
+        assertTrue(
+                ran.out()
+                        .contains("The profile rehearsal was accepted, and is not there any more."),
+                ran.out());
+        assertTrue(ran.out().contains(" is new since the roster was accepted."), ran.out());
+        accept(accepted);
+        assertFalse(against().out().contains("roster-changed"), against().out());
+        edit(
+                "      CardTerminal: mock\n    within:\n      SeaWatch",
+                "      CardTerminal: BankCardTerminal\n    within:\n      SeaWatch");
+        assertTrue(against().out().contains("roster-changed"), "also where a name has odd signs");
+    }
 }

@@ -1,6 +1,7 @@
 package dev.patientharbor.accepting;
 
 import dev.patientharbor.texts.RequiredArgument;
+import dev.patientharbor.texts.VisibleText;
 
 /**
  * What one need of one profile receives, or one member of a collection. Immutable.
@@ -34,6 +35,11 @@ public record AcceptedLine(
     public boolean isOfSameNeed(AcceptedLine other) {
         RequiredArgument.of(other, "other");
         return key().equals(other.key());
+    }
+
+    /** A text that stands in one line, with nothing that could be taken for the end of a part. */
+    static String safe(String text) {
+        return VisibleText.of(text).replace("|", "\\u007c");
     }
 
     String key() {

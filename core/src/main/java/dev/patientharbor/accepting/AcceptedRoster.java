@@ -8,8 +8,10 @@ import java.util.Arrays;
 import java.util.Collection;
 import java.util.Collections;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 
@@ -92,6 +94,25 @@ public record AcceptedRoster(String file, Map<Integer, AcceptedLine> lines) {
     public List<RosterChange> changes(Collection<Roster> rosters) {
         RequiredArgument.of(rosters, "rosters");
         return new ChangeFinder(this).changes(rosters);
+    }
+
+    /**
+     * Returns the first line of each profile that is not among some, by its number.
+     *
+     * @param profiles the names of profiles
+     */
+    public Map<Integer, AcceptedLine> ofOtherProfiles(Collection<String> profiles) {
+        RequiredArgument.of(profiles, "profiles");
+        Set<String> known = new HashSet<>();
+        profiles.forEach(profile -> known.add(AcceptedLine.safe(profile)));
+        Map<Integer, AcceptedLine> others = new TreeMap<>();
+        lines.forEach(
+                (number, line) -> {
+                    if (known.add(line.profile())) {
+                        others.put(number, line);
+                    }
+                });
+        return others;
     }
 
     /** Returns the lines. */

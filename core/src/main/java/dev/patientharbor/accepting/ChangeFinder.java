@@ -36,23 +36,24 @@ final class ChangeFinder {
 
     List<RosterChange> changes(Collection<Roster> rosters) {
         List<RosterChange> changes = new ArrayList<>();
-        Set<String> profiles = new HashSet<>();
+        Map<String, String> profiles = new HashMap<>();
         for (Roster roster : rosters) {
             List<LineMaker.RowLine> changed = new ArrayList<>();
             for (LineMaker.RowLine each : LineMaker.lines(roster)) {
-                profiles.add(each.line().profile());
                 if (!takeEqual(each.line())) {
                     changed.add(each);
                 }
             }
-            profiles.add(roster.profile());
-            changed.forEach(each -> changes.add(change(each)));
+            profiles.put(AcceptedLine.safe(roster.profile()), roster.profile());
+            changed.forEach(each -> changes.add(change(roster.profile(), each)));
         }
         for (Deque<NumberedLine> lines : left.values()) {
             for (NumberedLine each : lines) {
-                if (profiles.contains(each.line().profile())) {
+                String profile = profiles.get(each.line().profile());
+                if (profile != null) {
                     changes.add(
-                            new RosterChange(Optional.of(each.line()), Optional.empty(), at(each)));
+                            new RosterChange(
+                                    profile, Optional.of(each.line()), Optional.empty(), at(each)));
                 }
             }
         }
@@ -67,7 +68,7 @@ final class ChangeFinder {
                 || equal.contains(line);
     }
 
-    private RosterChange change(LineMaker.RowLine now) {
+    private RosterChange change(String profile, LineMaker.RowLine now) {
         Optional<NumberedLine> before =
                 Optional.ofNullable(left.get(now.line().key())).map(Deque::poll);
         SourcePosition at =
@@ -77,7 +78,8 @@ final class ChangeFinder {
                                 () ->
                                         before.map(this::at)
                                                 .orElse(SourcePosition.startOf(accepted.file())));
-        return new RosterChange(before.map(NumberedLine::line), Optional.of(now.line()), at);
+        return new RosterChange(
+                profile, before.map(NumberedLine::line), Optional.of(now.line()), at);
     }
 
     private SourcePosition at(NumberedLine line) {

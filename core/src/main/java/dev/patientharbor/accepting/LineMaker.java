@@ -5,7 +5,6 @@ import dev.patientharbor.plan.AnswerKind;
 import dev.patientharbor.plan.Roster;
 import dev.patientharbor.plan.RosterRow;
 import dev.patientharbor.terms.Lifetime;
-import dev.patientharbor.texts.VisibleText;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -25,7 +24,7 @@ final class LineMaker {
     private final Map<String, Map<String, String>> instances = new HashMap<>();
 
     private LineMaker(String profile) {
-        this.profile = safe(profile);
+        this.profile = AcceptedLine.safe(profile);
     }
 
     /** The lines of a roster, sorted as a file has them. */
@@ -68,11 +67,11 @@ final class LineMaker {
     private void add(RosterRow row, String need, String slot, Answer answer) {
         AcceptedLine line =
                 new AcceptedLine(
-                        safe(row.consumer()),
-                        safe(need),
+                        AcceptedLine.safe(row.consumer()),
+                        AcceptedLine.safe(need),
                         profile,
-                        safe(slot),
-                        safe(words(answer) + which(answer)));
+                        AcceptedLine.safe(slot),
+                        AcceptedLine.safe(words(answer) + which(answer)));
         lines.add(new RowLine(line, row, answer));
         int number = 1;
         for (Answer.Element element : answer.elements()) {
@@ -116,12 +115,5 @@ final class LineMaker {
         Map<String, String> alike =
                 isKept(answer) ? instances.getOrDefault(alike(answer), Map.of()) : Map.of();
         return alike.size() > 1 ? ", the one of " + alike.get(answer.instance().orElseThrow()) : "";
-    }
-
-    /**
-     * A text that stands in one line, and has nothing that could be taken for the end of a part.
-     */
-    private static String safe(String text) {
-        return VisibleText.of(text).replace("|", "\\u007c");
     }
 }

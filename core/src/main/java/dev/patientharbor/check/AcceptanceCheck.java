@@ -36,7 +36,7 @@ final class AcceptanceCheck {
                             line.slot(),
                             change.accepted().map(AcceptanceCheck::said),
                             change.now().map(AcceptanceCheck::said));
-            causes.computeIfAbsent(line.profile(), key -> new LinkedHashMap<>())
+            causes.computeIfAbsent(change.profile(), key -> new LinkedHashMap<>())
                     .computeIfAbsent(cause, key -> new ArrayList<>())
                     .add(change);
         }
@@ -50,6 +50,26 @@ final class AcceptanceCheck {
                                     found.add(finding(verdict, accepted, cause, changes)));
                     findings.put(profile, found);
                 });
+        return findings;
+    }
+
+    /** What was accepted of profiles that are not there any more. */
+    static List<Finding> ofSet(List<String> profiles, AcceptedRoster accepted) {
+        List<Finding> findings = new ArrayList<>();
+        accepted.ofOtherProfiles(profiles)
+                .forEach(
+                        (number, line) ->
+                                findings.add(
+                                        Finding.of(
+                                                        FindingKinds.ROSTER_CHANGED,
+                                                        new SourcePosition.InFile(
+                                                                accepted.file(), number, 1),
+                                                        line.profile(),
+                                                        "The profile "
+                                                                + line.profile()
+                                                                + " was accepted, and is not there"
+                                                                + " any more.")
+                                                .with("do", ACCEPT + accepted.file())));
         return findings;
     }
 

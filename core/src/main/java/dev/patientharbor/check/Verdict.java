@@ -396,7 +396,16 @@ public final class Verdict implements RosterSource {
     public Verdict against(AcceptedRoster accepted, LocalDate today) {
         RequiredArgument.of(accepted, "accepted");
         RequiredArgument.of(today, "today");
-        return with(AcceptanceCheck.findings(this, accepted), FindingKinds.ROSTER_CHANGED, today);
+        List<String> names =
+                profiles.stream()
+                        .filter(profile -> !profile.isPartial())
+                        .map(ProfileVerdict::name)
+                        .toList();
+        return with(
+                AcceptanceCheck.findings(this, accepted),
+                AcceptanceCheck.ofSet(names, accepted),
+                FindingKinds.ROSTER_CHANGED,
+                today);
     }
 
     /**
@@ -408,6 +417,14 @@ public final class Verdict implements RosterSource {
      * @param today the day that {@code until} is compared with
      */
     public Verdict with(Map<String, List<Finding>> found, FindingKind kind, LocalDate today) {
+        return with(found, List.of(), kind, today);
+    }
+
+    private Verdict with(
+            Map<String, List<Finding>> found,
+            List<Finding> ofSet,
+            FindingKind kind,
+            LocalDate today) {
         RequiredArgument.of(found, "found");
         RequiredArgument.of(kind, "kind");
         RequiredArgument.of(today, "today");
@@ -417,11 +434,15 @@ public final class Verdict implements RosterSource {
         List<ProfileVerdict> some =
                 shown.stream().map(each -> with(each, found, kind, filter)).toList();
         List<Finding> told = new ArrayList<>(findings);
+        SuppressionFilter.FilteredFindings more = filter.filter(ofSet);
+        told.addAll(more.reported());
+        List<SuppressedFinding> silent = new ArrayList<>(suppressed);
+        silent.addAll(more.suppressed());
         if (all.stream().allMatch(each -> each.isPartial() || found.containsKey(each.name()))) {
             told.addAll(filter.findings(kind.id()::equals));
         }
         told.sort(Finding.ORDER);
-        return new Verdict(sides, code, classesRead, names, told, suppressed, all, some, faults);
+        return new Verdict(sides, code, classesRead, names, told, silent, all, some, faults);
     }
 
     private static ProfileVerdict with(

@@ -11,9 +11,9 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.TreeMap;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.DynamicTest;
 import org.junit.jupiter.api.TestFactory;
@@ -45,26 +45,26 @@ public interface AcceptedRosters {
         if (acceptsWhatIsReceived()) {
             return Stream.of(DynamicTest.dynamicTest("accepted", () -> write(verdict, file)));
         }
-        Map<String, List<Finding>> changes = new TreeMap<>();
-        verdict.against(read(file), LocalDate.now())
-                .profiles()
-                .forEach(
-                        profile ->
-                                changes.put(
-                                        profile.name(),
-                                        profile.findings().stream()
-                                                .filter(
-                                                        finding ->
-                                                                finding.kind()
-                                                                        .equals(
-                                                                                FindingKinds
-                                                                                        .ROSTER_CHANGED))
-                                                .toList()));
-        return verdict.rosters().keySet().stream()
+        Verdict against = verdict.against(read(file), LocalDate.now());
+        Map<String, List<Finding>> changes = new LinkedHashMap<>();
+        against.profiles().stream()
+                .filter(profile -> !profile.isPartial())
+                .forEach(profile -> changes.put(profile.name(), changed(profile.findings())));
+        List<Finding> ofSet = changed(against.findings());
+        if (!ofSet.isEmpty()) {
+            changes.put("the set as a whole", ofSet);
+        }
+        return changes.entrySet().stream()
                 .map(
-                        profile ->
+                        each ->
                                 DynamicTest.dynamicTest(
-                                        profile, () -> requireNone(changes.get(profile))));
+                                        each.getKey(), () -> requireNone(each.getValue())));
+    }
+
+    private static List<Finding> changed(List<Finding> findings) {
+        return findings.stream()
+                .filter(finding -> finding.kind().equals(FindingKinds.ROSTER_CHANGED))
+                .toList();
     }
 
     private static void write(Verdict verdict, Path file) throws IOException {

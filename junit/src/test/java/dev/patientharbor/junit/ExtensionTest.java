@@ -313,11 +313,13 @@ class ExtensionTest {
                         .replaceAll(
                                 "(\\| live \\| gullwing.port.PilotPager \\| ).*",
                                 "$1mock, shared"));
+        Files.writeString(accepted, Files.readString(accepted) + "x | y | summer | z | mock\n");
         EngineExecutionResults changed = run(Accepted.class);
-        changed.testEvents().assertStatistics(it -> it.failed(1).succeeded(3));
+        changed.testEvents().assertStatistics(it -> it.failed(2).succeeded(3));
         String told = failures(changed).toString();
         assertTrue(
                 told.contains("receives something else than was accepted")
+                        && told.contains("The profile summer was accepted, and is not there")
                         && told.contains("gullwing.port.PilotPager: mock, shared"),
                 told);
     }

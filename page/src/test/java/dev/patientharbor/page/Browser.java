@@ -27,7 +27,9 @@ import org.openqa.selenium.logging.LoggingPreferences;
  */
 final class Browser implements AutoCloseable {
 
-    /** Kept, or its level would be forgotten: the driver warns of each browser newer than itself. */
+    /**
+     * Kept, or its level would be forgotten: the driver warns of each browser newer than itself.
+     */
     private static final Logger QUIET = Logger.getLogger("org.openqa.selenium");
 
     static {
