@@ -68,6 +68,11 @@ public final class Tool {
         return tool;
     }
 
+    /** The tool with all its commands. */
+    static CommandLine whole() {
+        return tool("");
+    }
+
     private static CommandSpec spec() {
         CommandSpec spec = CommandSpec.create().name(NAME);
         spec.usageMessage()

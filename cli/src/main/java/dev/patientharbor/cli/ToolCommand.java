@@ -16,7 +16,8 @@ enum ToolCommand {
     WATCH("watch"),
     SURVEY("survey"),
     DRAFT("draft"),
-    DEMO("demo");
+    DEMO("demo"),
+    COMPLETION("completion");
 
     private final String word;
 
@@ -48,6 +49,7 @@ enum ToolCommand {
                     case SURVEY -> SurveyCommand.spec();
                     case DRAFT -> DraftCommand.spec();
                     case DEMO -> DemoCommand.spec();
+                    case COMPLETION -> CompletionCommand.spec();
                 };
         return spec.name(word);
     }
@@ -65,6 +67,7 @@ enum ToolCommand {
             case SURVEY -> SurveyCommand.run(parsed, console);
             case DRAFT -> DraftCommand.run(parsed, console);
             case DEMO -> DemoCommand.run(console);
+            case COMPLETION -> CompletionCommand.run(console);
         };
     }
 }
