@@ -65,7 +65,7 @@ function way(row, columns) {
         others.length ? [make("dt", null, "shared with"), make("dd", null, others.map((name, at) => [
           at > 0 ? ", " : "",
           make("a", { href: link(["consumer", name]) }, new Map(consumers).get(name) || name)]))] : null,
-        fact("said at", answer.at)),
+        fact("said at", said.at.startsWith(":") ? data.file + said.at : said.at)),
     ] : make("p", { class: "soft", style: "margin:4px 0" }, "nobody asks"));
 }
 

@@ -143,6 +143,85 @@ class PageTest {
         assertTrue(expected.size() > 30);
     }
 
+    @Test
+    void a_consumer_is_shown_with_what_each_profile_gives_it_and_where_that_was_said() {
+        int places = 0;
+        for (String consumer : port.roster("winter").consumers()) {
+            browser.open(page, "#consumer/" + consumer);
+            String shown = browser.text("section");
+            for (String profile : port.rosters().keySet()) {
+                for (RosterRow row : port.roster(profile).rows()) {
+                    if (row.consumer().equals(consumer)) {
+                        assertTrue(shown.contains(row.need() + " · "), shown);
+                        assertTrue(shown.contains(profile), shown);
+                        String at =
+                                row.answer()
+                                        .origin()
+                                        .map(
+                                                place ->
+                                                        place.match(
+                                                                in -> in.text(),
+                                                                in -> "the class itself",
+                                                                in -> in.text()))
+                                        .orElse("");
+                        assertTrue(
+                                at.isEmpty() || shown.contains("said at\n" + at), at + " " + shown);
+                        places += at.isEmpty() ? 0 : 1;
+                    }
+                }
+            }
+        }
+        assertTrue(places > 100, places + " places");
+    }
+
+    @Test
+    void findings_and_realism_are_those_of_the_check() {
+        Verdict verdict = check("broken");
+        browser.open(broken, "#findings");
+        Set<String> expected = new TreeSet<>();
+        verdict.allFindings()
+                .forEach(each -> expected.add(each.kind().id() + " " + each.message()));
+        List<String> shown =
+                browser.all(".finding").stream()
+                        .filter(each -> !each.getText().contains("not reported, because"))
+                        .map(
+                                each ->
+                                        each.findElement(By.tagName("b")).getText()
+                                                + " "
+                                                + each.findElement(By.tagName("p")).getText())
+                        .toList();
+        assertEquals(expected, new TreeSet<>(shown));
+        browser.open(page, "#realism");
+        List<String> slots =
+                port.coverage().slots().stream()
+                        .map(
+                                use ->
+                                        use.slot().text(port::shortName)
+                                                + " "
+                                                + use.kinds().stream()
+                                                        .map(
+                                                                kinds ->
+                                                                        kinds.isEmpty()
+                                                                                ? "—"
+                                                                                : kinds.stream()
+                                                                                        .map(
+                                                                                                AnswerKind
+                                                                                                        ::word)
+                                                                                        .collect(
+                                                                                                Collectors
+                                                                                                        .joining(
+                                                                                                                " ")))
+                                                        .collect(Collectors.joining(" "))
+                                                + " "
+                                                + use.firstReal().orElse("nowhere"))
+                        .toList();
+        assertEquals(
+                slots,
+                browser.all("tbody tr").stream()
+                        .map(row -> row.getText().replace("\n", " "))
+                        .toList());
+    }
+
     private static String cell(Roster roster, String identity) {
         return roster.rows().stream()
                 .filter(row -> row.identity().equals(identity))
