@@ -67,6 +67,7 @@ final class RosterCommand {
                         Format.values())
                 .addOption(RosterOptions.wide())
                 .addOption(RosterOptions.touches())
+                .addOption(RosterOptions.depth())
                 .addOption(RosterOptions.consumersShown())
                 .addOption(RosterOptions.slotsShown())
                 .addOption(RosterOptions.kindsShown())
@@ -84,6 +85,10 @@ final class RosterCommand {
         TextLayout tables = wide ? layout : output.tableLayout();
         boolean touches = RosterOptions.isWithTouches(parsed);
         RosterFilter filter = filter(parsed, format);
+        int depth = RosterOptions.depth(parsed);
+        if (depth != Integer.MAX_VALUE && format != Format.TREE) {
+            throw new UnusableException("--depth goes with --format tree alone");
+        }
         String text =
                 switch (format) {
                     case MATRIX -> MatrixText.render(verdict, filter, tables);
@@ -97,7 +102,7 @@ final class RosterCommand {
                                     ? RosterJson.render(verdict, set.touches())
                                     : RosterJson.render(verdict);
                     case COVERAGE -> CoverageText.render(verdict, tables);
-                    case TREE -> RosterTree.render(verdict, layout);
+                    case TREE -> RosterTree.render(verdict, depth, layout);
                     case TEXT ->
                             wide
                                     ? RosterText.renderWide(verdict, filter, layout)

@@ -17,6 +17,7 @@ final class RosterOptions {
 
     private static final String WIDE = "--wide";
     private static final String TOUCHES = "--touches";
+    private static final String DEPTH = "--depth";
     private static final String CONSUMER = "--consumer";
     private static final String SLOT = "--slot";
     private static final String KIND = "--kind";
@@ -48,6 +49,26 @@ final class RosterOptions {
 
     static boolean isWithTouches(ParseResult parsed) {
         return parsed.hasMatchedOption(TOUCHES);
+    }
+
+    /** Of roster: how deep the tree goes. */
+    static OptionSpec depth() {
+        return CommandOptions.one(
+                        DEPTH,
+                        "N",
+                        "With --format tree: go so deep, from 1; by default to the end.")
+                .build();
+    }
+
+    static int depth(ParseResult parsed) {
+        String depth = parsed.matchedOptionValue(DEPTH, "");
+        if (depth.isEmpty()) {
+            return Integer.MAX_VALUE;
+        }
+        if (!depth.matches("[1-9]\\d{0,8}")) {
+            throw new UnusableException("--depth takes a number from 1, not " + depth);
+        }
+        return Integer.parseInt(depth);
     }
 
     static OptionSpec consumersShown() {

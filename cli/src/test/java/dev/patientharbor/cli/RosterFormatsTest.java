@@ -13,6 +13,7 @@ import dev.patientharbor.report.TextLayout;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.TreeSet;
 import java.util.regex.Pattern;
@@ -209,5 +210,32 @@ class RosterFormatsTest {
                                             assertEquals(2, ran.code(), ran.out());
                                             assertTrue(ran.err().contains(each.get(1)), ran.err());
                                         }));
+    }
+
+    @Test
+    void a_tree_goes_as_deep_as_is_said_and_says_where_it_was_cut() {
+        String[] tree = {
+            "roster", "../examples/port.harbor.yaml", "--profile", "live", "--format", "tree"
+        };
+        String whole = Ran.tool(tree).out();
+        List<String> args = new ArrayList<>(List.of(tree));
+        args.addAll(List.of("--depth", "1"));
+        String shallow = Ran.tool(args.toArray(String[]::new)).out();
+        List<String> first =
+                whole.lines()
+                        .filter(line -> !line.matches("\\s+[2-9].*"))
+                        .map(line -> line.replace(", unfolded above", "").strip())
+                        .toList();
+        assertEquals(
+                first,
+                shallow.lines().map(line -> line.replace(", more below", "").strip()).toList());
+        assertTrue(
+                shallow.contains("1 gauge TideGauge: real SonarTideGauge shared #3, more below"),
+                shallow);
+        args.set(args.size() - 1, "99");
+        assertEquals(whole, Ran.tool(args.toArray(String[]::new)).out());
+        args.set(args.size() - 1, "0");
+        assertEquals(2, Ran.tool(args.toArray(String[]::new)).code());
+        assertEquals(2, Ran.tool("roster", "../examples/port.harbor.yaml", "--depth", "2").code());
     }
 }

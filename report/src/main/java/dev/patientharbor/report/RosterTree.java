@@ -24,18 +24,29 @@ import java.util.Set;
 public final class RosterTree {
 
     private final Verdict verdict;
+    private final int depth;
     private final TextPage page;
 
-    private RosterTree(Verdict verdict, TextLayout layout) {
+    private RosterTree(Verdict verdict, int depth, TextLayout layout) {
         this.verdict = verdict;
+        this.depth = depth;
         page = new TextPage(layout);
     }
 
     /** The whole text; every line ends with {@code \n}. */
     public static String render(Verdict verdict, TextLayout layout) {
+        return render(verdict, Integer.MAX_VALUE, layout);
+    }
+
+    /**
+     * The text down to some depth; every line ends with {@code \n}.
+     *
+     * @param depth how deep, from 1: what entry consumers receive themselves
+     */
+    public static String render(Verdict verdict, int depth, TextLayout layout) {
         RequiredArgument.of(verdict, "verdict");
         RequiredArgument.of(layout, "layout");
-        return new RosterTree(verdict, layout).render();
+        return new RosterTree(verdict, depth, layout).render();
     }
 
     private String render() {
@@ -81,8 +92,15 @@ public final class RosterTree {
             Step step = open.pop();
             Answer answer = step.row().answer();
             List<RosterRow> below = answer.fills().map(bySlot::get).orElse(null);
-            boolean known = answer.instance().filter(label -> !unfolded.add(label)).isPresent();
-            line(step, known && below != null);
+            boolean isLast = step.depth() >= depth;
+            // What is not unfolded here may be where it is met nearer to an entry consumer.
+            boolean known =
+                    !isLast && answer.instance().filter(label -> !unfolded.add(label)).isPresent();
+            boolean hasMore = below != null || !answer.elements().isEmpty();
+            line(step, known && below != null, isLast && hasMore);
+            if (isLast) {
+                continue;
+            }
             if (below != null && !known) {
                 push(below, step.depth() + 1, open);
             }
@@ -112,7 +130,7 @@ public final class RosterTree {
         }
     }
 
-    private void line(Step step, boolean above) {
+    private void line(Step step, boolean above, boolean isCut) {
         RosterRow row = step.row();
         Answer answer = row.answer();
         int indent = 2 + 2 * Math.min(step.depth(), 12);
@@ -132,7 +150,8 @@ public final class RosterTree {
                                                                 + ReportWording.behind(
                                                                         verdict, behind))
                                         .orElse("")
-                                + (above ? ", unfolded above" : ""))
+                                + (above ? ", unfolded above" : "")
+                                + (isCut ? ", more below" : ""))
                 .end();
     }
 }
