@@ -26,10 +26,10 @@ public record AcceptedRoster(String file, Map<Integer, AcceptedLine> lines) {
 
     /** The order of {@code LC_ALL=C sort}: texts by their bytes in UTF-8. */
     static final Comparator<String> BYTES =
-            (one, other) ->
+            (first, second) ->
                     Arrays.compareUnsigned(
-                            one.getBytes(StandardCharsets.UTF_8),
-                            other.getBytes(StandardCharsets.UTF_8));
+                            first.getBytes(StandardCharsets.UTF_8),
+                            second.getBytes(StandardCharsets.UTF_8));
 
     private static final List<String> HEAD =
             List.of(

@@ -158,7 +158,7 @@ public final class ProfileExplainer {
                 .filter(
                         each ->
                                 each.declared().terms().demands().stream()
-                                        .anyMatch(one -> one == demand))
+                                        .anyMatch(said -> said == demand))
                 .findFirst()
                 .orElse(profile)
                 .declared()

@@ -8,6 +8,7 @@ import dev.patientharbor.report.AnswerText;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -25,10 +26,10 @@ final class PageRows {
     private final List<Roster> rosters;
     private final JsonGenerator json;
     private final Map<AnswerText, Integer> answers = new LinkedHashMap<>();
-    private final Map<Said, Integer> said = new LinkedHashMap<>();
+    private final Map<AnswerPlace, Integer> said = new LinkedHashMap<>();
 
     /** Where an answer was said, and what decided how long it lives: no part of the decision. */
-    private record Said(String place, String lifetimeBy) {}
+    private record AnswerPlace(String place, String lifetimeBy) {}
 
     /**
      * A need.
@@ -62,14 +63,14 @@ final class PageRows {
                 need.said()[i] =
                         number(
                                 said,
-                                new Said(
+                                new AnswerPlace(
                                         AnswerText.place(verdict, row.answer()),
                                         AnswerText.lifetimeBy(row.answer())));
                 need.instances()[i] = row.answer().instance().map(PageRows::number).orElse(NONE);
             }
         }
         List<NeedRow> sorted = new ArrayList<>(rows.values());
-        sorted.sort((one, other) -> RosterRow.ORDER.compare(one.row(), other.row()));
+        sorted.sort(Comparator.comparing(NeedRow::row, RosterRow.ORDER));
         json.writeArrayFieldStart("rows");
         for (NeedRow need : sorted) {
             write(need);
@@ -81,7 +82,7 @@ final class PageRows {
         }
         json.writeEndArray();
         json.writeArrayFieldStart("said");
-        for (Said each : said.keySet()) {
+        for (AnswerPlace each : said.keySet()) {
             json.writeStartObject();
             json.writeStringField("at", each.place());
             json.writeStringField("by", each.lifetimeBy());

@@ -43,25 +43,29 @@ class GraphFormsTest {
     @TempDir private Path folder;
 
     /** Every profile of every example, with where it comes from. */
-    private record Drawn(Verdict verdict, ObjectGraph graph) {
+    private record GraphOfProfile(Verdict verdict, ObjectGraph graph) {
         @Override
         public String toString() {
             return verdict.title() + " " + graph.profile();
         }
     }
 
-    static Stream<Drawn> graphs() {
+    static Stream<GraphOfProfile> graphs() {
         return Stream.of("port", "broken", "storm", "wreck")
                 .map(PageTest::check)
                 .flatMap(
                         verdict ->
                                 verdict.rosters().values().stream()
-                                        .map(roster -> new Drawn(verdict, ObjectGraph.of(roster))));
+                                        .map(
+                                                roster ->
+                                                        new GraphOfProfile(
+                                                                verdict, ObjectGraph.of(roster))));
     }
 
     @ParameterizedTest
     @MethodSource("graphs")
-    void every_need_that_receives_something_is_an_arrow_and_entries_lead_to_all(Drawn drawn) {
+    void every_need_that_receives_something_is_an_arrow_and_entries_lead_to_all(
+            GraphOfProfile drawn) {
         List<RosterRow> rows = drawn.verdict().roster(drawn.graph().profile()).rows();
         Set<String> needs = new HashSet<>();
         drawn.graph().edges().forEach(edge -> needs.add(edge.need().replaceAll("\\[.*", "")));
@@ -93,7 +97,7 @@ class GraphFormsTest {
 
     @ParameterizedTest
     @MethodSource("graphs")
-    void dot_and_svg_are_read_back_box_by_box(Drawn drawn) throws Exception {
+    void dot_and_svg_are_read_back_box_by_box(GraphOfProfile drawn) throws Exception {
         MutableGraph dot = new Parser().read(RosterDot.render(drawn.verdict(), drawn.graph()));
         assertEquals(drawn.graph().profile(), dot.name().value());
         assertEquals(drawn.graph().nodes().size(), dot.nodes().size());
@@ -131,7 +135,7 @@ class GraphFormsTest {
     void mermaid_is_read_by_its_own_parser_and_svg_drawn_by_a_browser() throws IOException {
         try (Browser browser = Browser.open()) {
             browser.open(mermaid(), "");
-            for (Drawn drawn : graphs().toList()) {
+            for (GraphOfProfile drawn : graphs().toList()) {
                 Object read =
                         browser.runLater(
                                 "const done = arguments[1]; mermaid.parse(arguments[0]).then((told)"
@@ -139,7 +143,7 @@ class GraphFormsTest {
                                 RosterMermaid.render(drawn.verdict(), drawn.graph()));
                 assertEquals("flowchart-v2", read, drawn.toString());
             }
-            Drawn port = graphs().findFirst().orElseThrow();
+            GraphOfProfile port = graphs().findFirst().orElseThrow();
             Path svg =
                     Files.writeString(
                             folder.resolve("port.svg"),
