@@ -1,9 +1,6 @@
 package dev.patientharbor.cli;
 
-import dev.patientharbor.check.Verdict;
-import dev.patientharbor.finding.Severity;
 import dev.patientharbor.page.ReportPage;
-import dev.patientharbor.profiles.ProfileSet;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.ParseResult;
 
@@ -22,11 +19,6 @@ final class ReportCommand {
     }
 
     static int run(ParseResult parsed, Console console) {
-        Severity failOn = CommandOptions.failOn(parsed);
-        ProfileSet set = CheckRun.set(parsed, CheckRun.input(parsed));
-        ResultOutput output = ResultOutput.of(parsed, set, console, FILE);
-        Verdict verdict = CheckRun.verdict(set, parsed);
-        output.write(ReportPage.render(verdict));
-        return CommandEnding.afterOther(verdict, failOn, console);
+        return WrittenFile.of(parsed, console, FILE, ReportPage::render);
     }
 }

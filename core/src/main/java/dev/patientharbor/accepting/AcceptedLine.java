@@ -31,12 +31,6 @@ public record AcceptedLine(
         return String.join(BETWEEN, consumer, need, profile, slot, answer);
     }
 
-    /** Returns whether both lines tell of the same need in the same profile. */
-    public boolean isOfSameNeed(AcceptedLine other) {
-        RequiredArgument.of(other, "other");
-        return key().equals(other.key());
-    }
-
     /** A text that stands in one line, with nothing that could be taken for the end of a part. */
     static String safe(String text) {
         return VisibleText.of(text).replace("|", "\\u007c");

@@ -109,6 +109,7 @@ public final class Checker {
         findings.sort(Finding.ORDER);
         return new Verdict(
                 resolved,
+                new ProfileAnswers(resolved, profiles.stream().map(ProfileVerdict::name).toList()),
                 places,
                 places.lookedAt(),
                 names,

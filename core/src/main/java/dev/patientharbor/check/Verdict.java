@@ -60,6 +60,7 @@ public final class Verdict implements RosterSource {
 
     Verdict(
             List<ResolvedSet> sides,
+            ProfileAnswers answers,
             CodePlaces code,
             int classesRead,
             ClassNames names,
@@ -70,6 +71,7 @@ public final class Verdict implements RosterSource {
             List<RuleFault> faults) {
         this.faults = List.copyOf(faults);
         this.sides = List.copyOf(sides);
+        this.answers = answers;
         this.code = code;
         this.classesRead = classesRead;
         this.names = names;
@@ -83,7 +85,6 @@ public final class Verdict implements RosterSource {
                                 suppressed.stream().map(SuppressedFinding::finding)));
         this.profiles = List.copyOf(profiles);
         this.shown = List.copyOf(shown);
-        answers = new ProfileAnswers(sides, profiles.stream().map(ProfileVerdict::name).toList());
     }
 
     /** Returns the title of the set. */
@@ -370,7 +371,16 @@ public final class Verdict implements RosterSource {
             }
         }
         return new Verdict(
-                sides, code, classesRead, this.names, findings, suppressed, profiles, some, faults);
+                sides,
+                answers,
+                code,
+                classesRead,
+                this.names,
+                findings,
+                suppressed,
+                profiles,
+                some,
+                faults);
     }
 
     /**
@@ -428,36 +438,19 @@ public final class Verdict implements RosterSource {
         RequiredArgument.of(found, "found");
         RequiredArgument.of(kind, "kind");
         RequiredArgument.of(today, "today");
-        SuppressionFilter filter = new SuppressionFilter(set.declared().strictness(), today);
-        List<ProfileVerdict> all =
-                profiles.stream().map(each -> with(each, found, kind, filter)).toList();
-        List<ProfileVerdict> some =
-                shown.stream().map(each -> with(each, found, kind, filter)).toList();
+        LaterFindings later =
+                new LaterFindings(
+                        found, kind, new SuppressionFilter(set.declared().strictness(), today));
+        List<ProfileVerdict> all = later.in(profiles);
+        List<ProfileVerdict> some = later.in(shown);
+        SuppressionFilter.FilteredFindings more = later.ofSet(ofSet, all);
         List<Finding> told = new ArrayList<>(findings);
-        SuppressionFilter.FilteredFindings more = filter.filter(ofSet);
         told.addAll(more.reported());
+        told.sort(Finding.ORDER);
         List<SuppressedFinding> silent = new ArrayList<>(suppressed);
         silent.addAll(more.suppressed());
-        if (all.stream().allMatch(each -> each.isPartial() || found.containsKey(each.name()))) {
-            told.addAll(filter.findings(kind.id()::equals));
-        }
-        told.sort(Finding.ORDER);
-        return new Verdict(sides, code, classesRead, names, told, silent, all, some, faults);
-    }
-
-    private static ProfileVerdict with(
-            ProfileVerdict profile,
-            Map<String, List<Finding>> found,
-            FindingKind kind,
-            SuppressionFilter filter) {
-        List<Finding> ofIt = found.get(profile.name());
-        if (ofIt == null) {
-            return profile;
-        }
-        SuppressionFilter.FilteredFindings more = filter.filter(ofIt);
-        return kind == FindingKinds.BUILD_FAILED
-                ? profile.built(more.reported(), more.suppressed())
-                : profile.with(more.reported(), more.suppressed());
+        return new Verdict(
+                sides, answers, code, classesRead, names, told, silent, all, some, faults);
     }
 
     /** Returns whether a class of that binary name is in the code that was read. */

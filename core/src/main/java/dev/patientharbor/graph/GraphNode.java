@@ -2,7 +2,6 @@ package dev.patientharbor.graph;
 
 import dev.patientharbor.plan.Answer;
 import dev.patientharbor.texts.RequiredArgument;
-import java.util.List;
 import java.util.Optional;
 
 /**
@@ -21,10 +20,5 @@ public record GraphNode(
         RequiredArgument.of(consumer, "consumer");
         RequiredArgument.of(seat, "seat");
         RequiredArgument.of(answer, "answer");
-    }
-
-    /** Returns the decorators around it, outermost first. */
-    public List<Answer.Around> around() {
-        return answer.map(Answer::around).orElse(List.of());
     }
 }

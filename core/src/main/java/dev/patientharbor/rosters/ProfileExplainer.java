@@ -56,9 +56,7 @@ public final class ProfileExplainer {
                                 other ->
                                         explainer.heirs.put(
                                                 other.profileNumber(), other.declared().name()));
-                side.checked().stream()
-                        .filter(wiring -> wiring.profile().isOrExtends(profile))
-                        .forEach(wiring -> explainer.uses.count(side, wiring));
+                explainer.uses.count(side);
             }
         }
         synchronized (first) {

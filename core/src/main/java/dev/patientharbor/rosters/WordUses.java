@@ -50,10 +50,17 @@ final class WordUses {
         return Optional.ofNullable(without.get(at));
     }
 
-    /** Counts what the words of the profile decide in one that is it or extends it. */
-    void count(ResolvedSet side, Wiring wiring) {
-        String name = wiring.profile().declared().name();
+    /** Counts what the words of the profile decide in those of a side that are it or extend it. */
+    void count(ResolvedSet side) {
         Map<SourcePosition, SourcePosition> changed = changed(side);
+        side.checked().stream()
+                .filter(wiring -> wiring.profile().isOrExtends(profile))
+                .forEach(wiring -> count(side, wiring, changed));
+    }
+
+    private void count(
+            ResolvedSet side, Wiring wiring, Map<SourcePosition, SourcePosition> changed) {
+        String name = wiring.profile().declared().name();
         List<ResolvedBinding> leftOut = leftOut(side, wiring);
         List<ResolvedDecoratorStatement> bared = bared(side, wiring);
         for (NeedExplanation need : NeedExplainer.explanations(side, wiring, row -> true)) {

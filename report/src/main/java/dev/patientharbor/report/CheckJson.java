@@ -66,7 +66,7 @@ public final class CheckJson {
     private void write(ProfileVerdict profile) throws IOException {
         json.writeStartObject();
         json.writeStringField("name", profile.name());
-        strings("extends", profile.parents());
+        JsonText.strings(json, "extends", profile.parents());
         json.writeBooleanField("partial", profile.isPartial());
         truth("complete", profile.complete());
         json.writeNumberField("needs", profile.needs());
@@ -105,20 +105,20 @@ public final class CheckJson {
         json.writeStringField("message", finding.message());
         json.writeStringField("at", finding.at().text());
         place(finding.at());
-        strings("profiles", once.profiles());
+        JsonText.strings(json, "profiles", once.profiles());
         json.writeStringField("cause", finding.cause());
-        strings("subjects", finding.subjects());
+        JsonText.strings(json, "subjects", finding.subjects());
         json.writeArrayFieldStart("details");
         for (FindingDetail detail : finding.details()) {
             json.writeStartObject();
             json.writeStringField("label", detail.label());
-            strings("lines", detail.lines());
+            JsonText.strings(json, "lines", detail.lines());
             json.writeEndObject();
         }
         json.writeEndArray();
-        strings("remedy", FindingRemedy.lines(finding));
-        strings("consumers", finding.consumers());
-        strings("entries", finding.entries());
+        JsonText.strings(json, "remedy", FindingRemedy.lines(finding));
+        JsonText.strings(json, "consumers", finding.consumers());
+        JsonText.strings(json, "entries", finding.entries());
         if (once.by().isPresent()) {
             suppression(once.by().get());
         }
@@ -151,13 +151,5 @@ public final class CheckJson {
         } else {
             json.writeNumberField(field, value);
         }
-    }
-
-    private void strings(String field, List<String> values) throws IOException {
-        json.writeArrayFieldStart(field);
-        for (String value : values) {
-            json.writeString(value);
-        }
-        json.writeEndArray();
     }
 }

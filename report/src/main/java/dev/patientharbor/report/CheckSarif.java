@@ -153,9 +153,9 @@ public final class CheckSarif {
         }
         json.writeEndArray();
         json.writeObjectFieldStart("properties");
-        strings("profiles", once.profiles());
-        strings("consumers", finding.consumers());
-        strings("entries", finding.entries());
+        JsonText.strings(json, "profiles", once.profiles());
+        JsonText.strings(json, "consumers", finding.consumers());
+        JsonText.strings(json, "entries", finding.entries());
         json.writeBooleanField("incomplete", finding.kind().breaksCompleteness());
         json.writeEndObject();
         json.writeEndObject();
@@ -233,13 +233,5 @@ public final class CheckSarif {
         json.writeObjectFieldStart(field);
         json.writeStringField("text", text);
         json.writeEndObject();
-    }
-
-    private void strings(String field, List<String> values) throws IOException {
-        json.writeArrayFieldStart(field);
-        for (String value : values) {
-            json.writeString(value);
-        }
-        json.writeEndArray();
     }
 }

@@ -4,7 +4,6 @@ import dev.patientharbor.comparing.ChangeKind;
 import dev.patientharbor.comparing.RosterComparison;
 import dev.patientharbor.comparing.RowChange;
 import dev.patientharbor.finding.Finding;
-import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.RosterRow;
 import dev.patientharbor.plan.RosterSource;
@@ -300,17 +299,12 @@ public final class ComparisonText {
         // Places in a text that was only tried are no places of the file.
         answer.origin()
                 .filter(at -> !isTried || source == before)
-                .ifPresent(at -> about.append("· ").append(place(at, source)));
+                .ifPresent(
+                        at ->
+                                about.append("· ")
+                                        .append(
+                                                ReportWording.place(
+                                                        source, at, "supplies itself")));
         return about.toString().strip();
-    }
-
-    private static String place(SourcePosition at, RosterSource source) {
-        return at.<String>match(
-                in ->
-                        in.path().equals(source.file())
-                                ? ":" + in.line() + ":" + in.column()
-                                : at.text(),
-                in -> "supplies itself",
-                in -> at.text());
     }
 }

@@ -7,6 +7,7 @@ import com.fasterxml.jackson.core.util.DefaultPrettyPrinter;
 import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
+import java.util.List;
 
 /** One JSON value as text, laid out so that people can read it too. */
 final class JsonText {
@@ -31,5 +32,11 @@ final class JsonText {
             throw new UncheckedIOException("text in memory cannot fail", impossible);
         }
         return text.append('\n').toString();
+    }
+
+    /** Writes a field that is an array of texts. */
+    static void strings(JsonGenerator json, String field, List<String> values) throws IOException {
+        json.writeFieldName(field);
+        json.writeArray(values.toArray(String[]::new), 0, values.size());
     }
 }

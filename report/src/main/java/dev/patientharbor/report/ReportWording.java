@@ -41,12 +41,21 @@ final class ReportWording {
 
     /** Where something is said: in the file of the set by line and column alone. */
     static String place(RosterSource source, SourcePosition at) {
+        return place(source, at, "the class itself");
+    }
+
+    /**
+     * Where something is said.
+     *
+     * @param ofClass what stands for a class that says it by itself
+     */
+    static String place(RosterSource source, SourcePosition at, String ofClass) {
         return at.<String>match(
                 in ->
                         in.path().equals(source.file())
                                 ? ":" + in.line() + ":" + in.column()
                                 : at.text(),
-                in -> "the class itself",
+                in -> ofClass,
                 in -> at.text());
     }
 

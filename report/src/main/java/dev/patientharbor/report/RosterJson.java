@@ -99,7 +99,7 @@ public final class RosterJson {
         json.writeStartObject();
         json.writeStringField("class", maker);
         json.writeStringField("touches", touch.kind().word());
-        strings("way", touch.way());
+        JsonText.strings(json, "way", touch.way());
         json.writeStringField("at", touch.at().text());
         json.writeEndObject();
     }
@@ -111,7 +111,7 @@ public final class RosterJson {
                         : Optional.of(verdict.roster(profile.name()));
         json.writeStartObject();
         json.writeStringField("name", profile.name());
-        strings("extends", profile.parents());
+        JsonText.strings(json, "extends", profile.parents());
         json.writeBooleanField("partial", profile.isPartial());
         if (profile.complete().isPresent()) {
             json.writeBooleanField("complete", profile.complete().get());
@@ -167,7 +167,8 @@ public final class RosterJson {
         string("qualifier", key.map(Key::qualifier).filter(name -> !name.isEmpty()));
         json.writeStringField("kind", answer.kind().word());
         string("implementation", answer.implementation());
-        strings("decorators", answer.decorators().stream().map(RosterJson::word).toList());
+        JsonText.strings(
+                json, "decorators", answer.decorators().stream().map(RosterJson::word).toList());
         string("lifetime", answer.lifetime().map(choice -> choice.lifetime().word()));
         string("lifetimeBy", answer.lifetime().map(choice -> choice.by().words()));
         string("instance", answer.instance());
@@ -183,7 +184,7 @@ public final class RosterJson {
         }
         json.writeEndArray();
         string("filledBy", answer.filledBy().map(FillInSource::word));
-        strings("leftOut", answer.leftOut());
+        JsonText.strings(json, "leftOut", answer.leftOut());
         string("fills", answer.fills().map(seat -> seat.slot().text()));
         string("fillsWithin", answer.fills().flatMap(Answer.Seat::within));
         if (answer.kind() == AnswerKind.COLLECTION) {
@@ -237,8 +238,8 @@ public final class RosterJson {
         json.writeStringField("message", finding.message());
         json.writeStringField("at", finding.at().text());
         json.writeStringField("cause", finding.cause());
-        strings("consumers", finding.consumers());
-        strings("entries", finding.entries());
+        JsonText.strings(json, "consumers", finding.consumers());
+        JsonText.strings(json, "entries", finding.entries());
     }
 
     /** What is not reported, with the reason why. */
@@ -262,14 +263,6 @@ public final class RosterJson {
         } else {
             json.writeNullField(field);
         }
-    }
-
-    private void strings(String field, List<String> values) throws IOException {
-        json.writeArrayFieldStart(field);
-        for (String value : values) {
-            json.writeString(value);
-        }
-        json.writeEndArray();
     }
 
     /** A class by its name; of what is built in, its word alone. */

@@ -338,12 +338,6 @@ public final class RosterText {
     }
 
     private String place(SourcePosition at) {
-        return at.match(
-                in ->
-                        in.path().equals(verdict.file())
-                                ? ":" + in.line() + ":" + in.column()
-                                : in.text(),
-                in -> "supplies itself",
-                in -> in.text());
+        return ReportWording.place(verdict, at, "supplies itself");
     }
 }

@@ -56,7 +56,7 @@ public final class SurveyJson {
             json.writeStartObject();
             json.writeStringField("class", one.className());
             json.writeStringField("name", one.name());
-            strings("members", one.members());
+            JsonText.strings(json, "members", one.members());
             json.writeStringField("source", one.source());
             json.writeEndObject();
         }
@@ -87,7 +87,7 @@ public final class SurveyJson {
             json.writeEndObject();
         }
         json.writeEndArray();
-        strings("entryConsumers", survey.entryConsumers());
+        JsonText.strings(json, "entryConsumers", survey.entryConsumers());
         json.writeArrayFieldStart("unreadable");
         for (Finding finding : survey.findings()) {
             json.writeStartObject();
@@ -118,9 +118,9 @@ public final class SurveyJson {
         json.writeStartObject();
         json.writeStringField("name", contract.name());
         json.writeStringField("kind", contract.kind().word());
-        strings("implementations", contract.implementations());
-        strings("askedBy", contract.askedBy());
-        strings("hardWiredIn", contract.hardWiredIn());
+        JsonText.strings(json, "implementations", contract.implementations());
+        JsonText.strings(json, "askedBy", contract.askedBy());
+        JsonText.strings(json, "hardWiredIn", contract.hardWiredIn());
         json.writeEndObject();
     }
 
@@ -128,7 +128,7 @@ public final class SurveyJson {
         json.writeStartObject();
         json.writeStringField("class", className);
         json.writeStringField("touches", touch.kind().word());
-        strings("way", touch.way());
+        JsonText.strings(json, "way", touch.way());
         write(touch.at());
         json.writeEndObject();
     }
@@ -144,13 +144,5 @@ public final class SurveyJson {
         }
         json.writeNumberField("line", at.line());
         json.writeEndObject();
-    }
-
-    private void strings(String name, List<String> all) throws IOException {
-        json.writeArrayFieldStart(name);
-        for (String each : all) {
-            json.writeString(each);
-        }
-        json.writeEndArray();
     }
 }
