@@ -38,6 +38,7 @@ final class DraftCommand {
         }
         CheckRun.given(code);
         mustFit(parsed);
+        console.progress().begin(() -> 0);
         Path tests = newFile("--tests", DraftOptions.tests(parsed));
         int ended = into.isEmpty() ? draft(parsed, code, console) : add(parsed, code, console);
         if (!DraftOptions.tests(parsed).isEmpty()) {
@@ -160,6 +161,7 @@ final class DraftCommand {
 
     private static int told(ProfileDraft draft, String out, Console console) {
         if (out.isEmpty()) {
+            console.progress().end();
             console.out().print(draft.text());
         } else {
             write(out, draft.text());

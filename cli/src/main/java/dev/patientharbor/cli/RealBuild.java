@@ -47,6 +47,8 @@ final class RealBuild {
     }
 
     Verdict of(Verdict verdict, LocalDate today) {
+        // The user's code may print.
+        console.progress().end();
         List<String> left =
                 new ArrayList<>(
                         verdict.profiles().stream()

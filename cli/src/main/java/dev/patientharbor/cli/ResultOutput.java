@@ -43,6 +43,7 @@ final class ResultOutput {
             throw new UnusableException(
                     "--out names " + named + ", which is read here; write to another file");
         }
+        console.progress().begin(set::filesRead);
         return output;
     }
 
@@ -67,6 +68,7 @@ final class ResultOutput {
     }
 
     void write(String text) {
+        console.progress().end();
         if (file.isEmpty()) {
             console.out().print(text);
             return;

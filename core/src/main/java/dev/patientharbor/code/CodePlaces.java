@@ -57,6 +57,11 @@ public final class CodePlaces {
         whole().readAll();
     }
 
+    /** Returns how many files were read so far; one that was read twice counts twice. */
+    public long filesRead() {
+        return code.filesRead();
+    }
+
     /** Returns how many class files this check looked at. */
     public int lookedAt() {
         return lookedAt.count();

@@ -34,7 +34,11 @@ public final class CodeReader {
         SourceOpener opener = new SourceOpener();
         try {
             return new OpenedCode(
-                    roots, roots.stream().map(opener::open).toList(), opener.findings(), request);
+                    roots,
+                    roots.stream().map(opener::open).toList(),
+                    opener.findings(),
+                    request,
+                    opener.count());
         } catch (RuntimeException | Error fault) {
             opener.close();
             throw fault;

@@ -26,16 +26,19 @@ final class FolderSource {
 
     private FolderSource() {}
 
-    private record InFolder(String folder, String name, Path path, Optional<Object> identity)
+    /** A folder that is open, and what people call it. */
+    private record OpenFolder(String place, ReadCount count) {}
+
+    private record InFolder(OpenFolder in, String name, Path path, Optional<Object> identity)
             implements ClassFile {
         @Override
         public String place() {
-            return folder + '/' + name;
+            return in.place() + '/' + name;
         }
 
         @Override
         public byte[] bytes(SizeLimit limit) throws IOException {
-            return BoundedFile.read(path, limit);
+            return in.count().counted(BoundedFile.read(path, limit));
         }
     }
 
@@ -44,25 +47,27 @@ final class FolderSource {
      *
      * @param place the folder as people read it
      * @param unread takes what below it cannot be listed, as people read it, and the reason
+     * @param count counts what is read from it
      */
-    static ClassSource open(Path folder, String place, BiConsumer<String, String> unread)
+    static ClassSource open(
+            Path folder, String place, BiConsumer<String, String> unread, ReadCount count)
             throws IOException {
-        Visitor visitor = new Visitor(folder, place, unread);
+        Visitor visitor = new Visitor(folder, new OpenFolder(place, count), unread);
         Files.walkFileTree(folder, EnumSet.of(FileVisitOption.FOLLOW_LINKS), DEEPEST, visitor);
         return new ClassSource(folder.toAbsolutePath().normalize(), visitor.files, null);
     }
 
     private static final class Visitor extends SimpleFileVisitor<Path> {
         private final Path folder;
-        private final String place;
+        private final OpenFolder open;
         private final int prefix;
         private final BiConsumer<String, String> unread;
         private final List<ClassFile> files = new ArrayList<>();
         private int seen;
 
-        Visitor(Path folder, String place, BiConsumer<String, String> unread) {
+        Visitor(Path folder, OpenFolder open, BiConsumer<String, String> unread) {
             this.folder = folder;
-            this.place = place;
+            this.open = open;
             this.unread = unread;
             String own = folder.toString();
             prefix =
@@ -73,12 +78,12 @@ final class FolderSource {
         public FileVisitResult visitFile(Path file, BasicFileAttributes attributes)
                 throws IOException {
             if (ClassSource.tooMany(++seen)) {
-                throw new UnfitFileException(place, ClassSource.tooManyReason());
+                throw new UnfitFileException(open.place(), ClassSource.tooManyReason());
             }
             String name = file.toString().substring(prefix).replace(File.separatorChar, '/');
             if (ClassSource.isWanted(name) && attributes.isRegularFile()) {
                 Optional<Object> identity = Optional.ofNullable(attributes.fileKey());
-                files.add(new InFolder(place, name, file, identity));
+                files.add(new InFolder(open, name, file, identity));
             }
             return FileVisitResult.CONTINUE;
         }
@@ -90,7 +95,7 @@ final class FolderSource {
             }
             if (!(fault instanceof FileSystemLoopException)) {
                 String name = file.toString().substring(prefix).replace(File.separatorChar, '/');
-                unread.accept(place + '/' + name, IoReason.of(fault));
+                unread.accept(open.place() + '/' + name, IoReason.of(fault));
             }
             return FileVisitResult.CONTINUE;
         }

@@ -33,7 +33,7 @@ final class JarSource {
     private JarSource() {}
 
     /** A jar that is open, and what people call it. */
-    private record OpenJar(ZipFile jar, String place) {}
+    private record OpenJar(ZipFile jar, String place, ReadCount count) {}
 
     /**
      * @param version where a class for one version of Java is in the jar; blank for all others
@@ -51,6 +51,10 @@ final class JarSource {
 
         @Override
         public byte[] bytes(SizeLimit limit) throws IOException {
+            return in.count().counted(unpacked(limit));
+        }
+
+        private byte[] unpacked(SizeLimit limit) throws IOException {
             ZipEntry entry = in.jar().getEntry(entryName());
             if (entry == null) {
                 throw new UnfitFileException(place(), "it is not in its jar any more");
@@ -76,12 +80,13 @@ final class JarSource {
      * Opens a jar.
      *
      * @param place the jar as people read it
+     * @param count counts what is read from it
      */
-    static ClassSource open(Path path, String place) throws IOException {
+    static ClassSource open(Path path, String place, ReadCount count) throws IOException {
         JarDirectory.requireSound(path);
         ZipFile jar = new ZipFile(path.toFile());
         try {
-            OpenJar open = new OpenJar(jar, place);
+            OpenJar open = new OpenJar(jar, place, count);
             List<ClassFile> files = files(open, Files.size(path));
             return new ClassSource(path.toAbsolutePath().normalize(), files, jar);
         } catch (IOException | RuntimeException fault) {

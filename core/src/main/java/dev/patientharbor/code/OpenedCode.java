@@ -32,6 +32,7 @@ final class OpenedCode {
     private final List<Finding> findings;
     private final FactsRequest request;
     private final JdkClasses jdk;
+    private final ReadCount count;
     private final Map<WrittenName, List<Integer>> numbers = new HashMap<>();
     private final Map<ClassSource, Map<String, CodeEntry>> entries = new LinkedHashMap<>();
     private final Map<List<ClassSource>, ClassTable> tables = new HashMap<>();
@@ -39,13 +40,15 @@ final class OpenedCode {
     /**
      * @param byRoot the sources that each root names; several roots may have one in common
      * @param findings what could not be opened
+     * @param count counts the files that are read
      */
     OpenedCode(
             List<CodeRoot> roots,
             List<List<ClassSource>> byRoot,
             List<Finding> findings,
-            FactsRequest request) {
-        this(roots, byRoot, findings, request, OpenedCode::entries);
+            FactsRequest request,
+            ReadCount count) {
+        this(roots, byRoot, findings, request, count, OpenedCode::entries);
     }
 
     /**
@@ -56,11 +59,13 @@ final class OpenedCode {
             List<List<ClassSource>> byRoot,
             List<Finding> findings,
             FactsRequest request,
+            ReadCount count,
             Function<ClassSource, Map<String, CodeEntry>> entriesOf) {
         this.roots = List.copyOf(roots);
         this.byRoot = List.copyOf(byRoot);
         this.findings = findings.stream().sorted(Finding.ORDER).toList();
         this.request = request;
+        this.count = count;
         jdk = new JdkClasses(request.ofJdk());
         for (int i = 0; i < roots.size(); i++) {
             numbers.computeIfAbsent(roots.get(i).written(), name -> new ArrayList<>(1)).add(i);
@@ -89,6 +94,11 @@ final class OpenedCode {
     /** Returns what could not be opened, in order of place. */
     List<Finding> findings() {
         return findings;
+    }
+
+    /** Returns how many files were read so far. */
+    long filesRead() {
+        return count.soFar();
     }
 
     /** Returns the places as they are written. */

@@ -23,10 +23,16 @@ final class SourceOpener {
 
     private final Map<Object, ClassSource> opened = new LinkedHashMap<>();
     private final List<Finding> findings = new ArrayList<>();
+    private final ReadCount count = new ReadCount();
 
     /** Returns findings about what could not be opened. */
     List<Finding> findings() {
         return findings;
+    }
+
+    /** Returns what counts the files that are read from all that is opened. */
+    ReadCount count() {
+        return count;
     }
 
     void close() {
@@ -60,8 +66,9 @@ final class SourceOpener {
                                         (part, reason) ->
                                                 findings.add(
                                                         CodeRoot.notRead(
-                                                                root.written(), part, reason)))
-                                : jar(path, place);
+                                                                root.written(), part, reason)),
+                                        count)
+                                : jar(path, place, count);
                 opened.put(identity, source);
             }
             sources.add(source);
@@ -81,10 +88,10 @@ final class SourceOpener {
                 : CodeRoot.notRead(root.written(), place, IoReason.of(fault));
     }
 
-    private static ClassSource jar(Path path, String place) throws IOException {
+    private static ClassSource jar(Path path, String place, ReadCount count) throws IOException {
         BoundedFile.requireRegular(path);
         try {
-            return JarSource.open(path, place);
+            return JarSource.open(path, place, count);
         } catch (ZipException fault) {
             throw new IOException("it is no jar that can be read");
         }

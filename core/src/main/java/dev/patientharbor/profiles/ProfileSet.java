@@ -79,7 +79,7 @@ public final class ProfileSet {
     private final Settings settings;
     private final List<Finding> findings;
     private final List<Path> files;
-    private Optional<CodePlaces> read = Optional.empty();
+    private volatile Optional<CodePlaces> read = Optional.empty();
     private Optional<Answered> answered = Optional.empty();
     private Map<String, List<WrittenName>> placesByProfile;
 
@@ -281,6 +281,14 @@ public final class ProfileSet {
                 && FactsRequestMaker.of(before.declared).covers(FactsRequestMaker.of(declared))) {
             read = before.read();
         }
+    }
+
+    /**
+     * Returns how many class files were read so far, with one that was read twice counting twice;
+     * another thread may ask while this is being checked.
+     */
+    public long filesRead() {
+        return read.map(CodePlaces::filesRead).orElse(0L);
     }
 
     /** Returns whether it, or its code, was read from a file, under whatever name. */

@@ -32,6 +32,7 @@ public final class MadeUpCode {
                         List.of(List.of(new ClassSource(root.path(), List.of(), null))),
                         List.of(),
                         FactsRequest.NOTHING,
+                        new ReadCount(),
                         source -> entries));
     }
 

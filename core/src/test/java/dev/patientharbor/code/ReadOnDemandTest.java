@@ -70,7 +70,7 @@ class ReadOnDemandTest {
     @Test
     void sixty_four_threads_ask_one_index_and_each_file_is_read_once() throws Exception {
         Path jar = RealClasses.ofTheBuild().get(0);
-        ClassSource source = JarSource.open(jar, "real.jar");
+        ClassSource source = JarSource.open(jar, "real.jar", new ReadCount());
         Map<String, AtomicInteger> reads = new ConcurrentHashMap<>();
         Map<String, CodeEntry> entries = new TreeMap<>();
         PackageStart start = PackageStart.of(source.classFiles());

@@ -1,0 +1,19 @@
+package dev.patientharbor.code;
+
+import java.util.concurrent.atomic.LongAdder;
+
+/** Counts the files that were read; one that is read again counts again. */
+final class ReadCount {
+
+    private final LongAdder count = new LongAdder();
+
+    /** Counts one more, and returns what was in it. */
+    byte[] counted(byte[] bytes) {
+        count.increment();
+        return bytes;
+    }
+
+    long soFar() {
+        return count.sum();
+    }
+}
