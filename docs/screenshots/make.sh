@@ -43,6 +43,7 @@ shot check-broken 42 'check examples/broken.harbor.yaml --profile circle,overdue
 shot roster 42 'roster examples/port.harbor.yaml'
 shot matrix 42 'roster examples/port.harbor.yaml --format matrix --differing'
 shot coverage 42 'roster examples/port.harbor.yaml --format coverage'
+shot observed 42 'roster examples/port.harbor.yaml --format coverage --observed examples/observed'
 shot roster-tree 42 'roster examples/port.harbor.yaml --profile winter --format tree'
 shot demo 42 'demo'
 shot explain 42 'explain examples/port.harbor.yaml CraneShed'

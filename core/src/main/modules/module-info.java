@@ -10,6 +10,7 @@ module dev.patientharbor.core {
     exports dev.patientharbor.explaining;
     exports dev.patientharbor.finding;
     exports dev.patientharbor.graph;
+    exports dev.patientharbor.observing;
     exports dev.patientharbor.plan;
     exports dev.patientharbor.profiles;
     exports dev.patientharbor.survey;

@@ -4,8 +4,6 @@ import dev.patientharbor.profiles.ProfileSet;
 import dev.patientharbor.rig.TrialBuild;
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.net.MalformedURLException;
-import java.net.URL;
 import java.net.URLClassLoader;
 import java.nio.file.Path;
 import java.util.Arrays;
@@ -78,9 +76,8 @@ public final class BuildProcess {
     private void build(ProfileSet set, String profile) {
         report.begun(profile);
         ScheduledFuture<?> limit = watch.schedule(this::tookTooLong, seconds, TimeUnit.SECONDS);
-        URL[] places = set.classPath(profile).stream().map(BuildProcess::url).toArray(URL[]::new);
         ClassLoader before = builder.getContextClassLoader();
-        try (URLClassLoader loader = new URLClassLoader(places, new ToolClassLoader())) {
+        try (URLClassLoader loader = ProfileClasses.loader(set, profile)) {
             builder.setContextClassLoader(loader);
             TrialBuild.of(set.plan(profile), loader, this::tries).forEach(report::found);
         } catch (IOException fault) {
@@ -115,29 +112,6 @@ public final class BuildProcess {
                 report.done();
                 return;
             }
-        }
-    }
-
-    private static URL url(Path path) {
-        try {
-            return path.toUri().toURL();
-        } catch (MalformedURLException fault) {
-            throw new UncheckedIOException("no place to load from: " + path, fault);
-        }
-    }
-
-    /** The JDK's classes and this tool's own, but none of the libraries that it uses. */
-    private static final class ToolClassLoader extends ClassLoader {
-        ToolClassLoader() {
-            super(ClassLoader.getPlatformClassLoader());
-        }
-
-        @Override
-        protected Class<?> findClass(String name) throws ClassNotFoundException {
-            if (!name.startsWith("dev.patientharbor.")) {
-                throw new ClassNotFoundException(name);
-            }
-            return BuildProcess.class.getClassLoader().loadClass(name);
         }
     }
 }

@@ -42,7 +42,7 @@ public final class CommandRehearsal {
             case EXPLAIN -> List.of(List.of(port, "NightDesk"));
             case COMPARE -> List.of(List.of(port, "dock-test", "winter"));
             case SURVEY -> List.of(List.of(port));
-            case ACCEPT, COMPLETION, DRAFT, REPORT, WATCH -> List.of(List.of("--help"));
+            case ACCEPT, COMPLETION, DRAFT, REPORT, RUN, WATCH -> List.of(List.of("--help"));
             case CHECK -> List.of(List.of("--help"), List.of("--nothing"));
         };
     }

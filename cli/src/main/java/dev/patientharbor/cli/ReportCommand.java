@@ -13,12 +13,18 @@ final class ReportCommand {
 
     static CommandSpec spec() {
         return CommandOptions.writing(
-                "Writes one HTML file to look around in: who receives what in every profile, what"
-                        + " differs, the graph, what is wrong, and how real each environment is.",
-                FILE);
+                        "Writes one HTML file to look around in: who receives what in every"
+                            + " profile, what differs, the graph, what is wrong, and how real each"
+                            + " environment is.",
+                        FILE)
+                .addOption(RosterOptions.observed());
     }
 
     static int run(ParseResult parsed, Console console) {
-        return WrittenFile.of(parsed, console, FILE, ReportPage::render);
+        return WrittenFile.of(
+                parsed,
+                console,
+                FILE,
+                verdict -> ReportPage.render(verdict, RosterOptions.observed(parsed, verdict)));
     }
 }

@@ -5,11 +5,13 @@ import dev.patientharbor.check.Verdict;
 import dev.patientharbor.comparing.RosterFilter;
 import dev.patientharbor.finding.Severity;
 import dev.patientharbor.graph.ObjectGraph;
+import dev.patientharbor.observing.ObservedRosters;
 import dev.patientharbor.page.GraphSvg;
 import dev.patientharbor.profiles.ProfileSet;
 import dev.patientharbor.report.CoverageText;
 import dev.patientharbor.report.MatrixMarkdown;
 import dev.patientharbor.report.MatrixText;
+import dev.patientharbor.report.ObservedText;
 import dev.patientharbor.report.RosterCsv;
 import dev.patientharbor.report.RosterDot;
 import dev.patientharbor.report.RosterJson;
@@ -20,6 +22,7 @@ import dev.patientharbor.report.TextLayout;
 import dev.patientharbor.report.TouchesText;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.ParseResult;
 
@@ -67,6 +70,7 @@ final class RosterCommand {
                         Format.values())
                 .addOption(RosterOptions.wide())
                 .addOption(RosterOptions.touches())
+                .addOption(RosterOptions.observed())
                 .addOption(RosterOptions.depth())
                 .addOption(RosterOptions.consumersShown())
                 .addOption(RosterOptions.slotsShown())
@@ -89,6 +93,9 @@ final class RosterCommand {
         if (depth != Integer.MAX_VALUE && format != Format.TREE) {
             throw new UnusableException("--depth goes with --format tree alone");
         }
+        Optional<ObservedRosters> observed = RosterOptions.observed(parsed, verdict);
+        mustFit(observed.isPresent(), "--observed", format);
+        mustFit(touches, "--touches", format);
         String text =
                 switch (format) {
                     case MATRIX -> MatrixText.render(verdict, filter, tables);
@@ -98,16 +105,20 @@ final class RosterCommand {
                     case CSV -> RosterCsv.render(verdict, filter);
                     case MARKDOWN -> MatrixMarkdown.render(verdict, filter);
                     case JSON ->
-                            touches
-                                    ? RosterJson.render(verdict, set.touches())
-                                    : RosterJson.render(verdict);
-                    case COVERAGE -> CoverageText.render(verdict, tables);
+                            RosterJson.render(
+                                    verdict,
+                                    touches ? Optional.of(set.touches()) : Optional.empty(),
+                                    observed);
+                    case COVERAGE -> CoverageText.render(verdict, observed, tables);
                     case TREE -> RosterTree.render(verdict, depth, layout);
                     case TEXT ->
                             wide
-                                    ? RosterText.renderWide(verdict, filter, layout)
-                                    : RosterText.render(verdict, filter, layout);
+                                    ? RosterText.renderWide(verdict, filter, observed, layout)
+                                    : RosterText.render(verdict, filter, observed, layout);
                 };
+        if (observed.isPresent() && format.isForPeople()) {
+            text += ObservedText.render(verdict, observed.get(), layout);
+        }
         if (touches && format.isForPeople()) {
             text += TouchesText.render(verdict, set.touches(), layout);
         }
@@ -138,11 +149,13 @@ final class RosterCommand {
                             + format.word()
                             + "; they do with text, matrix, csv and markdown");
         }
-        boolean isWithTouches = RosterOptions.isWithTouches(parsed);
-        if (isWithTouches && !format.isForPeople() && format != Format.JSON) {
-            throw new UnusableException(
-                    "--touches does not go with --format " + format.word() + "; it does with json");
-        }
         return filter;
+    }
+
+    private static void mustFit(boolean isAsked, String option, Format format) {
+        if (isAsked && !format.isForPeople() && format != Format.JSON) {
+            throw new UnusableException(
+                    option + " does not go with --format " + format.word() + "; it does with json");
+        }
     }
 }

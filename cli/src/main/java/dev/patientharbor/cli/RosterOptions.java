@@ -3,11 +3,14 @@ package dev.patientharbor.cli;
 import static dev.patientharbor.cli.CommandOptions.many;
 import static dev.patientharbor.cli.CommandOptions.names;
 
+import dev.patientharbor.check.Verdict;
 import dev.patientharbor.comparing.RosterFilter;
+import dev.patientharbor.observing.ObservedRosters;
 import dev.patientharbor.plan.AnswerKind;
 import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import picocli.CommandLine.Model.OptionSpec;
 import picocli.CommandLine.ParseResult;
@@ -17,6 +20,7 @@ final class RosterOptions {
 
     private static final String WIDE = "--wide";
     private static final String TOUCHES = "--touches";
+    private static final String OBSERVED = "--observed";
     private static final String DEPTH = "--depth";
     private static final String CONSUMER = "--consumer";
     private static final String SLOT = "--slot";
@@ -49,6 +53,23 @@ final class RosterOptions {
 
     static boolean isWithTouches(ParseResult parsed) {
         return parsed.hasMatchedOption(TOUCHES);
+    }
+
+    /** Of what shows rosters: what runs left behind of what they met. */
+    static OptionSpec observed() {
+        return CommandOptions.one(
+                        OBSERVED,
+                        "PLACE",
+                        "Tell as well how many runs met each answer: the folder that the system"
+                                + " property patientharbor.observed of the tests named, or a file"
+                                + " of run --observe.")
+                .build();
+    }
+
+    /** What was observed, beside the rosters of a verdict; empty if nobody asks. */
+    static Optional<ObservedRosters> observed(ParseResult parsed, Verdict verdict) {
+        String place = parsed.matchedOptionValue(OBSERVED, "");
+        return place.isEmpty() ? Optional.empty() : Optional.of(ObservedPlace.read(place, verdict));
     }
 
     /** Of roster: how deep the tree goes. */

@@ -14,6 +14,7 @@ enum ToolCommand {
     REPORT("report"),
     ACCEPT("accept"),
     WATCH("watch"),
+    RUN("run"),
     SURVEY("survey"),
     DRAFT("draft"),
     DEMO("demo"),
@@ -46,6 +47,7 @@ enum ToolCommand {
                     case REPORT -> ReportCommand.spec();
                     case ACCEPT -> AcceptCommand.spec();
                     case WATCH -> WatchCommand.spec();
+                    case RUN -> RunCommand.spec();
                     case SURVEY -> SurveyCommand.spec();
                     case DRAFT -> DraftCommand.spec();
                     case DEMO -> DemoCommand.spec();
@@ -64,6 +66,7 @@ enum ToolCommand {
             case REPORT -> ReportCommand.run(parsed, console);
             case ACCEPT -> AcceptCommand.run(parsed, console);
             case WATCH -> WatchCommand.run(parsed, console);
+            case RUN -> RunCommand.run(parsed, console);
             case SURVEY -> SurveyCommand.run(parsed, console);
             case DRAFT -> DraftCommand.run(parsed, console);
             case DEMO -> DemoCommand.run(console);

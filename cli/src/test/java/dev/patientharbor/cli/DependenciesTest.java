@@ -57,6 +57,7 @@ class DependenciesTest {
             check: accepting assembly code explaining finding inherited model names needs plan resolve rosters \
             rules ruling terms texts wiring
             comparing: plan terms texts
+            observing: files plan terms texts
             watching: check comparing finding plan texts
             graph: plan terms texts
             explaining: finding plan terms texts
@@ -67,18 +68,19 @@ class DependenciesTest {
             live: com.fasterxml.jackson finding model terms values
             standins: live texts
             behaviours: finding live model standins terms texts
-            rig: assembly behaviours finding live model plan profiles standins terms texts \
+            rig: assembly behaviours finding live model observing plan profiles standins terms texts \
             types
             mockito: org.mockito standins
-            junit: accepting check finding notation org.junit plan profiles rig terms texts
+            junit: accepting check finding notation observing org.junit plan profiles rig terms texts
             notation: check code drafting files finding model org.snakeyaml plan profiles \
             survey terms texts
             start: org.objectweb.asm
             report: check com.fasterxml.jackson comparing de.siegmar.fastcsv explaining finding \
-            graph javax.xml.stream plan survey terms texts watching
+            graph javax.xml.stream observing plan survey terms texts watching
             page: check com.fasterxml.jackson com.samskivert graph javax.xml.stream \
-            org.eclipse.elk org.eclipse.emf.common.util plan report terms texts
-            cli: accepting check comparing explaining files finding graph notation page picocli plan \
+            observing org.eclipse.elk org.eclipse.emf.common.util plan report terms texts
+            cli: accepting check comparing explaining files finding graph me.tongfei.progressbar notation \
+            observing page picocli plan \
             profiles report rig survey terms texts watching
             """;
 

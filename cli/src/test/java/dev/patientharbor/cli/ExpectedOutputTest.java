@@ -40,6 +40,7 @@ class ExpectedOutputTest {
                     check-port.sarif    | 80  | check ../examples/port.harbor.yaml --format sarif
                     check-port.xml      | 80  | check ../examples/port.harbor.yaml --format junit --profile live
                     check-broken.md     | 80  | check ../examples/broken.harbor.yaml --format markdown
+                    observed-port.json  | 80  | roster ../examples/port.harbor.yaml --format json --observed ../examples/observed --profile live
                     roster-port.json    | 80  | roster ../examples/port.harbor.yaml --format json
                     roster-broken.json  | 80  | roster ../examples/broken.harbor.yaml --format json --profile gap,orphan,sound
                     """)

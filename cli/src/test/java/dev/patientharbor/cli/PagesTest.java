@@ -20,7 +20,13 @@ class PagesTest {
             Pattern.compile("(?s)```text\n\\$ \\./patient-harbor ([^\n]*)\n(.*?)```");
 
     @ParameterizedTest
-    @CsvSource({"first-day.md, 5", "compare.md, 1", "explain.md, 3", "commands.md, 14"})
+    @CsvSource({
+        "first-day.md, 5",
+        "compare.md, 1",
+        "explain.md, 3",
+        "commands.md, 16",
+        "observed.md, 1"
+    })
     void every_output_on_the_page_is_what_the_tool_prints(String name, int least)
             throws IOException {
         Path file = Path.of("../docs").resolve(name);

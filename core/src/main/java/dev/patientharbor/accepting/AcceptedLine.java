@@ -1,7 +1,8 @@
 package dev.patientharbor.accepting;
 
+import dev.patientharbor.texts.BarredRow;
 import dev.patientharbor.texts.RequiredArgument;
-import dev.patientharbor.texts.VisibleText;
+import java.util.List;
 
 /**
  * What one need of one profile receives, or one member of a collection. Immutable.
@@ -15,9 +16,6 @@ import dev.patientharbor.texts.VisibleText;
 public record AcceptedLine(
         String consumer, String need, String profile, String slot, String answer) {
 
-    /** Stands between the parts of a line. */
-    static final String BETWEEN = " | ";
-
     public AcceptedLine {
         RequiredArgument.of(consumer, "consumer");
         RequiredArgument.of(need, "need");
@@ -28,16 +26,11 @@ public record AcceptedLine(
 
     /** Returns the line as it stands in the file. */
     public String text() {
-        return String.join(BETWEEN, consumer, need, profile, slot, answer);
-    }
-
-    /** A text that stands in one line, with nothing that could be taken for the end of a part. */
-    static String safe(String text) {
-        return VisibleText.of(text).replace("|", "\\u007c");
+        return BarredRow.of(List.of(consumer, need, profile, slot, answer));
     }
 
     String key() {
-        return String.join(BETWEEN, consumer, need, profile);
+        return BarredRow.of(List.of(consumer, need, profile));
     }
 
     @Override

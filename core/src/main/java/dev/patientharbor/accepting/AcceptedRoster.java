@@ -1,6 +1,7 @@
 package dev.patientharbor.accepting;
 
 import dev.patientharbor.plan.Roster;
+import dev.patientharbor.texts.BarredRow;
 import dev.patientharbor.texts.RequiredArgument;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
@@ -71,8 +72,8 @@ public record AcceptedRoster(String file, Map<Integer, AcceptedLine> lines) {
             if (line.isBlank() || line.startsWith("#")) {
                 continue;
             }
-            String[] parts = line.split(" \\| ", -1);
-            if (parts.length != PARTS) {
+            List<String> parts = BarredRow.parts(line);
+            if (parts.size() != PARTS) {
                 throw new IllegalArgumentException(
                         file
                                 + ":"
@@ -81,7 +82,10 @@ public record AcceptedRoster(String file, Map<Integer, AcceptedLine> lines) {
                                 + " patient-harbor accept --out "
                                 + file);
             }
-            lines.put(number, new AcceptedLine(parts[0], parts[1], parts[2], parts[3], parts[4]));
+            lines.put(
+                    number,
+                    new AcceptedLine(
+                            parts.get(0), parts.get(1), parts.get(2), parts.get(3), parts.get(4)));
         }
         return new AcceptedRoster(file, lines);
     }
@@ -104,7 +108,7 @@ public record AcceptedRoster(String file, Map<Integer, AcceptedLine> lines) {
     public Map<Integer, AcceptedLine> ofOtherProfiles(Collection<String> profiles) {
         RequiredArgument.of(profiles, "profiles");
         Set<String> known = new HashSet<>();
-        profiles.forEach(profile -> known.add(AcceptedLine.safe(profile)));
+        profiles.forEach(profile -> known.add(BarredRow.safe(profile)));
         Map<Integer, AcceptedLine> others = new TreeMap<>();
         lines.forEach(
                 (number, line) -> {

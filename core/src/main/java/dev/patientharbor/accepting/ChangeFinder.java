@@ -2,6 +2,7 @@ package dev.patientharbor.accepting;
 
 import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.plan.Roster;
+import dev.patientharbor.texts.BarredRow;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -44,7 +45,7 @@ final class ChangeFinder {
                     changed.add(each);
                 }
             }
-            profiles.put(AcceptedLine.safe(roster.profile()), roster.profile());
+            profiles.put(BarredRow.safe(roster.profile()), roster.profile());
             changed.forEach(each -> changes.add(change(roster.profile(), each)));
         }
         for (Deque<NumberedLine> lines : left.values()) {

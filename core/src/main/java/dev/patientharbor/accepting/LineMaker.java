@@ -5,6 +5,7 @@ import dev.patientharbor.plan.AnswerKind;
 import dev.patientharbor.plan.Roster;
 import dev.patientharbor.plan.RosterRow;
 import dev.patientharbor.terms.Lifetime;
+import dev.patientharbor.texts.BarredRow;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -24,7 +25,7 @@ final class LineMaker {
     private final Map<String, Map<String, String>> instances = new HashMap<>();
 
     private LineMaker(String profile) {
-        this.profile = AcceptedLine.safe(profile);
+        this.profile = BarredRow.safe(profile);
     }
 
     /** The lines of a roster, sorted as a file has them. */
@@ -67,11 +68,11 @@ final class LineMaker {
     private void add(RosterRow row, String need, String slot, Answer answer) {
         AcceptedLine line =
                 new AcceptedLine(
-                        AcceptedLine.safe(row.consumer()),
-                        AcceptedLine.safe(need),
+                        BarredRow.safe(row.consumer()),
+                        BarredRow.safe(need),
                         profile,
-                        AcceptedLine.safe(slot),
-                        AcceptedLine.safe(words(answer) + which(answer)));
+                        BarredRow.safe(slot),
+                        BarredRow.safe(words(answer) + which(answer)));
         lines.add(new RowLine(line, row, answer));
         int number = 1;
         for (Answer.Element element : answer.elements()) {

@@ -41,6 +41,11 @@ public final class Assembly {
         this.settings = settings;
     }
 
+    /** Returns this assembly with other parts in the places of its own. */
+    public Assembly with(List<AssemblyPart> others) {
+        return new Assembly(roster, others, bySlot, entries, settings);
+    }
+
     /** Who receives what by it. */
     public Roster roster() {
         return roster;

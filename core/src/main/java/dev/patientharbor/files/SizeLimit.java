@@ -5,6 +5,7 @@ public enum SizeLimit {
     PROFILE_FILE("a profile file", 8 << 20),
     SETTINGS_FILE("a file of settings", 8 << 20),
     CLASS_FILE("a class file", 4 << 20),
+    OBSERVED_FILE("what was observed", 64 << 20),
     SERVICES_FILE("a list of services", 1 << 20);
 
     private static final int MEBIBYTE = 1 << 20;

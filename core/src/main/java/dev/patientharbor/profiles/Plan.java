@@ -36,6 +36,11 @@ public final class Plan {
         this.profile = profile;
     }
 
+    /** Returns the title of the set. */
+    public String title() {
+        return set.declared().title();
+    }
+
     /** Returns the name of the profile, with what was swapped in it. */
     public String profile() {
         return profile;

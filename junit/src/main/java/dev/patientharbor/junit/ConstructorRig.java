@@ -54,17 +54,18 @@ final class ConstructorRig {
                             + " is under another one: take it as a parameter of the test");
         }
         Optional<Rig> rig = Optional.ofNullable(pending).map(waiting -> waiting.rig);
-        rig.ifPresent(made -> context.getStore(OURS).put(Rig.class, new Taken(made)));
+        rig.ifPresent(made -> context.getStore(OURS).put(Rig.class, new Taken(plan, made)));
         return rig;
     }
 
     /** In a wrapping that the store does not close. */
-    private record Taken(Rig rig) {}
+    private record Taken(Plan plan, Rig rig) {}
 
     /** Closes that of a test that has ended. */
     static void close(ExtensionContext test) {
         Taken taken = test.getStore(OURS).remove(Rig.class, Taken.class);
         if (taken != null) {
+            ObservedTests.add(test, taken.plan(), taken.rig());
             taken.rig().close();
         }
     }

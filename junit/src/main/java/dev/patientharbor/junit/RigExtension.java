@@ -93,7 +93,7 @@ final class RigExtension
         TestRig rig = store(context).remove(TestRig.class, TestRig.class);
         if (rig != null) {
             InstancesInUse.leave(context);
-            rig.end();
+            rig.end(context);
             ConstructorRig.close(context);
             SharedRig.close(context);
         }

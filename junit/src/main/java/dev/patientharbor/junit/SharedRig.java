@@ -40,6 +40,7 @@ final class SharedRig {
         if (shared != null) {
             synchronized (shared) {
                 if (shared.rig != null) {
+                    ObservedTests.add(left, shared.plan, shared.rig);
                     shared.rig.close();
                 }
             }

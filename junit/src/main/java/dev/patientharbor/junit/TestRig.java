@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
+import org.junit.jupiter.api.extension.ExtensionContext;
 
 /**
  * The rig of one test: built when something of it is first asked for, at the latest before the test
@@ -86,9 +87,10 @@ final class TestRig {
     }
 
     /** Takes mocks out of fields again, and closes the rig if it is of this test alone. */
-    synchronized void end() {
+    synchronized void end(ExtensionContext context) {
         swapped.forEach(SwappedField::takeMockAway);
         if (rig != null && given.isEmpty()) {
+            ObservedTests.add(context, plan, rig);
             rig.close();
         }
     }

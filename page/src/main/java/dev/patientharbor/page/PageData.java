@@ -4,6 +4,7 @@ import com.fasterxml.jackson.core.JsonFactory;
 import com.fasterxml.jackson.core.JsonGenerator;
 import dev.patientharbor.check.ProfileVerdict;
 import dev.patientharbor.check.Verdict;
+import dev.patientharbor.observing.ObservedRosters;
 import dev.patientharbor.plan.AnswerKind;
 import dev.patientharbor.plan.Roster;
 import java.io.IOException;
@@ -11,6 +12,7 @@ import java.io.StringWriter;
 import java.io.UncheckedIOException;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /** What the page shows, as one JSON object: short keys, and what profiles share once. */
 final class PageData {
@@ -20,7 +22,10 @@ final class PageData {
     private final List<ProfileVerdict> profiles;
     private final Map<String, Roster> rosters;
 
-    private PageData(Verdict verdict, JsonGenerator json) {
+    private final Optional<ObservedRosters> observed;
+
+    private PageData(Verdict verdict, Optional<ObservedRosters> observed, JsonGenerator json) {
+        this.observed = observed;
         this.verdict = verdict;
         this.json = json;
         profiles = verdict.profiles().stream().filter(profile -> !profile.isPartial()).toList();
@@ -28,11 +33,11 @@ final class PageData {
     }
 
     /** The object; nothing in it is markup. */
-    static String json(Verdict verdict) {
+    static String json(Verdict verdict, Optional<ObservedRosters> observed) {
         StringWriter text = new StringWriter();
         JsonFactory factory = new JsonFactory().setCharacterEscapes(new MarkupEscaped());
         try (JsonGenerator json = factory.createGenerator(text)) {
-            new PageData(verdict, json).write();
+            new PageData(verdict, observed, json).write();
         } catch (IOException impossible) {
             throw new UncheckedIOException("text in memory cannot fail", impossible);
         }
@@ -51,7 +56,7 @@ final class PageData {
         json.writeEndArray();
         new PageRows(verdict, List.copyOf(rosters.values()), json).write();
         new PageFindings(verdict, json).write();
-        new PageRealism(verdict, json).write();
+        new PageRealism(verdict, observed, json).write();
         new PageGraphs(verdict, List.copyOf(rosters.values()), json).write();
         json.writeEndObject();
     }

@@ -5,7 +5,6 @@ import dev.patientharbor.check.Verdict;
 import dev.patientharbor.report.ReportedFinding;
 import java.io.IOException;
 import java.util.LinkedHashMap;
-import java.util.List;
 import java.util.Map;
 
 /** What is wrong, each once, and what its kind means. */
@@ -45,24 +44,16 @@ final class PageFindings {
         json.writeBooleanField("incomplete", finding.incomplete());
         json.writeStringField("msg", finding.message());
         json.writeStringField("at", finding.place());
-        strings("in", finding.profiles());
+        PageTexts.write(json, "in", finding.profiles());
         json.writeArrayFieldStart("facts");
         for (ReportedFinding.Fact fact : finding.facts()) {
             json.writeStartObject();
             json.writeStringField("label", fact.label());
-            strings("lines", fact.lines());
+            PageTexts.write(json, "lines", fact.lines());
             json.writeEndObject();
         }
         json.writeEndArray();
         json.writeStringField("because", finding.suppressedBecause());
         json.writeEndObject();
-    }
-
-    private void strings(String field, List<String> values) throws IOException {
-        json.writeArrayFieldStart(field);
-        for (String value : values) {
-            json.writeString(value);
-        }
-        json.writeEndArray();
     }
 }

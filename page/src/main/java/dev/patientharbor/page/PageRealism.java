@@ -3,18 +3,26 @@ package dev.patientharbor.page;
 import com.fasterxml.jackson.core.JsonGenerator;
 import dev.patientharbor.check.Coverage;
 import dev.patientharbor.check.Verdict;
+import dev.patientharbor.observing.AnswerInUse;
+import dev.patientharbor.observing.EntryInUse;
+import dev.patientharbor.observing.ObservedRosters;
 import dev.patientharbor.plan.AnswerKind;
 import dev.patientharbor.report.AnswerText;
 import java.io.IOException;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 
 /** How real each environment is, from the desk to the real thing. */
 final class PageRealism {
 
     private final Verdict verdict;
+    private final Optional<ObservedRosters> observed;
     private final JsonGenerator json;
 
-    PageRealism(Verdict verdict, JsonGenerator json) {
+    PageRealism(Verdict verdict, Optional<ObservedRosters> observed, JsonGenerator json) {
+        this.observed = observed;
         this.verdict = verdict;
         this.json = json;
     }
@@ -22,14 +30,10 @@ final class PageRealism {
     void write() throws IOException {
         Coverage coverage = verdict.coverage();
         json.writeObjectFieldStart("realism");
-        json.writeArrayFieldStart("order");
-        for (String profile : coverage.profiles()) {
-            json.writeString(profile);
-        }
-        json.writeEndArray();
+        PageTexts.write(json, "order", coverage.profiles());
         json.writeArrayFieldStart("slots");
         for (Coverage.Use use : coverage.slots()) {
-            write(use);
+            write(use, coverage.profiles());
         }
         json.writeEndArray();
         json.writeArrayFieldStart("never");
@@ -41,15 +45,50 @@ final class PageRealism {
             json.writeEndObject();
         }
         json.writeEndArray();
-        json.writeArrayFieldStart("unused");
-        for (String name : coverage.unused()) {
-            json.writeString(verdict.shortName(name));
+        PageTexts.write(
+                json, "unused", coverage.unused().stream().map(verdict::shortName).toList());
+        if (observed.isPresent()) {
+            write(observed.get());
+        }
+        json.writeEndObject();
+    }
+
+    /** What runs met, and what they did not. */
+    private void write(ObservedRosters all) throws IOException {
+        json.writeObjectFieldStart("met");
+        json.writeNumberField("outdated", all.outdated().size());
+        json.writeArrayFieldStart("entries");
+        for (EntryInUse entry : all.entries()) {
+            if (!entry.isMet()) {
+                json.writeString(verdict.shortName(entry.consumer()));
+            }
+        }
+        json.writeEndArray();
+        json.writeArrayFieldStart("answers");
+        for (AnswerInUse each : all.answers()) {
+            write(each);
         }
         json.writeEndArray();
         json.writeEndObject();
     }
 
-    private void write(Coverage.Use use) throws IOException {
+    private void write(AnswerInUse each) throws IOException {
+        AnswerText text = AnswerText.of(verdict, each.answer());
+        json.writeStartObject();
+        json.writeStringField("slot", each.slot().text(verdict::shortName));
+        json.writeStringField("k", text.kind());
+        json.writeStringField("core", text.core());
+        PageTexts.write(json, "around", text.around());
+        json.writeObjectFieldStart("runs");
+        for (Map.Entry<String, Integer> runs : each.runs().entrySet()) {
+            json.writeNumberField(runs.getKey(), runs.getValue());
+        }
+        json.writeEndObject();
+        PageTexts.write(json, "for", each.consumers().stream().map(verdict::shortName).toList());
+        json.writeEndObject();
+    }
+
+    private void write(Coverage.Use use, List<String> profiles) throws IOException {
         json.writeStartObject();
         json.writeStringField("slot", use.slot().text(verdict::shortName));
         json.writeArrayFieldStart("kinds");
@@ -61,6 +100,13 @@ final class PageRealism {
             json.writeEndArray();
         }
         json.writeEndArray();
+        if (observed.isPresent()) {
+            json.writeArrayFieldStart("runs");
+            for (String profile : profiles) {
+                json.writeNumber(observed.get().leastRuns(profile, use.slot()).orElse(-1));
+            }
+            json.writeEndArray();
+        }
         json.writeStringField("first", use.firstReal().orElse(""));
         json.writeStringField(
                 "past",

@@ -134,11 +134,7 @@ final class PageRows {
         json.writeStartObject();
         json.writeStringField("k", answer.kind());
         json.writeStringField("core", answer.core());
-        json.writeArrayFieldStart("around");
-        for (String each : answer.around()) {
-            json.writeString(each);
-        }
-        json.writeEndArray();
+        PageTexts.write(json, "around", answer.around());
         json.writeStringField("given", answer.given());
         json.writeStringField("life", answer.lifetime());
         if (!answer.members().isEmpty()) {

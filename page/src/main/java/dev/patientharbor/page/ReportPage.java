@@ -3,6 +3,7 @@ package dev.patientharbor.page;
 import com.samskivert.mustache.Mustache;
 import com.samskivert.mustache.Template;
 import dev.patientharbor.check.Verdict;
+import dev.patientharbor.observing.ObservedRosters;
 import dev.patientharbor.texts.RequiredArgument;
 import java.io.IOException;
 import java.io.InputStream;
@@ -10,6 +11,7 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 
 /**
@@ -36,7 +38,17 @@ public final class ReportPage {
 
     /** The whole page, in UTF-8; it ends with {@code \n}. Equal verdicts give equal bytes. */
     public static String render(Verdict verdict) {
+        return render(verdict, Optional.empty());
+    }
+
+    /**
+     * The whole page, in UTF-8; it ends with {@code \n}.
+     *
+     * @param observed what runs met; empty if nobody asked
+     */
+    public static String render(Verdict verdict, Optional<ObservedRosters> observed) {
         RequiredArgument.of(verdict, "verdict");
+        RequiredArgument.of(observed, "observed");
         Template template = Mustache.compiler().compile(resource("page.mustache"));
         return template.execute(
                 Map.of(
@@ -47,7 +59,7 @@ public final class ReportPage {
                         "script",
                         script(),
                         "data",
-                        PageData.json(verdict)));
+                        PageData.json(verdict, observed)));
     }
 
     /** One function, so that nothing of it is seen outside. */

@@ -6,6 +6,9 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import dev.patientharbor.check.Verdict;
 import dev.patientharbor.notation.ProfileFiles;
+import dev.patientharbor.observing.ObservedFiles;
+import dev.patientharbor.observing.ObservedRosters;
+import dev.patientharbor.observing.ObservedUse;
 import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.AnswerKind;
 import dev.patientharbor.plan.Roster;
@@ -18,6 +21,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
@@ -219,6 +223,52 @@ class PageTest {
                 slots,
                 browser.all("tbody tr").stream()
                         .map(row -> row.getText().replace("\n", " "))
+                        .toList());
+    }
+
+    @Test
+    void realism_tells_what_runs_met_and_who_was_made_by_none() throws IOException {
+        List<ObservedUse> use = ObservedFiles.read(Path.of("../examples/observed"));
+        ObservedRosters observed =
+                ObservedRosters.of(port.rosters().values(), ObservedUse.joined(port.title(), use));
+        Path html =
+                Files.writeString(
+                        folder.resolve("observed.html"),
+                        ReportPage.render(port, Optional.of(observed)));
+        browser.open(html, "#realism");
+        assertEquals(List.of(), browser.complaints());
+        List<String> cells =
+                port.coverage().slots().stream()
+                        .flatMap(
+                                slot ->
+                                        port.coverage().profiles().stream()
+                                                .map(each -> observed.leastRuns(each, slot.slot())))
+                        .flatMap(Optional::stream)
+                        .map(runs -> runs == 0 ? "no run" : runs == 1 ? "1 run" : runs + " runs")
+                        .toList();
+        assertEquals(
+                cells,
+                browser.all(".real-cell .detail").stream().map(WebElement::getText).toList());
+        assertTrue(cells.contains("1 run") && cells.contains("no run"), cells.toString());
+        List<String> never =
+                observed.answers().stream()
+                        .filter(each -> !each.isMet())
+                        .map(
+                                each ->
+                                        each.slot().text(port::shortName)
+                                                + " "
+                                                + String.join(", ", each.runs().keySet()))
+                        .toList();
+        assertEquals(
+                never,
+                browser.all(".unmet-answers tbody tr").stream()
+                        .map(
+                                row ->
+                                        row.findElement(By.tagName("th")).getText()
+                                                + " "
+                                                + row.findElements(By.tagName("td"))
+                                                        .get(1)
+                                                        .getText())
                         .toList());
     }
 

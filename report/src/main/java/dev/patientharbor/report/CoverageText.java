@@ -4,12 +4,14 @@ import dev.patientharbor.check.Coverage;
 import dev.patientharbor.check.Coverage.NeverReal;
 import dev.patientharbor.check.Coverage.Use;
 import dev.patientharbor.check.Verdict;
+import dev.patientharbor.observing.ObservedRosters;
 import dev.patientharbor.plan.AnswerKind;
 import dev.patientharbor.texts.RequiredArgument;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 
@@ -24,9 +26,11 @@ public final class CoverageText {
     private final TextLayout layout;
     private final Coverage coverage;
     private final TextPage page;
+    private final Optional<ObservedRosters> observed;
     private final Map<Integer, Integer> widths = new HashMap<>();
 
-    private CoverageText(Verdict verdict, TextLayout layout) {
+    private CoverageText(Verdict verdict, Optional<ObservedRosters> observed, TextLayout layout) {
+        this.observed = observed;
         this.verdict = verdict;
         this.layout = layout;
         coverage = verdict.coverage();
@@ -35,9 +39,20 @@ public final class CoverageText {
 
     /** The whole text; every line ends with {@code \n}. */
     public static String render(Verdict verdict, TextLayout layout) {
+        return render(verdict, Optional.empty(), layout);
+    }
+
+    /**
+     * The whole text; every line ends with {@code \n}.
+     *
+     * @param observed tells beside the kind how many runs met it; empty if nobody asked
+     */
+    public static String render(
+            Verdict verdict, Optional<ObservedRosters> observed, TextLayout layout) {
         RequiredArgument.of(verdict, "verdict");
+        RequiredArgument.of(observed, "observed");
         RequiredArgument.of(layout, "layout");
-        return new CoverageText(verdict, layout).render();
+        return new CoverageText(verdict, observed, layout).render();
     }
 
     private String render() {
@@ -45,6 +60,14 @@ public final class CoverageText {
                 .put(TextTone.TITLE, verdict.title())
                 .put("· how real each profile is, from the desk to the real thing")
                 .end();
+        if (observed.isPresent()) {
+            page.line(LABEL)
+                    .put(
+                            TextTone.QUIET,
+                            "in brackets: how many runs met it; of several things, the least met"
+                                    + " one")
+                    .end();
+        }
         int names = CheckText.widest(coverage.slots().stream().map(this::slot).toList()) + 4;
         for (List<Integer> some : blocks(names)) {
             table(some, names);
@@ -92,7 +115,7 @@ public final class CoverageText {
             line.tab(column);
             if (!kinds.isEmpty()) {
                 AnswerKind last = List.copyOf(kinds).get(kinds.size() - 1);
-                line.put(ReportWording.tone(last), words(kinds));
+                line.put(ReportWording.tone(last), words(kinds)).put(TextTone.QUIET, met(use, i));
             }
             column += width(i);
         }
@@ -120,9 +143,20 @@ public final class CoverageText {
     private int widest(int profile) {
         int widest = TextPage.width(coverage.profiles().get(profile));
         for (Use use : coverage.slots()) {
-            widest = Math.max(widest, words(use.kinds().get(profile)).length());
+            widest =
+                    Math.max(
+                            widest,
+                            (words(use.kinds().get(profile)) + " " + met(use, profile))
+                                    .strip()
+                                    .length());
         }
         return widest + 2;
+    }
+
+    private String met(Use use, int profile) {
+        return observed.flatMap(all -> all.leastRuns(coverage.profiles().get(profile), use.slot()))
+                .map(runs -> "(" + runs + ")")
+                .orElse("");
     }
 
     private static String words(Set<AnswerKind> kinds) {

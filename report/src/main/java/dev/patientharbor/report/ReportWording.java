@@ -23,6 +23,11 @@ final class ReportWording {
     }
 
     /** Who makes or fetches one past the profile. */
+    /** How many runs met something, in words. */
+    static String met(int runs) {
+        return runs == 0 ? "met in no run" : "met in " + count(runs, "run");
+    }
+
     static String alsoMade(RosterSource source, List<String> consumers) {
         return "also made by "
                 + classes(source, consumers)

@@ -6,6 +6,7 @@ import dev.patientharbor.check.SuppressedFinding;
 import dev.patientharbor.check.Verdict;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.SourcePosition;
+import dev.patientharbor.observing.ObservedRosters;
 import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.AnswerKind;
 import dev.patientharbor.plan.PassedParameter;
@@ -47,28 +48,39 @@ public final class RosterJson {
     /** What reaches outside; empty if nobody asked. */
     private final Optional<SortedMap<String, List<Touch>>> touches;
 
+    /** What runs met; empty if nobody asked. */
+    private final Optional<ObservedRosters> observed;
+
     private RosterJson(
-            Verdict verdict, Optional<SortedMap<String, List<Touch>>> touches, JsonGenerator json) {
+            Verdict verdict,
+            Optional<SortedMap<String, List<Touch>>> touches,
+            Optional<ObservedRosters> observed,
+            JsonGenerator json) {
         this.touches = touches;
+        this.observed = observed;
         this.verdict = verdict;
         this.json = json;
     }
 
     /** The whole text; it ends with {@code \n}. */
     public static String render(Verdict verdict) {
-        RequiredArgument.of(verdict, "verdict");
-        return JsonText.of(json -> new RosterJson(verdict, Optional.empty(), json).write());
+        return render(verdict, Optional.empty(), Optional.empty());
     }
 
     /**
-     * The whole text, with what reaches outside; it ends with {@code \n}.
+     * The whole text, with what is asked for beside the roster; it ends with {@code \n}.
      *
-     * @param touches by binary name, as a set of profiles tells them
+     * @param touches what reaches outside, by binary name, as a set of profiles tells it
+     * @param observed what runs met
      */
-    public static String render(Verdict verdict, SortedMap<String, List<Touch>> touches) {
+    public static String render(
+            Verdict verdict,
+            Optional<SortedMap<String, List<Touch>>> touches,
+            Optional<ObservedRosters> observed) {
         RequiredArgument.of(verdict, "verdict");
         RequiredArgument.of(touches, "touches");
-        return JsonText.of(json -> new RosterJson(verdict, Optional.of(touches), json).write());
+        RequiredArgument.of(observed, "observed");
+        return JsonText.of(json -> new RosterJson(verdict, touches, observed, json).write());
     }
 
     private void write() throws IOException {
@@ -91,6 +103,9 @@ public final class RosterJson {
                 }
             }
             json.writeEndArray();
+        }
+        if (observed.isPresent()) {
+            new ObservedJson(json).write(observed.get());
         }
         json.writeEndObject();
     }

@@ -4,6 +4,7 @@ import dev.patientharbor.check.ProfileVerdict;
 import dev.patientharbor.check.Verdict;
 import dev.patientharbor.comparing.RosterFilter;
 import dev.patientharbor.finding.SourcePosition;
+import dev.patientharbor.observing.ObservedRosters;
 import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.PassedParameter;
 import dev.patientharbor.plan.Roster;
@@ -38,9 +39,16 @@ public final class RosterText {
     private final CollectionMembers members;
 
     private final Predicate<RosterRow> shown;
+    private final Optional<ObservedRosters> observed;
 
-    private RosterText(Verdict verdict, RosterFilter filter, TextLayout layout, boolean wide) {
+    private RosterText(
+            Verdict verdict,
+            RosterFilter filter,
+            Optional<ObservedRosters> observed,
+            TextLayout layout,
+            boolean wide) {
         this.verdict = verdict;
+        this.observed = observed;
         most = wide ? Integer.MAX_VALUE : MOST;
         members = new CollectionMembers(sharing);
         page = new TextPage(layout);
@@ -64,18 +72,46 @@ public final class RosterText {
 
     /** The text of some rows, laid out in the same way. */
     public static String render(Verdict verdict, RosterFilter filter, TextLayout layout) {
+        return render(verdict, filter, Optional.empty(), layout);
+    }
+
+    /**
+     * The text of some rows, laid out in the same way.
+     *
+     * @param observed tells of each answer how many runs met it; empty if nobody asked
+     */
+    public static String render(
+            Verdict verdict,
+            RosterFilter filter,
+            Optional<ObservedRosters> observed,
+            TextLayout layout) {
         RequiredArgument.of(verdict, "verdict");
         RequiredArgument.of(filter, "filter");
+        RequiredArgument.of(observed, "observed");
         RequiredArgument.of(layout, "layout");
-        return new RosterText(verdict, filter, layout, false).render();
+        return new RosterText(verdict, filter, observed, layout, false).render();
     }
 
     /** The whole text: whoever shares an instance is named, and members are shown each time. */
     public static String renderWide(Verdict verdict, RosterFilter filter, TextLayout layout) {
+        return renderWide(verdict, filter, Optional.empty(), layout);
+    }
+
+    /**
+     * The whole text.
+     *
+     * @param observed tells of each answer how many runs met it; empty if nobody asked
+     */
+    public static String renderWide(
+            Verdict verdict,
+            RosterFilter filter,
+            Optional<ObservedRosters> observed,
+            TextLayout layout) {
         RequiredArgument.of(verdict, "verdict");
         RequiredArgument.of(filter, "filter");
+        RequiredArgument.of(observed, "observed");
         RequiredArgument.of(layout, "layout");
-        return new RosterText(verdict, filter, layout, true).render();
+        return new RosterText(verdict, filter, observed, layout, true).render();
     }
 
     /** One need, whatever the profile. */
@@ -236,6 +272,7 @@ public final class RosterText {
                 .put(ReportWording.chain(verdict, answer))
                 .put(ReportWording.tone(answer.kind()), ReportWording.core(verdict, answer))
                 .put(TextTone.QUIET, told.about())
+                .put(TextTone.QUIET, met(told.profiles(), answer))
                 .end();
         elements(told, answer, column);
     }
@@ -265,8 +302,22 @@ public final class RosterText {
                     .put(
                             TextTone.QUIET,
                             about(told.profiles().get(0), told.row(), element.answer()))
+                    .put(TextTone.QUIET, met(told.profiles(), element.answer()))
                     .end();
         }
+    }
+
+    /** In how many runs under some profiles an answer was met, if that is asked. */
+    private String met(List<String> profiles, Answer answer) {
+        return observed.filter(it -> ObservedRosters.isTold(answer))
+                .map(
+                        it ->
+                                "· "
+                                        + ReportWording.met(
+                                                profiles.stream()
+                                                        .mapToInt(each -> it.runs(each, answer))
+                                                        .sum()))
+                .orElse("");
     }
 
     /** Lifetime, who else holds it, where it was said, and what that hides. */

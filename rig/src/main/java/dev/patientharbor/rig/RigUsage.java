@@ -1,9 +1,12 @@
 package dev.patientharbor.rig;
 
+import dev.patientharbor.observing.ObservedAnswer;
+import dev.patientharbor.observing.ObservedUse;
 import dev.patientharbor.plan.Answer;
 import dev.patientharbor.texts.RequiredArgument;
 import dev.patientharbor.texts.ShortName;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 
@@ -16,10 +19,15 @@ public final class RigUsage {
 
     private final String heading;
     private final List<Line> lines;
+    private final Map<Answer.Seat, Answer> planned;
 
-    RigUsage(String heading, List<Line> lines) {
+    /**
+     * @param planned what stands where, but for entry consumers
+     */
+    RigUsage(String heading, List<Line> lines, Map<Answer.Seat, Answer> planned) {
         this.heading = heading;
         this.lines = List.copyOf(lines);
+        this.planned = Map.copyOf(planned);
     }
 
     /**
@@ -80,6 +88,30 @@ public final class RigUsage {
     /** Returns what was called by somebody who does not receive it by the plan. */
     public List<Line> bypassed() {
         return lines.stream().filter(line -> !line.strangers().isEmpty()).toList();
+    }
+
+    /**
+     * Returns this as what one run used, to be added up with others.
+     *
+     * @param title the title of the set
+     * @param profile the name of the profile in the set; what was swapped in it tells by itself
+     *     that it is something else
+     */
+    public ObservedUse observed(String title, String profile) {
+        RequiredArgument.of(title, "title");
+        RequiredArgument.of(profile, "profile");
+        return new ObservedUse(
+                title,
+                lines.stream()
+                        .map(
+                                line ->
+                                        ObservedAnswer.inOneRun(
+                                                profile,
+                                                line.seat(),
+                                                Optional.ofNullable(planned.get(line.seat())),
+                                                line.made(),
+                                                line.calls()))
+                        .toList());
     }
 
     /** A table: the place, what is planned, what was seen. */

@@ -31,6 +31,20 @@ public final class Rigs {
         return build(RequiredArgument.of(plan, "a plan").assembly(), loader);
     }
 
+    /**
+     * Builds the objects of a plan, each behind a spy whose contract is a public interface, so that
+     * {@link Rig#usage()} tells the calls of all these. Code that asks an object for its class gets
+     * another answer than without.
+     *
+     * @param loader knows the classes of the profile; null for the loader of this class
+     * @throws RigException if something cannot be made; what was made is closed
+     */
+    public static Rig buildWatched(Plan plan, ClassLoader loader) {
+        ClassLoader own = loader == null ? Rigs.class.getClassLoader() : loader;
+        Assembly assembly = RequiredArgument.of(plan, "a plan").assembly();
+        return build(WatchedAssembly.of(assembly, own), own);
+    }
+
     static Rig build(Assembly assembly, ClassLoader loader) {
         ClassLoader own = loader == null ? Rigs.class.getClassLoader() : loader;
         RigState state = new RigState(stations(assembly, own));

@@ -69,7 +69,9 @@ final class UsageMaker {
                         .thenComparing(RigUsage.Line::place));
         long made = lines.stream().filter(line -> line.made() > 0).count();
         return new RigUsage(
-                state.profile() + ": " + made + " of " + lines.size() + " were made", lines);
+                state.profile() + ": " + made + " of " + lines.size() + " were made",
+                lines,
+                planned);
     }
 
     private RigUsage.Line line(AssemblyPart.Made made, int count) {

@@ -1,0 +1,57 @@
+package dev.patientharbor.cli;
+
+import dev.patientharbor.check.Verdict;
+import dev.patientharbor.files.FilePaths;
+import dev.patientharbor.observing.ObservedFiles;
+import dev.patientharbor.observing.ObservedRosters;
+import dev.patientharbor.observing.ObservedUse;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.NoSuchFileException;
+import java.nio.file.Path;
+import java.util.List;
+
+/** Reads what runs left behind. */
+final class ObservedPlace {
+
+    private ObservedPlace() {}
+
+    /**
+     * Reads it, and puts it beside the rosters of a verdict.
+     *
+     * @param place a file, or a folder of them
+     */
+    static ObservedRosters read(String place, Verdict verdict) {
+        List<ObservedUse> all = files(place);
+        if (all.stream().noneMatch(each -> each.isOf(verdict.title()))) {
+            throw new UnusableException(
+                    all.isEmpty()
+                            ? "nothing was observed in "
+                                    + place
+                                    + "; run the tests with -Dpatientharbor.observed="
+                                    + place
+                            : "what was observed in "
+                                    + place
+                                    + " is of other sets: none is called "
+                                    + verdict.title());
+        }
+        return ObservedRosters.of(
+                verdict.rosters().values(), ObservedUse.joined(verdict.title(), all));
+    }
+
+    private static List<ObservedUse> files(String place) {
+        try {
+            return ObservedFiles.read(FilePaths.resolve(Path.of(""), place));
+        } catch (NoSuchFileException missing) {
+            throw new UnusableException(
+                    "there is no "
+                            + place
+                            + "; run the tests with -Dpatientharbor.observed="
+                            + place);
+        } catch (IOException fault) {
+            throw new UncheckedIOException("cannot read " + place, fault);
+        } catch (IllegalArgumentException unusable) {
+            throw new UnusableException(unusable.getMessage());
+        }
+    }
+}
