@@ -9,6 +9,7 @@ import dev.patientharbor.watching.VerdictChange;
 import java.io.UncheckedIOException;
 import java.nio.file.Path;
 import java.util.Collection;
+import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
 import picocli.CommandLine.Model.CommandSpec;
@@ -46,8 +47,7 @@ final class WatchCommand {
         if (CommandOptions.file(parsed).equals(CheckRun.STANDARD_INPUT)) {
             throw new UnusableException("standard input does not change; name a file to watch");
         }
-        set = CheckRun.set(parsed, new byte[0]);
-        states = FileStates.of(set.readFrom());
+        set = read(FileStates.of(List.of()));
         verdict = CheckRun.verdict(set, parsed);
         console.out().print(CheckText.render(verdict, console.layout()));
         console.notify("watching " + states.size() + " files; Ctrl-C ends it");
@@ -75,7 +75,7 @@ final class WatchCommand {
         changed = states.changesTo(now);
         states = now;
         try {
-            checkAgain(changed);
+            checkAgain(changed, now);
         } catch (UnusableException | UncheckedIOException unusable) {
             console.notify("patient-harbor: " + unusable.getMessage());
             console.err().flush();
@@ -87,8 +87,28 @@ final class WatchCommand {
         return FileStates.of(set.readFrom());
     }
 
-    private void checkAgain(Set<Path> changed) {
-        ProfileSet next = CheckRun.set(parsed, new byte[0]);
+    /**
+     * Reads the file, and takes down how all stands that it names: before any of that is read, so
+     * that a change meanwhile is one that is seen next.
+     *
+     * @param known how files stood that were looked at before
+     */
+    private ProfileSet read(FileStates known) {
+        FileStates seen = known;
+        while (true) {
+            ProfileSet next = CheckRun.set(parsed, new byte[0]);
+            FileStates now = FileStates.of(next.readFrom());
+            boolean knowsAll = !seen.lacks(now);
+            seen = seen.before(now, next.readFrom());
+            if (knowsAll) {
+                states = seen;
+                return next;
+            }
+        }
+    }
+
+    private void checkAgain(Set<Path> changed, FileStates known) {
+        ProfileSet next = read(known);
         if (isAboutFilesAlone(changed, next.files())) {
             next.shareCodeOf(set);
         }
@@ -99,8 +119,6 @@ final class WatchCommand {
         console.out().flush();
         set = next;
         verdict = after;
-        // A file that is new in it is watched from now on, and as it is now.
-        states = FileStates.of(set.readFrom());
     }
 
     /** Whether no class file has changed: what was read of the code still holds. */

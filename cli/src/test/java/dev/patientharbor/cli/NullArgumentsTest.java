@@ -16,6 +16,9 @@ import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.graph.ObjectGraph;
 import dev.patientharbor.notation.ProfileDraft;
+import dev.patientharbor.observing.ObservedAnswer;
+import dev.patientharbor.observing.ObservedRosters;
+import dev.patientharbor.observing.ObservedUse;
 import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.AnswerBuilder;
 import dev.patientharbor.plan.AnswerKind;
@@ -88,6 +91,7 @@ class NullArgumentsTest {
     private static final Set<String> MEANS_SOMETHING =
             Set.of(
                     "rig.Rigs#build[Plan, ClassLoader] 1: taken",
+                    "rig.Rigs#buildWatched[Plan, ClassLoader] 1: taken",
                     "standins.Call#valueText[Object] 0: taken");
 
     /** Called by the language, or with functions that the caller writes on the spot. */
@@ -313,6 +317,16 @@ class NullArgumentsTest {
         put(Rig.class.getSuperclass(), rig);
         put(rig.openScope());
         put(rig.usage());
+        ObservedUse use = rig.usage().observed("set", "test");
+        put(use);
+        put(
+                ObservedAnswer.inOneRun(
+                        "test",
+                        answer.fills().orElseThrow(),
+                        Optional.of(answer),
+                        1,
+                        Optional.empty()));
+        put(ObservedRosters.of(List.of(roster), use));
         put(rig.trace());
         SourcePosition at = SourcePosition.classNamed("p.A");
         put(SourcePosition.class, at);

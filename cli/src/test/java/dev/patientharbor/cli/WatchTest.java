@@ -7,6 +7,7 @@ import dev.patientharbor.report.TextLayout;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.PrintStream;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -14,6 +15,7 @@ import java.util.List;
 import java.util.Random;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterEach;
@@ -30,6 +32,7 @@ class WatchTest {
 
     private final ByteArrayOutputStream out = new ByteArrayOutputStream();
     private final ByteArrayOutputStream err = new ByteArrayOutputStream();
+    private final AtomicReference<Runnable> whenTold = new AtomicReference<>(() -> {});
     private Path port;
     private Path classes;
     private Thread watching;
@@ -51,9 +54,17 @@ class WatchTest {
                 Files.copy(from, to);
             }
         }
+        PrintStream told =
+                new PrintStream(out, true, StandardCharsets.UTF_8) {
+                    @Override
+                    public void flush() {
+                        super.flush();
+                        whenTold.getAndSet(() -> {}).run();
+                    }
+                };
         Console console =
                 new Console(
-                        new PrintStream(out, true, StandardCharsets.UTF_8),
+                        told,
                         new PrintStream(err, true, StandardCharsets.UTF_8),
                         TextLayout.plain(100));
         String[] args = {"watch", port.toString(), "--code", classes.toString()};
@@ -116,6 +127,26 @@ class WatchTest {
         awaitsErr("cannot read ");
         Files.copy(Path.of("../examples/port.harbor.yaml"), port);
         awaits(text -> text.contains("new profiles: dock-test, live, rehearsal, winter"));
+    }
+
+    @Test
+    void a_change_while_it_tells_of_another_is_not_lost() throws Exception {
+        Path rota = classes.resolve("gullwing/works/BellPilotPager.class");
+        whenTold.set(() -> delete(rota));
+        edit("TideGauge: SonarTideGauge", "TideGauge: mock");
+        awaits(text -> text.contains("changed: port.harbor.yaml\n"));
+        awaits(text -> text.contains("changed: BellPilotPager.class"));
+        whenTold.set(() -> delete(port));
+        edit("TideGauge: mock", "TideGauge: FixedTideGauge");
+        awaitsErr("cannot read ");
+    }
+
+    private static void delete(Path file) {
+        try {
+            Files.delete(file);
+        } catch (IOException fault) {
+            throw new UncheckedIOException(fault);
+        }
     }
 
     @Test

@@ -85,6 +85,46 @@ public final class FileStates {
         return changes;
     }
 
+    /** Returns whether there are files of which this has no state. */
+    public boolean lacks(FileStates others) {
+        return !states.keySet().containsAll(others.states.keySet());
+    }
+
+    /**
+     * Returns the states of these files and of others, those of this where both have one: what was
+     * seen first, so that no change since is lost.
+     *
+     * @param places where files are still of interest: themselves, or a folder around them
+     */
+    public FileStates before(FileStates later, Collection<Path> places) {
+        FileStates all = new FileStates();
+        states.forEach(
+                (path, state) -> {
+                    if (later.states.containsKey(path) || isAt(path, places)) {
+                        all.states.put(path, state);
+                    }
+                });
+        later.states.forEach(all.states::putIfAbsent);
+        return all;
+    }
+
+    private static boolean isAt(Path path, Collection<Path> places) {
+        return places.stream()
+                .anyMatch(
+                        place ->
+                                path.startsWith(place)
+                                        || isNameless(place) && isBeside(path, place));
+    }
+
+    /** A pattern stands for files of its folder. */
+    private static boolean isNameless(Path place) {
+        return place.toString().contains("*") || place.toString().contains("?");
+    }
+
+    private static boolean isBeside(Path path, Path place) {
+        return path.getParent() != null && path.getParent().equals(place.getParent());
+    }
+
     /** The number of files. */
     public int size() {
         return states.size();
