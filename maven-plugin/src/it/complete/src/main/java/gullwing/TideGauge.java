@@ -1,0 +1,5 @@
+package gullwing;
+
+public interface TideGauge {
+    double levelNow();
+}
