@@ -68,8 +68,8 @@ public final class Tool {
         return tool;
     }
 
-    /** The tool with all its commands. */
-    static CommandLine whole() {
+    /** Returns the tool with all its commands. */
+    public static CommandLine whole() {
         return tool("");
     }
 

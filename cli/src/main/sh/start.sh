@@ -1,0 +1,21 @@
+# Starts the tool: start_tool JAVA JAR EXAMPLES ARCHIVE [ARGUMENT...]; ARCHIVE, of class data, need not be there.
+start_tool() {
+    java=$1 jar=$2 examples=$3 archive=$4
+    shift 4
+    # Names of files are bytes; without an encoding Java could not tell those that are not ASCII.
+    case $(locale charmap 2>/dev/null || echo) in
+        "" | ANSI_X3.4-1968 | US-ASCII) export LC_ALL=C.UTF-8 ;;
+    esac
+
+    # A command ends soon and is compiled in haste; a program that is run may take its time.
+    case ${1-} in run) tiers=4 ;; *) tiers=1 ;; esac
+    set -- dev.patientharbor.cli.Main "$@"
+    if [ -t 1 ] || [ -t 2 ]; then
+        columns=$(stty size </dev/tty 2>/dev/null | cut -d' ' -f2)
+        [ ! -t 1 ] || set -- "-Dpatientharbor.columns=${columns:-80}" "$@"
+        [ ! -t 2 ] || set -- "-Dpatientharbor.progress=${columns:-80}" "$@"
+    fi
+    # A small heap to begin with: what a check throws away does not pile up.
+    exec "$java" -XX:SharedArchiveFile="$archive" -Xshare:auto -Xlog:disable -XX:TieredStopAtLevel=$tiers \
+        -XX:+UseSerialGC -Xms64m -Dpatientharbor.examples="$examples" -Dpatientharbor.archive="$archive" -cp "$jar" "$@"
+}
