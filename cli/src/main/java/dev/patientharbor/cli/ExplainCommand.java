@@ -97,6 +97,9 @@ final class ExplainCommand {
                             output));
         }
         kind.ifPresent(each -> text.append(FindingPages.text(each, output.layout())));
+        if (rosters.isEmpty() && text.isEmpty()) {
+            CommandEnding.pointToFindings(verdict, console);
+        }
         if (text.isEmpty()) {
             throw new UnusableException(nothing(verdict, subjects, name));
         }

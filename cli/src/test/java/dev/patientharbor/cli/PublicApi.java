@@ -44,11 +44,15 @@ final class PublicApi {
 
     /** The public types of those packages that the class path of the tool has. */
     static List<Class<?>> types() {
+        return allTypes().stream()
+                .filter(type -> !type.getPackageName().equals("dev.patientharbor.junit"))
+                .toList();
+    }
+
+    /** The public types of those packages. */
+    static List<Class<?>> allTypes() {
         List<Class<?>> types = new ArrayList<>();
         for (Path descriptor : descriptors()) {
-            if (descriptor.startsWith(Path.of("..", "junit"))) {
-                continue;
-            }
             Path classes = Path.of("..", descriptor.getName(1).toString(), "target", "classes");
             for (MatchResult export : EXPORT.matcher(read(descriptor)).results().toList()) {
                 Path folder = classes.resolve(export.group(1).replace('.', '/'));

@@ -15,7 +15,9 @@ import java.lang.reflect.TypeVariable;
 import java.lang.reflect.WildcardType;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -93,6 +95,55 @@ class PublicApiTest {
                         .map(found -> found.group(1))
                         .toList();
         assertEquals(PublicApi.packages(), compared);
+    }
+
+    @Test
+    void what_users_may_rely_on_is_as_it_was_accepted() throws IOException {
+        List<String> lines = new ArrayList<>();
+        PublicApi.allTypes().stream()
+                .sorted(Comparator.comparing(Class::getName))
+                .forEach(
+                        type -> {
+                            lines.add(declaration(type));
+                            callables(type).stream()
+                                    .sorted()
+                                    .map(line -> "    " + line)
+                                    .forEach(lines::add);
+                        });
+        Path accepted = Path.of("..", "docs", "public-interface.txt");
+        if (Boolean.getBoolean("patientharbor.rewrite")) {
+            Files.write(accepted, lines);
+        }
+        assertEquals(
+                Files.readString(accepted),
+                String.join("\n", lines) + "\n",
+                "if the change is meant, run with -Dpatientharbor.rewrite=true; a line that goes"
+                        + " may break whoever was compiled against it");
+    }
+
+    private static String declaration(Class<?> type) {
+        String above =
+                Stream.concat(
+                                Stream.ofNullable(type.getGenericSuperclass()),
+                                Arrays.stream(type.getGenericInterfaces()))
+                        .map(Type::getTypeName)
+                        .collect(Collectors.joining(", ", " : ", ""));
+        return type.toGenericString() + above;
+    }
+
+    /** What may be called or read, as the language writes it. */
+    private static List<String> callables(Class<?> type) {
+        List<String> all = new ArrayList<>();
+        Arrays.stream(type.getDeclaredMethods())
+                .filter(call -> isPublic(call.getModifiers()) && !call.isSynthetic())
+                .forEach(call -> all.add(call.toGenericString()));
+        Arrays.stream(type.getDeclaredConstructors())
+                .filter(call -> isPublic(call.getModifiers()) && !call.isSynthetic())
+                .forEach(call -> all.add(call.toGenericString()));
+        Arrays.stream(type.getDeclaredFields())
+                .filter(field -> isPublic(field.getModifiers()))
+                .forEach(field -> all.add(field.toGenericString()));
+        return all;
     }
 
     private record Member(String name, List<Type> types) {}

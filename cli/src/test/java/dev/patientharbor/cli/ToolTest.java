@@ -132,6 +132,19 @@ class ToolTest {
         assertTrue(told.contains("cannot write to standard output: the report is cut off"), told);
     }
 
+    @ParameterizedTest
+    @ValueSource(
+            strings = {"roster FILE --profile a", "run --profile a FILE X", "compare FILE a b"})
+    void of_a_file_that_cannot_be_read_no_profile_is_missed_without_the_reason(
+            String line, @TempDir Path temp) throws IOException {
+        Path file = temp.resolve("torn.harbor.yaml");
+        Files.writeString(file, "patient-harbor: 1\nprofiles:\n  a: { bindings: { x }\n");
+        Ran ran = Ran.line(line.replace("FILE", file.toString()));
+        assertEquals(2, ran.code());
+        String reason = "there is no profile a, for " + file + ":4:1 says: The file is no YAML: ";
+        assertTrue(ran.err().contains(reason), ran.err());
+    }
+
     @Test
     void no_command_shows_the_help_and_ends_with_2() {
         Ran ran = Ran.tool();

@@ -109,7 +109,8 @@ public final class Checker {
         findings.sort(Finding.ORDER);
         return new Verdict(
                 resolved,
-                new ProfileAnswers(resolved, profiles.stream().map(ProfileVerdict::name).toList()),
+                new ProfileAnswers(
+                        resolved, profiles.stream().map(ProfileVerdict::name).toList(), findings),
                 places,
                 places.lookedAt(),
                 names,

@@ -3,6 +3,8 @@ package dev.patientharbor.check;
 import dev.patientharbor.assembly.Assembly;
 import dev.patientharbor.explaining.NeedExplanation;
 import dev.patientharbor.explaining.ProfileExplanation;
+import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.plan.Roster;
 import dev.patientharbor.plan.RosterRow;
 import dev.patientharbor.resolve.ResolvedSet;
@@ -23,6 +25,7 @@ import java.util.function.Predicate;
 /** What the profiles of a set answer when they are asked: each by the side that checks it. */
 final class ProfileAnswers {
 
+    private final List<Finding> ofSet;
     private final List<ResolvedSet> sides;
     private final List<String> names;
     private final Map<String, Integer> numbers = new HashMap<>();
@@ -33,8 +36,10 @@ final class ProfileAnswers {
 
     /**
      * @param names the profiles, in the order of the file
+     * @param ofSet what was found in the file as a whole: why there is no profile, if there is none
      */
-    ProfileAnswers(List<ResolvedSet> sides, List<String> names) {
+    ProfileAnswers(List<ResolvedSet> sides, List<String> names, List<Finding> ofSet) {
+        this.ofSet = List.copyOf(ofSet);
         this.sides = List.copyOf(sides);
         this.names = List.copyOf(names);
         for (int i = 0; i < names.size(); i++) {
@@ -55,13 +60,30 @@ final class ProfileAnswers {
         if (number == null) {
             List<String> near = NearNames.of(profile, names);
             throw new IllegalArgumentException(
-                    "there is no profile "
-                            + profile
-                            + (near.isEmpty()
-                                    ? "; there are " + String.join(", ", names)
-                                    : "; did you mean " + String.join(", ", near) + "?"));
+                    names.isEmpty()
+                            ? "there is no profile " + profile + whyNone()
+                            : "there is no profile "
+                                    + profile
+                                    + (near.isEmpty()
+                                            ? "; there are " + String.join(", ", names)
+                                            : "; did you mean " + String.join(", ", near) + "?"));
         }
         return number;
+    }
+
+    /** Why there is no profile at all. */
+    private String whyNone() {
+        return ofSet.stream()
+                .filter(finding -> finding.kind().equals(FindingKinds.MALFORMED_FILE))
+                .findFirst()
+                .map(
+                        finding ->
+                                ", for "
+                                        + finding.at().text()
+                                        + " says: "
+                                        + finding.message()
+                                        + " patient-harbor check tells more.")
+                .orElse("; there is none at all");
     }
 
     Roster roster(String profile) {
