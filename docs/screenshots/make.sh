@@ -29,7 +29,7 @@ page() {
     name=$1 file=$2 view=$3
     case " ${wanted:-$name} " in *" $name "*) ;; *) return 0 ;; esac
     html=$(mktemp --suffix=.html) profile=$(mktemp -d)
-    ./patient-harbor report "$file" --out "$html" 2>/dev/null || [ $? -eq 1 ]
+    ./patient-harbor report $file --out "$html" 2>/dev/null || [ $? -eq 1 ]
     chromium --headless --no-sandbox --disable-gpu --disable-quic --no-first-run --disable-background-networking \
         --disable-component-update --disable-sync --user-data-dir="$profile" --hide-scrollbars --window-size=1280,800 \
         --screenshot="docs/screenshots/$name.png" "file://$html#$view" >/dev/null 2>&1
@@ -55,4 +55,4 @@ page page-matrix examples/port.harbor.yaml matrix
 page page-graph examples/port.harbor.yaml 'graph/winter?with=live'
 page page-consumer examples/port.harbor.yaml consumer/gullwing.quay.LockKeeper
 page page-findings examples/broken.harbor.yaml findings
-page page-realism examples/port.harbor.yaml realism
+page page-realism 'examples/port.harbor.yaml --observed examples/observed' realism

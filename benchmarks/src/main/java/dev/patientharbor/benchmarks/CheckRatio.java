@@ -2,6 +2,7 @@ package dev.patientharbor.benchmarks;
 
 import dev.patientharbor.check.Verdict;
 import dev.patientharbor.notation.ProfileFiles;
+import dev.patientharbor.profiles.ProfileSet;
 import dev.patientharbor.profiles.Surveys;
 import dev.patientharbor.report.CheckText;
 import dev.patientharbor.report.SurveyText;
@@ -10,6 +11,7 @@ import dev.patientharbor.survey.Survey;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -91,17 +93,45 @@ public final class CheckRatio {
             run(isSurvey ? SURVEY : "check", isSurvey ? jars : List.of(file));
             warm.add((System.nanoTime() - between) / (double) (between - start));
         }
+        String again =
+                profiles.equals(SURVEY)
+                        ? ""
+                        : String.format(
+                                Locale.ROOT,
+                                ", checked again after an edit of the file %.3f",
+                                again(file, jars, runs));
         System.out.printf(
                 Locale.ROOT,
                 "%3s: %d classes read, cold %.2f (yardstick %.2f s), warm %.2f times the"
-                        + " yardstick; peak memory %.0f MB (yardstick %.0f MB)%n",
+                        + " yardstick%s; peak memory %.0f MB (yardstick %.0f MB)%n",
                 profiles,
                 lastRead,
                 median(ratios),
                 median(yardsticks),
                 median(warm.subList(runs, 2 * runs)),
+                again,
                 memory,
                 yardstickMemory);
+    }
+
+    /** A check as watch does it after an edit of the file, against the yardstick; warm. */
+    private static double again(Path file, List<Path> jars, int runs) throws IOException {
+        ProfileSet set = ProfileFiles.read(file);
+        set.check(LocalDate.EPOCH);
+        List<Double> ratios = new ArrayList<>();
+        for (int i = 0; i < 4 * runs; i++) {
+            // No other set of this text was checked before.
+            Files.writeString(file, "# edit " + i + "\n", StandardOpenOption.APPEND);
+            long start = System.nanoTime();
+            Yardstick.read(jars);
+            long between = System.nanoTime();
+            ProfileSet next = ProfileFiles.read(file);
+            next.shareCodeOf(set);
+            CheckText.render(next.check(LocalDate.EPOCH), TextLayout.plain(100));
+            set = next;
+            ratios.add((System.nanoTime() - between) / (double) (between - start));
+        }
+        return median(ratios.subList(2 * runs, 4 * runs));
     }
 
     private static double median(List<Double> values) {

@@ -28,6 +28,7 @@ final class DemoCommand {
         String classes = examples.resolve("target/classes").toString();
         String sides = examples.resolve("sides.harbor.yaml").toString();
         String broken = examples.resolve("broken.harbor.yaml").toString();
+        String observed = examples.resolve("observed").toString();
         String page = examples.resolve("target/port.html").toString();
         List<Step> steps =
                 List.of(
@@ -71,6 +72,23 @@ final class DemoCommand {
                                 "How real is each of them, and where is the real thing met first?",
                                 ExitCode.CLEAN,
                                 List.of("roster", port, "--format", "coverage")),
+                        new Step(
+                                "What does the bridge see on a winter's night? This runs it.",
+                                ExitCode.CLEAN,
+                                List.of("run", "--profile", "winter", port, "BridgeWatch")),
+                        new Step(
+                                "Which gauge did runs really meet, and which one is met on the real"
+                                        + " day for the first time?",
+                                ExitCode.CLEAN,
+                                List.of(
+                                        "roster",
+                                        port,
+                                        "--consumer",
+                                        "BridgeWatch",
+                                        "--slot",
+                                        "TideGauge",
+                                        "--observed",
+                                        observed)),
                         new Step(
                                 "And all of that as a page to look around in?",
                                 ExitCode.CLEAN,

@@ -1,6 +1,7 @@
 package dev.patientharbor.cli;
 
 import dev.patientharbor.check.Verdict;
+import dev.patientharbor.comparing.RosterFilter;
 import dev.patientharbor.files.FilePaths;
 import dev.patientharbor.observing.ObservedFiles;
 import dev.patientharbor.observing.ObservedRosters;
@@ -20,8 +21,9 @@ final class ObservedPlace {
      * Reads it, and puts it beside the rosters of a verdict.
      *
      * @param place a file, or a folder of them
+     * @param filter which rows are told of
      */
-    static ObservedRosters read(String place, Verdict verdict) {
+    static ObservedRosters read(String place, Verdict verdict, RosterFilter filter) {
         List<ObservedUse> all = files(place);
         if (all.stream().noneMatch(each -> each.isOf(verdict.title()))) {
             throw new UnusableException(
@@ -36,7 +38,9 @@ final class ObservedPlace {
                                     + verdict.title());
         }
         return ObservedRosters.of(
-                verdict.rosters().values(), ObservedUse.joined(verdict.title(), all));
+                verdict.rosters().values(),
+                ObservedUse.joined(verdict.title(), all),
+                filter.over(verdict.rosters().values()));
     }
 
     private static List<ObservedUse> files(String place) {

@@ -1,5 +1,6 @@
 package dev.patientharbor.cli;
 
+import dev.patientharbor.comparing.RosterFilter;
 import dev.patientharbor.page.ReportPage;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.ParseResult;
@@ -25,6 +26,9 @@ final class ReportCommand {
                 parsed,
                 console,
                 FILE,
-                verdict -> ReportPage.render(verdict, RosterOptions.observed(parsed, verdict)));
+                verdict ->
+                        ReportPage.render(
+                                verdict,
+                                RosterOptions.observed(parsed, verdict, RosterFilter.ALL)));
     }
 }

@@ -93,7 +93,7 @@ final class RosterCommand {
         if (depth != Integer.MAX_VALUE && format != Format.TREE) {
             throw new UnusableException("--depth goes with --format tree alone");
         }
-        Optional<ObservedRosters> observed = RosterOptions.observed(parsed, verdict);
+        Optional<ObservedRosters> observed = RosterOptions.observed(parsed, verdict, filter);
         mustFit(observed.isPresent(), "--observed", format);
         mustFit(touches, "--touches", format);
         String text =

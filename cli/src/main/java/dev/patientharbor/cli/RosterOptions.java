@@ -67,9 +67,12 @@ final class RosterOptions {
     }
 
     /** What was observed, beside the rosters of a verdict; empty if nobody asks. */
-    static Optional<ObservedRosters> observed(ParseResult parsed, Verdict verdict) {
+    static Optional<ObservedRosters> observed(
+            ParseResult parsed, Verdict verdict, RosterFilter filter) {
         String place = parsed.matchedOptionValue(OBSERVED, "");
-        return place.isEmpty() ? Optional.empty() : Optional.of(ObservedPlace.read(place, verdict));
+        return place.isEmpty()
+                ? Optional.empty()
+                : Optional.of(ObservedPlace.read(place, verdict, filter));
     }
 
     /** Of roster: how deep the tree goes. */

@@ -18,6 +18,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.function.Predicate;
 
 /**
  * What was observed, beside what is planned: which answer of which profile how many runs met, and
@@ -34,7 +35,8 @@ public final class ObservedRosters {
     private final Set<String> planned = new HashSet<>();
     private final Set<String> profiles = new HashSet<>();
 
-    private ObservedRosters(Collection<Roster> rosters, ObservedUse use) {
+    private ObservedRosters(
+            Collection<Roster> rosters, ObservedUse use, Predicate<RosterRow> shown) {
         this.use = use;
         use.answers().forEach(each -> observed.put(each.key(), each));
         Map<String, Gathered> gathered = new TreeMap<>();
@@ -43,10 +45,13 @@ public final class ObservedRosters {
         for (Roster roster : rosters) {
             profiles.add(roster.profile());
             for (RosterRow row : roster.rows()) {
-                gather(roster.profile(), row, row.answer(), gathered);
+                gather(roster.profile(), row, row.answer(), shown.test(row), gathered);
                 if (row.as().isEmpty() && isObject(row.place().kind())) {
-                    made.computeIfAbsent(row.consumer(), name -> new LinkedHashMap<>())
-                            .put(roster.profile(), entryRuns(roster.profile(), row.consumer()));
+                    int runs = entryRuns(roster.profile(), row.consumer());
+                    if (shown.test(row)) {
+                        made.computeIfAbsent(row.consumer(), name -> new LinkedHashMap<>())
+                                .put(roster.profile(), runs);
+                    }
                 }
             }
         }
@@ -96,30 +101,48 @@ public final class ObservedRosters {
      * @param use what was observed
      */
     public static ObservedRosters of(Collection<Roster> rosters, ObservedUse use) {
+        return of(rosters, use, row -> true);
+    }
+
+    /**
+     * Puts what was observed beside some rows of rosters.
+     *
+     * @param rosters those of the profiles that are shown, from the desk to the real thing
+     * @param use what was observed
+     * @param shown whether a row is told of
+     */
+    public static ObservedRosters of(
+            Collection<Roster> rosters, ObservedUse use, Predicate<RosterRow> shown) {
         RequiredArgument.of(rosters, "rosters");
         RequiredArgument.of(use, "use");
-        return new ObservedRosters(rosters, use);
+        RequiredArgument.of(shown, "shown");
+        return new ObservedRosters(rosters, use, shown);
     }
 
     private void gather(
-            String profile, RosterRow row, Answer answer, Map<String, Gathered> gathered) {
-        answer.elements().forEach(element -> gather(profile, row, element.answer(), gathered));
-        if (isTold(answer)) {
-            ObservedAnswer line = line(profile, answer);
-            planned.add(line.key());
+            String profile,
+            RosterRow row,
+            Answer answer,
+            boolean shown,
+            Map<String, Gathered> gathered) {
+        answer.elements()
+                .forEach(element -> gather(profile, row, element.answer(), shown, gathered));
+        if (!isTold(answer)) {
+            return;
+        }
+        ObservedAnswer line = line(profile, answer);
+        planned.add(line.key());
+        int runs = runs(profile, answer);
+        // What is asked for may be another slot than that in which it stands.
+        for (Slot slot : new HashSet<>(List.of(row.slot(), answer.fills().orElseThrow().slot()))) {
+            leastRuns.computeIfAbsent(slot, key -> new HashMap<>()).merge(profile, runs, Math::min);
+        }
+        if (shown) {
             Gathered one =
                     gathered.computeIfAbsent(
                             line.slot() + "\n" + line.stands(), key -> new Gathered(answer));
             one.consumers.add(row.consumer());
-            int runs = runs(profile, answer);
             one.runs.merge(profile, runs, Math::max);
-            // What is asked for may be another slot than that in which it stands.
-            for (Slot slot :
-                    new HashSet<>(List.of(row.slot(), answer.fills().orElseThrow().slot()))) {
-                leastRuns
-                        .computeIfAbsent(slot, key -> new HashMap<>())
-                        .merge(profile, runs, Math::min);
-            }
             Optional.ofNullable(observed.get(line.key()))
                     .ifPresent(seen -> one.seen.put(line.key(), seen));
         }
