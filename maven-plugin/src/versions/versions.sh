@@ -1,6 +1,6 @@
 #!/bin/sh
-# Builds the small projects of src/it with the newest Maven 3.9, on the Java of this build and on the newest one of
-# the machine. The build itself does so with the Maven that runs it. Everything must have been built before: mvn verify.
+# Builds the small projects of src/it with the newest Maven 3.9, on the newest Java of the machine. The build itself does
+# so with the Maven and the Java that run it.
 set -eu
 root=$(cd "$(dirname "$0")/../../.." && pwd)
 newest=3.9.16
@@ -15,7 +15,7 @@ for java in "${JAVA_HOME:-}" /usr/lib/jvm/*; do
     [ -x "$java/bin/javac" ] || continue
     version=$("$java/bin/javac" -version 2>&1 | sed 's/javac \([0-9]*\).*/\1/')
     echo "$version $java"
-done | sort -n | awk 'NR == 1 { print } { last = $0 } END { if (NR > 1) print last }' >"$work/javas"
+done | sort -n | tail -n 1 >"$work/javas"
 [ -s "$work/javas" ] || echo "- " >"$work/javas"
 while read -r version java; do
     log=$work/maven-$newest-java-$version.txt

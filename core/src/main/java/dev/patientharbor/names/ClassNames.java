@@ -26,10 +26,15 @@ public final class ClassNames {
     /** The deepest nesting of classes that is looked up: more than anybody writes. */
     private static final int DEEPEST = 50;
 
+    /** The number of names that are looked for one by one sooner than all are sorted out. */
+    private static final int FEW = 16;
+
     private final CodeIndex code;
     private final List<String> packages;
     private final Map<String, List<ClassFacts>> known = new ConcurrentHashMap<>();
     private final Set<String> things = new HashSet<>();
+    private final Map<String, Boolean> sharedNames = new ConcurrentHashMap<>();
+    private volatile SimpleNameHashes hashes;
     private volatile SimpleNames bySimpleName;
     private NameSearch simpleNames;
 
@@ -119,7 +124,45 @@ public final class ClassNames {
             return BuiltIn.shortWords(binaryName);
         }
         String simple = simpleName(binaryName);
-        return bySimpleName().isOfOthers(simple, binaryName) ? binaryName : simple;
+        return isOfOthers(simple, binaryName) ? binaryName : simple;
+    }
+
+    /** Whether another class has a simple name, alone or too; asks all names only if it must. */
+    private boolean isOfOthers(String simple, String binaryName) {
+        SimpleNames known = bySimpleName;
+        if (known != null) {
+            return known.isOfOthers(simple, binaryName);
+        }
+        return switch (hashes().find(simple)) {
+            case NONE -> false;
+            case ONE -> !code.inCode(binaryName) && bySimpleName().isOfOthers(simple, binaryName);
+            case PERHAPS_SEVERAL ->
+                    sharedNames.computeIfAbsent(simple, this::isShared)
+                            || !code.inCode(binaryName)
+                                    && bySimpleName().isOfOthers(simple, binaryName);
+        };
+    }
+
+    /** Whether several classes have a simple name; looks through all names. */
+    private boolean isShared(String simple) {
+        if (sharedNames.size() >= FEW) {
+            return bySimpleName().classes(simple).size() > 1;
+        }
+        String end = simple.substring(simple.lastIndexOf('.') + 1);
+        return code.names().stream()
+                        .filter(name -> name.endsWith(end) && simpleName(name).equals(simple))
+                        .limit(2)
+                        .count()
+                > 1;
+    }
+
+    private SimpleNameHashes hashes() {
+        SimpleNameHashes made = hashes;
+        if (made == null) {
+            made = new SimpleNameHashes(code.names());
+            hashes = made;
+        }
+        return made;
     }
 
     /** The class as a file of this set may write it: short where that is enough to find it. */
