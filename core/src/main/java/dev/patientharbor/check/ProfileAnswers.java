@@ -96,7 +96,10 @@ final class ProfileAnswers {
     }
 
     List<NeedExplanation> explain(String profile, Predicate<RosterRow> wanted) {
-        return ask(profile, (side, wiring) -> NeedExplainer.explanations(side, wiring, wanted));
+        Roster roster = roster(profile);
+        return ask(
+                profile,
+                (side, wiring) -> NeedExplainer.explanations(side, wiring, roster, wanted));
     }
 
     ProfileExplanation explainProfile(String profile) {

@@ -72,6 +72,23 @@ public record RosterRow(
      * at which level, and in which place.
      */
     public String identity() {
+        return identity(consumer, place, as, within);
+    }
+
+    /**
+     * Returns the identity that a row would have.
+     *
+     * @param consumer the binary name of the class that asks
+     * @param place where it asks
+     * @param as the slot that the consumer fills; empty for an entry consumer
+     * @param within the level at which the consumer was bound; empty for the whole profile
+     */
+    public static String identity(
+            String consumer, NeedPlace place, Optional<Slot> as, Optional<String> within) {
+        RequiredArgument.of(consumer, "consumer");
+        RequiredArgument.of(place, "place");
+        RequiredArgument.of(as, "as");
+        RequiredArgument.of(within, "within");
         return String.join(
                 "\t", consumer, place.code(), as.map(Slot::text).orElse(""), within.orElse(""));
     }

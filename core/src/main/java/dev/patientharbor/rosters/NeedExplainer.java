@@ -8,16 +8,20 @@ import dev.patientharbor.model.Reach;
 import dev.patientharbor.needs.BindingLevel;
 import dev.patientharbor.needs.Blueprint;
 import dev.patientharbor.needs.Need;
+import dev.patientharbor.plan.Roster;
 import dev.patientharbor.plan.RosterRow;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.wiring.SearchedLevels;
 import dev.patientharbor.wiring.SlotOutcome;
 import dev.patientharbor.wiring.Wiring;
 import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Predicate;
 
 /** Explains every need of a profile: what was looked at, and why each word won or lost. */
@@ -25,35 +29,63 @@ public final class NeedExplainer {
 
     private final ResolvedSet set;
     private final Wiring wiring;
-    private final Map<RosterRow, NeedExplanation> found = new LinkedHashMap<>();
 
     private NeedExplainer(ResolvedSet set, Wiring wiring) {
         this.set = set;
         this.wiring = wiring;
     }
 
-    /** Returns an explanation for each row of the roster that is wanted, in its order. */
+    /**
+     * Returns an explanation for each row of the roster that is wanted, in its order.
+     *
+     * @param roster that of the same wiring
+     */
     public static List<NeedExplanation> explanations(
-            ResolvedSet set, Wiring wiring, Predicate<RosterRow> wanted) {
+            ResolvedSet set, Wiring wiring, Roster roster, Predicate<RosterRow> wanted) {
+        Map<String, RosterRow> rows = new LinkedHashMap<>();
+        Set<String> consumers = new HashSet<>();
+        for (RosterRow row : roster.rows()) {
+            if (wanted.test(row)) {
+                rows.put(row.identity(), row);
+                consumers.add(row.consumer());
+            }
+        }
+        Map<String, NeedExplanation> found = new HashMap<>();
         NeedExplainer explainer = new NeedExplainer(set, wiring);
-        new RosterMaker(set, wiring)
-                .eachRow(
-                        (row, seat, consumer, need, asked) -> {
-                            if (wanted.test(row)) {
-                                explainer.explain(row, seat, consumer, need, asked);
-                            }
-                        });
-        return List.copyOf(explainer.found.values());
+        Set<Integer> entries = new HashSet<>(wiring.entries());
+        for (int i = 0; !rows.isEmpty() && i < wiring.reachedSize(); i++) {
+            int seat = wiring.reached(i);
+            wiring.eachNeed(
+                    seat,
+                    (consumer, need, asked) -> {
+                        if (consumers.contains(consumer.className())) {
+                            String identity =
+                                    RosterRow.identity(
+                                            consumer.className(),
+                                            need.place(),
+                                            entries.contains(seat)
+                                                    ? Optional.empty()
+                                                    : Optional.of(set.slots().slot(seat)),
+                                            set.slots().level(seat).name());
+                            Optional.ofNullable(rows.get(identity))
+                                    .ifPresent(
+                                            row ->
+                                                    found.computeIfAbsent(
+                                                            identity,
+                                                            key ->
+                                                                    explainer.explanation(
+                                                                            row, seat, consumer,
+                                                                            need, asked)));
+                        }
+                    });
+        }
+        return rows.keySet().stream().map(found::get).toList();
     }
 
-    private void explain(RosterRow row, int seat, Blueprint consumer, Need need, int asked) {
-        found.computeIfAbsent(
-                row,
-                key ->
-                        new NeedExplanation(
-                                wiring.profile().declared().name(),
-                                row,
-                                words(seat, consumer, need, asked)));
+    private NeedExplanation explanation(
+            RosterRow row, int seat, Blueprint consumer, Need need, int asked) {
+        return new NeedExplanation(
+                wiring.profile().declared().name(), row, words(seat, consumer, need, asked));
     }
 
     private List<ConsideredWord> words(int seat, Blueprint consumer, Need need, int asked) {

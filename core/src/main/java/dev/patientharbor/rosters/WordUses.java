@@ -63,7 +63,9 @@ final class WordUses {
         String name = wiring.profile().declared().name();
         List<ResolvedBinding> leftOut = leftOut(side, wiring);
         List<ResolvedDecoratorStatement> bared = bared(side, wiring);
-        for (NeedExplanation need : NeedExplainer.explanations(side, wiring, row -> true)) {
+        for (NeedExplanation need :
+                NeedExplainer.explanations(
+                        side, wiring, RosterMaker.roster(side, wiring), row -> true)) {
             Optional<ConsideredWord> winner = need.winner();
             Set<SourcePosition> deciding = new LinkedHashSet<>();
             need.considered().stream()
