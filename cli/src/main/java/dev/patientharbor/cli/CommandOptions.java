@@ -325,9 +325,7 @@ final class CommandOptions {
 
     static Severity failOn(ParseResult parsed) {
         String word = parsed.matchedOptionValue(FAIL_ON, "error");
-        return Arrays.stream(Severity.values())
-                .filter(severity -> severity.word().equals(word.toLowerCase(Locale.ROOT)))
-                .findFirst()
+        return Severity.of(word)
                 .orElseThrow(
                         () ->
                                 new UnusableException(

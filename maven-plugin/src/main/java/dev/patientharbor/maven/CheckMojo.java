@@ -13,9 +13,7 @@ import java.io.File;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.time.LocalDate;
-import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import org.apache.maven.plugin.MojoExecutionException;
 import org.apache.maven.plugin.MojoFailureException;
 import org.apache.maven.plugins.annotations.LifecyclePhase;
@@ -88,9 +86,7 @@ public final class CheckMojo extends HarborMojo {
     }
 
     private Severity severity() throws MojoExecutionException {
-        return Arrays.stream(Severity.values())
-                .filter(each -> each.word().equals(failOn.toLowerCase(Locale.ROOT)))
-                .findFirst()
+        return Severity.of(failOn)
                 .orElseThrow(
                         () ->
                                 new MojoExecutionException(

@@ -1,5 +1,0 @@
-package gullwing;
-
-public interface TideGauge {
-    double levelNow();
-}
