@@ -4,6 +4,7 @@ String sarif = new File(results, "check.sarif").text
 String tests = new File(results, "TEST-patient-harbor.xml").text
 String roster = new File(results, "roster.txt").text
 assert log.contains("The profile is complete")
+assert log.contains("patient-harbor:accept") && log.contains("Writes who receives what as a text")
 assert sarif.contains("2.1.0")
 assert tests.contains("failures=\"0\"")
 assert roster.contains("live  real SonarTideGauge")
