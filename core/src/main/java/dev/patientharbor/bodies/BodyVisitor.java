@@ -1,8 +1,10 @@
 package dev.patientharbor.bodies;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
@@ -25,6 +27,7 @@ final class BodyVisitor extends ClassVisitor {
     private final List<MethodBody> methods = new ArrayList<>();
     private final Set<MethodName> natives = new HashSet<>(0);
     private final List<ClassBodies.StaticField> staticFields = new ArrayList<>(0);
+    private final Map<MethodName, MethodName> called = new HashMap<>();
     private final Set<String> made = new HashSet<>(0);
     private String owner;
     private Optional<String> source = Optional.empty();
@@ -97,10 +100,20 @@ final class BodyVisitor extends ClassVisitor {
         return hasBody ? new Calls(method) : null;
     }
 
+    /** The same object for the same name: a class calls few methods, and those often. */
+    private MethodName called(MethodName name) {
+        MethodName known = called.putIfAbsent(name, name);
+        return known == null ? name : known;
+    }
+
     /** Collects what one method calls, and what it makes. */
     private final class Calls extends MethodVisitor {
         private final MethodName method;
         private final List<MemberUse> calls = new ArrayList<>();
+
+        /** In which ways each was called so far. */
+        private final Map<MethodName, Integer> ways = new HashMap<>();
+
         private int line;
 
         Calls(MethodName method) {
@@ -154,8 +167,14 @@ final class BodyVisitor extends ClassVisitor {
         }
 
         private void add(String of, String name, String type, boolean isStatic, boolean isVirtual) {
-            MethodName called = new MethodName(names.apply(of), name, type);
-            calls.add(new MemberUse(called, isStatic, isVirtual, line));
+            MethodName called = called(new MethodName(names.apply(of), name, type));
+            int way = isStatic ? 1 : isVirtual ? 2 : 4;
+            int before = ways.getOrDefault(called, 0);
+            // What is called again in the same way leads nowhere else.
+            if ((before & way) == 0) {
+                ways.put(called, before | way);
+                calls.add(new MemberUse(called, isStatic, isVirtual, line));
+            }
         }
 
         @Override
