@@ -4,9 +4,10 @@ import gullwing.port.BerthLedger;
 import gullwing.port.PilotRota;
 import gullwing.port.TideGauge;
 import jakarta.inject.Inject;
+import java.util.concurrent.Callable;
 
 /** Brings ships in. */
-public final class ArrivalDesk {
+public final class ArrivalDesk implements Callable<String> {
 
     private static final double DRAUGHT = 2.0;
 
@@ -24,6 +25,12 @@ public final class ArrivalDesk {
         this.ledger = ledger;
         this.rota = rota;
         this.gauge = gauge;
+    }
+
+    /** Brings in the ferry of the morning. */
+    @Override
+    public String call() {
+        return arrive("Petrel");
     }
 
     /** Says what happens to a ship that asks to come in. */

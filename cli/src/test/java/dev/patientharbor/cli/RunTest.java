@@ -27,6 +27,14 @@ class RunTest {
 
     private static final String PORT = "../examples/port.harbor.yaml";
 
+    private static final List<String> EXAMPLES =
+            List.of(
+                    "dock-test ArrivalDesk",
+                    "dock-test BridgeWatch",
+                    "dock-test QuayBoard",
+                    "rehearsal BridgeWatch",
+                    "rehearsal QuayBoard");
+
     private static final String CODE =
             """
             package p;
@@ -189,15 +197,17 @@ class RunTest {
 
     @Test
     void what_was_observed_in_the_examples_is_what_running_them_writes() throws IOException {
-        for (String profile : List.of("dock-test", "rehearsal")) {
-            Path file = folder.resolve(profile + ".observed.txt");
-            Path kept = Path.of("../examples/observed", profile + ".observed.txt");
+        for (String run : EXAMPLES) {
+            String profile = run.split(" ")[0];
+            String name = run.replace(' ', '-') + ".observed.txt";
+            Path file = folder.resolve(name);
+            Path kept = Path.of("../examples/observed", name);
             boolean rewrites = Boolean.getBoolean("patientharbor.rewrite");
             Path to = rewrites ? kept : file;
             Ran ran =
                     Ran.line(
-                            "run --profile %s --observe %s %s BridgeWatch"
-                                    .formatted(profile, to, PORT));
+                            "run --profile %s --observe %s %s %s"
+                                    .formatted(profile, to, PORT, run.split(" ")[1]));
             assertEquals(0, ran.code(), ran.err());
             assertEquals(Files.readString(kept, StandardCharsets.UTF_8), Files.readString(to));
         }
