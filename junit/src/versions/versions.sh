@@ -18,8 +18,12 @@ for version in 1.10.0 1.12.2 1.14.4 6.1.3; do
     fi
     "$javac" -d "$work/$version" -cp "$ours:$jar" "$root"/junit/src/versions/java/*.java
     case $version in 1.*) junit=5${version#1} ;; *) junit=$version ;; esac
-    if (cd "$root/examples" && "$java" -jar "$jar" execute --class-path "$work/$version:$ours" \
+    rm -rf "$work/observed"
+    if (cd "$root/examples" && "$java" "-Dpatientharbor.observed=$work/observed" -jar "$jar" execute --class-path "$work/$version:$ours" \
         --scan-class-path "$work/$version" --details=summary --disable-banner --fail-if-no-tests) >"$work/$version.txt" 2>&1; then
+        # What the tests used is written, whichever way a JUnit has to say that it is done.
+        met=$(cat "$work"/observed/*.observed.txt | grep -c 'stub gullwing.trial.FixedTideGauge | [1-9]')
+        [ "$met" -ge 1 ] || { echo "JUnit $junit: nothing was observed"; exit 1; }
         echo "JUnit $junit: $(grep 'tests successful' "$work/$version.txt" | tr -d '[]' | xargs)"
     else
         cat "$work/$version.txt"

@@ -18,7 +18,9 @@ import org.junit.jupiter.api.extension.ExtensionContext.Namespace;
  * names a folder: each process, and each run of tests in it, leaves a file there for each set of
  * profiles. May be used by several threads.
  */
-final class ObservedTests implements AutoCloseable {
+// An older JUnit closes nothing else in its stores, and a newer one this as well.
+@SuppressWarnings("deprecation")
+final class ObservedTests implements ExtensionContext.Store.CloseableResource, AutoCloseable {
 
     private static final String PROPERTY = "patientharbor.observed";
     private static final Namespace OURS = Namespace.create(ObservedTests.class);
@@ -28,8 +30,6 @@ final class ObservedTests implements AutoCloseable {
 
     private ObservedTests(Path folder) {
         this.folder = folder;
-        // An older JUnit does not close what is left in its stores.
-        Runtime.getRuntime().addShutdownHook(new Thread(this::close, "what tests used"));
     }
 
     /**
