@@ -6,6 +6,7 @@ import dev.patientharbor.observing.ObservedFiles;
 import dev.patientharbor.profiles.Plan;
 import dev.patientharbor.profiles.ProfileSet;
 import dev.patientharbor.rig.Rig;
+import dev.patientharbor.rig.RigException;
 import dev.patientharbor.rig.Rigs;
 import dev.patientharbor.rig.RunningRig;
 import java.io.IOException;
@@ -24,6 +25,7 @@ final class RunCommand {
     private Plan plan;
     private Rig rig;
     private boolean ended;
+    private boolean hasFailedAtEnd;
 
     private RunCommand(Console console, Optional<Path> observed) {
         this.console = console;
@@ -79,7 +81,12 @@ final class RunCommand {
     private int run(Plan wanted, ClassLoader loader, RunOptions.Program program) {
         plan = wanted;
         UserProgram user = UserProgram.of(plan, loader, program);
-        rig = observed.isPresent() ? Rigs.buildWatched(plan, loader) : Rigs.build(plan, loader);
+        try {
+            rig = observed.isPresent() ? Rigs.buildWatched(plan, loader) : Rigs.build(plan, loader);
+        } catch (RigException failed) {
+            tell(failed);
+            return ExitCode.FINDINGS;
+        }
         RunningRig.begin(rig);
         console.notify(
                 "runs "
@@ -95,7 +102,12 @@ final class RunCommand {
         int code = user.run(rig, console);
         end();
         Runtime.getRuntime().removeShutdownHook(atEnd);
-        return code;
+        return code == ExitCode.CLEAN && hasFailedAtEnd ? ExitCode.FINDINGS : code;
+    }
+
+    /** Tells what the user's code has thrown where a rig is built or closed. */
+    private void tell(RigException failed) {
+        ("patient-harbor: " + failed.getMessage()).lines().forEach(console::notify);
     }
 
     /** Closes what was made, and writes what was used; once. */
@@ -113,7 +125,12 @@ final class RunCommand {
                 throw new UncheckedIOException("cannot write " + observed.get(), fault);
             }
         }
-        rig.close();
+        try {
+            rig.close();
+        } catch (RigException failed) {
+            hasFailedAtEnd = true;
+            tell(failed);
+        }
         console.err().flush();
     }
 }

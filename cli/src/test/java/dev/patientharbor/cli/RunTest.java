@@ -50,6 +50,18 @@ class RunTest {
             public final class Paper implements Horn { public String call() { return "paper"; } }
 
             package p;
+            public final class Torn implements Horn, AutoCloseable {
+                public String call() { return "torn "; }
+                public void close() { throw new IllegalStateException("torn in the end"); }
+            }
+
+            package p;
+            public final class Sunk implements Horn {
+                public Sunk() { throw new IllegalStateException("sunk at once"); }
+                public String call() { return "sunk"; }
+            }
+
+            package p;
             public final class Watch implements java.util.concurrent.Callable<Integer> {
                 private final Horn horn;
                 public Watch(Horn horn) { this.horn = horn; }
@@ -98,6 +110,11 @@ class RunTest {
                 bindings: { p.Horn: p.Brass }
               night:
                 bindings: { p.Horn: p.Paper }
+              fog:
+                bindings: { p.Horn: p.Torn }
+              storm:
+                eager: true
+                bindings: { p.Horn: p.Sunk }
             """;
 
     @TempDir private static Path folder;
@@ -139,6 +156,20 @@ class RunTest {
                                                 && each.made() == 1
                                                 && each.calls().isPresent()),
                 use.text());
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "fog, p.Main x, torn in the end",
+        "storm, p.Main x, sunk at once",
+        "fog, Watch, torn in the end"
+    })
+    void what_the_code_throws_where_it_is_made_or_closed_is_no_fault_of_ours(
+            String profile, String line, String reason) throws Exception {
+        Ran ran = process("--profile " + profile, line);
+        assertEquals(line.equals("Watch") ? 5 : 1, ran.code(), ran.err());
+        assertTrue(ran.err().contains(reason), ran.err());
+        assertTrue(!ran.err().contains("a fault of ours"), ran.err());
     }
 
     private static Ran process(String options, String line) throws Exception {
