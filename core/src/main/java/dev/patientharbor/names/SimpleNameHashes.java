@@ -17,6 +17,8 @@ final class SimpleNameHashes {
         PERHAPS_SEVERAL
     }
 
+    private static final long START = 1125899906842597L;
+
     private final long[] hashes;
     private final BitSet several = new BitSet();
 
@@ -24,11 +26,7 @@ final class SimpleNameHashes {
         // At most half full, so that looking up stays short.
         hashes = new long[Integer.highestOneBit(Math.max(8, binaryNames.size())) << 2];
         for (String name : binaryNames) {
-            int start = name.lastIndexOf('.') + 1;
-            long hash =
-                    name.indexOf('$', start) < 0
-                            ? hash(name, start)
-                            : hash(SimpleNames.of(name), 0);
+            long hash = hashOfSimple(name);
             int place = place(hash);
             if (hashes[place] == hash) {
                 several.set(place);
@@ -38,7 +36,7 @@ final class SimpleNameHashes {
     }
 
     Found find(String simple) {
-        int place = place(hash(simple, 0));
+        int place = place(hash(simple));
         if (hashes[place] == 0) {
             return Found.NONE;
         }
@@ -55,13 +53,33 @@ final class SimpleNameHashes {
         return place;
     }
 
-    /** A hash that is not 0: that stands for nothing. */
-    private static long hash(String text, int start) {
-        long hash = 1125899906842597L;
-        for (int i = start; i < text.length(); i++) {
-            hash = 31 * hash + text.charAt(i);
+    /** The hash of the simple name of a class, from its end on: one look at each letter. */
+    private static long hashOfSimple(String binaryName) {
+        long hash = START;
+        for (int i = binaryName.length() - 1; i >= 0; i--) {
+            char letter = binaryName.charAt(i);
+            if (letter == '.') {
+                break;
+            }
+            if (letter == '$') {
+                return hash(SimpleNames.of(binaryName));
+            }
+            hash = 31 * hash + letter;
         }
-        hash = (hash ^ hash >>> 33) * 0xff51afd7ed558ccdL;
-        return (hash ^ hash >>> 33) | 1;
+        return mixed(hash);
+    }
+
+    private static long hash(String simple) {
+        long hash = START;
+        for (int i = simple.length() - 1; i >= 0; i--) {
+            hash = 31 * hash + simple.charAt(i);
+        }
+        return mixed(hash);
+    }
+
+    /** Never 0: that stands for nothing. */
+    private static long mixed(long hash) {
+        long half = (hash ^ hash >>> 33) * 0xff51afd7ed558ccdL;
+        return (half ^ half >>> 33) | 1;
     }
 }
