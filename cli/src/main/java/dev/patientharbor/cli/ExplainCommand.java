@@ -97,10 +97,10 @@ final class ExplainCommand {
                             output));
         }
         kind.ifPresent(each -> text.append(FindingPages.text(each, output.layout())));
-        if (rosters.isEmpty() && text.isEmpty()) {
-            CommandEnding.pointToFindings(verdict, console);
-        }
         if (text.isEmpty()) {
+            if (rosters.isEmpty()) {
+                CommandEnding.pointToFindings(verdict, console);
+            }
             throw new UnusableException(nothing(verdict, subjects, name));
         }
         output.write(text.toString());

@@ -151,7 +151,7 @@ final class UserProgram {
         return Thread.getAllStackTraces().keySet().stream()
                 .filter(thread -> thread.isAlive() && !thread.isDaemon())
                 .filter(thread -> thread != Thread.currentThread())
-                .filter(thread -> group.equals(thread.getThreadGroup()))
+                .filter(thread -> group.parentOf(thread.getThreadGroup()))
                 .findFirst();
     }
 }

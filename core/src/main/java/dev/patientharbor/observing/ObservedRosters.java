@@ -134,7 +134,7 @@ public final class ObservedRosters {
         planned.add(line.key());
         int runs = runs(profile, answer);
         // What is asked for may be another slot than that in which it stands.
-        for (Slot slot : new HashSet<>(List.of(row.slot(), answer.fills().orElseThrow().slot()))) {
+        for (Slot slot : List.of(row.slot(), answer.fills().orElseThrow().slot())) {
             leastRuns.computeIfAbsent(slot, key -> new HashMap<>()).merge(profile, runs, Math::min);
         }
         if (shown) {

@@ -1,6 +1,7 @@
 package dev.patientharbor.maven;
 
 import dev.patientharbor.check.Verdict;
+import dev.patientharbor.files.FileReplacement;
 import dev.patientharbor.profiles.ProfileSet;
 import java.io.File;
 import java.io.IOException;
@@ -96,7 +97,7 @@ public abstract class HarborMojo extends AbstractMojo {
     void write(Path file, String text) throws MojoExecutionException {
         try {
             Files.createDirectories(file.toAbsolutePath().getParent());
-            Files.writeString(file, text);
+            FileReplacement.write(file, text);
         } catch (IOException fault) {
             throw new MojoExecutionException("cannot write " + file, fault);
         }

@@ -1,5 +1,7 @@
 package dev.patientharbor.maven;
 
+import dev.patientharbor.files.BoundedFile;
+import dev.patientharbor.files.SizeLimit;
 import dev.patientharbor.notation.ProfileFiles;
 import dev.patientharbor.profiles.ProfileSet;
 import java.io.File;
@@ -70,7 +72,8 @@ final class ProjectFile {
 
     ProfileSet read(Path file) {
         try {
-            return ProfileFiles.parse(Files.readAllBytes(file), name(file), file.getParent());
+            return ProfileFiles.parse(
+                    BoundedFile.read(file, SizeLimit.PROFILE_FILE), name(file), file.getParent());
         } catch (IOException fault) {
             throw new UncheckedIOException("cannot read " + file, fault);
         }

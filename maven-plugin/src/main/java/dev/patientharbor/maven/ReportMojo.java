@@ -8,6 +8,7 @@ import dev.patientharbor.page.ReportPage;
 import java.io.File;
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Optional;
 import org.apache.maven.plugin.MojoExecutionException;
 import org.apache.maven.plugins.annotations.LifecyclePhase;
@@ -47,8 +48,13 @@ public final class ReportMojo extends HarborMojo {
             return Optional.empty();
         }
         try {
-            ObservedUse use =
-                    ObservedUse.joined(verdict.title(), ObservedFiles.read(observed.toPath()));
+            List<ObservedUse> all = ObservedFiles.read(observed.toPath());
+            if (all.stream().noneMatch(each -> each.isOf(verdict.title()))) {
+                // Nothing is told of runs, rather than that none met anything.
+                getLog().warn("nothing in " + observed + " was observed of " + verdict.title());
+                return Optional.empty();
+            }
+            ObservedUse use = ObservedUse.joined(verdict.title(), all);
             return Optional.of(ObservedRosters.of(verdict.rosters().values(), use));
         } catch (IOException fault) {
             throw new MojoExecutionException("cannot read " + observed, fault);

@@ -1,9 +1,9 @@
 package gullwing;
 
-public final class Desk {
+public final class ArrivalDesk {
     private final TideGauge gauge;
 
-    public Desk(TideGauge gauge) {
+    public ArrivalDesk(TideGauge gauge) {
         this.gauge = gauge;
     }
 
