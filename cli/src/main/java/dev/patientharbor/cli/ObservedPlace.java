@@ -6,11 +6,15 @@ import dev.patientharbor.files.FilePaths;
 import dev.patientharbor.observing.ObservedFiles;
 import dev.patientharbor.observing.ObservedRosters;
 import dev.patientharbor.observing.ObservedUse;
+import dev.patientharbor.plan.Roster;
+import dev.patientharbor.plan.RosterRow;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
+import java.util.function.Predicate;
 
 /** Reads what runs left behind. */
 final class ObservedPlace {
@@ -37,10 +41,12 @@ final class ObservedPlace {
                                     + " is of other sets: none is called "
                                     + verdict.title());
         }
+        Map<String, Roster> shown = verdict.rosters();
+        Predicate<RosterRow> filtered = filter.over(shown.values());
         return ObservedRosters.of(
-                verdict.rosters().values(),
+                verdict.allRosters().values(),
                 ObservedUse.joined(verdict.title(), all),
-                filter.over(verdict.rosters().values()));
+                (profile, row) -> shown.containsKey(profile) && filtered.test(row));
     }
 
     private static List<ObservedUse> files(String place) {

@@ -220,6 +220,17 @@ class RunTest {
     }
 
     @Test
+    void of_one_profile_it_is_told_what_runs_under_others_met() {
+        Ran ran = Ran.line("roster " + PORT + " --profile live --observed ../examples/observed");
+        String told = ran.out().substring(ran.out().indexOf("What runs met"));
+        String never = told.substring(0, told.indexOf("met, by runs under each profile"));
+        assertTrue(never.contains("TideGauge: real SonarTideGauge"), told);
+        assertTrue(!never.contains("PilotRota"), "met under dock-test: " + told);
+        assertTrue(told.contains("dock-test 1, winter 0, rehearsal 0, live 0"), told);
+        assertTrue(!told.contains("FixedTideGauge"), "stands in dock-test alone: " + told);
+    }
+
+    @Test
     void an_incomplete_profile_is_not_run() {
         Ran ran = Ran.line("run --profile gap ../examples/broken.harbor.yaml BridgeWatch");
         assertEquals(1, ran.code());

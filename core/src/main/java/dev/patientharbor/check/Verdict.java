@@ -298,8 +298,17 @@ public final class Verdict implements RosterSource {
 
     /** Returns the rosters of all profiles that are shown and not partial, in their order. */
     public Map<String, Roster> rosters() {
+        return rosters(profiles());
+    }
+
+    /** Returns the rosters of all profiles that are not partial, shown or not, in their order. */
+    public Map<String, Roster> allRosters() {
+        return rosters(profiles);
+    }
+
+    private Map<String, Roster> rosters(List<ProfileVerdict> some) {
         Map<String, Roster> rosters = new LinkedHashMap<>();
-        profiles().stream()
+        some.stream()
                 .filter(profile -> !profile.isPartial())
                 .forEach(profile -> rosters.put(profile.name(), roster(profile.name())));
         return rosters;

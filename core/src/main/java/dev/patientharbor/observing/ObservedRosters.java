@@ -18,7 +18,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
-import java.util.function.Predicate;
+import java.util.function.BiPredicate;
 
 /**
  * What was observed, beside what is planned: which answer of which profile how many runs met, and
@@ -36,27 +36,30 @@ public final class ObservedRosters {
     private final Set<String> profiles = new HashSet<>();
 
     private ObservedRosters(
-            Collection<Roster> rosters, ObservedUse use, Predicate<RosterRow> shown) {
+            Collection<Roster> rosters, ObservedUse use, BiPredicate<String, RosterRow> shown) {
         this.use = use;
         use.answers().forEach(each -> observed.put(each.key(), each));
         Map<String, Gathered> gathered = new TreeMap<>();
         Map<String, Map<String, Integer>> made = new TreeMap<>();
+        Set<String> shownEntries = new HashSet<>();
         List<String> order = rosters.stream().map(Roster::profile).toList();
         for (Roster roster : rosters) {
             profiles.add(roster.profile());
             for (RosterRow row : roster.rows()) {
-                gather(roster.profile(), row, row.answer(), shown.test(row), gathered);
+                boolean isShown = shown.test(roster.profile(), row);
+                gather(roster.profile(), row, row.answer(), isShown, gathered);
                 if (row.as().isEmpty() && isObject(row.place().kind())) {
-                    int runs = entryRuns(roster.profile(), row.consumer());
-                    if (shown.test(row)) {
-                        made.computeIfAbsent(row.consumer(), name -> new LinkedHashMap<>())
-                                .put(roster.profile(), runs);
+                    made.computeIfAbsent(row.consumer(), name -> new LinkedHashMap<>())
+                            .put(roster.profile(), entryRuns(roster.profile(), row.consumer()));
+                    if (isShown) {
+                        shownEntries.add(row.consumer());
                     }
                 }
             }
         }
         answers =
                 gathered.values().stream()
+                        .filter(each -> !each.consumers.isEmpty())
                         .map(Gathered::answer)
                         .sorted(
                                 Comparator.comparing(AnswerInUse::isMet)
@@ -64,6 +67,7 @@ public final class ObservedRosters {
                         .toList();
         entries =
                 made.entrySet().stream()
+                        .filter(each -> shownEntries.contains(each.getKey()))
                         .map(each -> new EntryInUse(each.getKey(), each.getValue()))
                         .sorted(Comparator.comparing(EntryInUse::isMet))
                         .toList();
@@ -72,9 +76,12 @@ public final class ObservedRosters {
     /** What becomes an answer in use. */
     private static final class Gathered {
         private final Answer first;
+
+        /** Those who are shown; without one it is not told. */
+        private final Set<String> consumers = new TreeSet<>();
+
         private final Map<String, Integer> runs = new LinkedHashMap<>();
         private final Map<String, ObservedAnswer> seen = new TreeMap<>();
-        private final Set<String> consumers = new TreeSet<>();
 
         Gathered(Answer first) {
             this.first = first;
@@ -97,22 +104,22 @@ public final class ObservedRosters {
     /**
      * Puts what was observed beside rosters.
      *
-     * @param rosters those of the profiles that are shown, from the desk to the real thing
+     * @param rosters those of all profiles, from the desk to the real thing
      * @param use what was observed
      */
     public static ObservedRosters of(Collection<Roster> rosters, ObservedUse use) {
-        return of(rosters, use, row -> true);
+        return of(rosters, use, (profile, row) -> true);
     }
 
     /**
-     * Puts what was observed beside some rows of rosters.
+     * Puts what was observed beside some rows of rosters. Runs under all profiles count.
      *
-     * @param rosters those of the profiles that are shown, from the desk to the real thing
+     * @param rosters those of all profiles, from the desk to the real thing
      * @param use what was observed
-     * @param shown whether a row is told of
+     * @param shown whether a row of a profile is told of
      */
     public static ObservedRosters of(
-            Collection<Roster> rosters, ObservedUse use, Predicate<RosterRow> shown) {
+            Collection<Roster> rosters, ObservedUse use, BiPredicate<String, RosterRow> shown) {
         RequiredArgument.of(rosters, "rosters");
         RequiredArgument.of(use, "use");
         RequiredArgument.of(shown, "shown");
@@ -137,14 +144,14 @@ public final class ObservedRosters {
         for (Slot slot : List.of(row.slot(), answer.fills().orElseThrow().slot())) {
             leastRuns.computeIfAbsent(slot, key -> new HashMap<>()).merge(profile, runs, Math::min);
         }
+        Gathered one =
+                gathered.computeIfAbsent(
+                        line.slot() + "\n" + line.stands(), key -> new Gathered(answer));
+        one.runs.merge(profile, runs, Math::max);
+        Optional.ofNullable(observed.get(line.key()))
+                .ifPresent(seen -> one.seen.put(line.key(), seen));
         if (shown) {
-            Gathered one =
-                    gathered.computeIfAbsent(
-                            line.slot() + "\n" + line.stands(), key -> new Gathered(answer));
             one.consumers.add(row.consumer());
-            one.runs.merge(profile, runs, Math::max);
-            Optional.ofNullable(observed.get(line.key()))
-                    .ifPresent(seen -> one.seen.put(line.key(), seen));
         }
     }
 

@@ -10,6 +10,7 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.apache.maven.plugin.MojoExecutionException;
 import org.apache.maven.plugins.annotations.LifecyclePhase;
 import org.apache.maven.plugins.annotations.Mojo;
@@ -55,7 +56,12 @@ public final class ReportMojo extends HarborMojo {
                 return Optional.empty();
             }
             ObservedUse use = ObservedUse.joined(verdict.title(), all);
-            return Optional.of(ObservedRosters.of(verdict.rosters().values(), use));
+            Set<String> shown = verdict.rosters().keySet();
+            return Optional.of(
+                    ObservedRosters.of(
+                            verdict.allRosters().values(),
+                            use,
+                            (profile, row) -> shown.contains(profile)));
         } catch (IOException fault) {
             throw new MojoExecutionException("cannot read " + observed, fault);
         }
