@@ -76,6 +76,7 @@ import java.util.TreeSet;
 import java.util.concurrent.Callable;
 import java.util.function.BiConsumer;
 import java.util.function.BiFunction;
+import java.util.function.BiPredicate;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.function.Predicate;
@@ -256,6 +257,7 @@ class NullArgumentsTest {
         put(BiFunction.class, (BiFunction<Object, Object, Object>) (one, two) -> "x");
         put(SortedMap.class, new TreeMap<>());
         put(Predicate.class, (Predicate<Object>) given -> true);
+        put(BiPredicate.class, (BiPredicate<Object, Object>) (one, two) -> true);
         put(Consumer.class, (Consumer<Object>) given -> {});
         put(BiConsumer.class, (BiConsumer<Object, Object>) (one, two) -> {});
         put(StackTraceElement[].class, new StackTraceElement[0]);
