@@ -3,8 +3,13 @@ start_tool() {
     java=$1 jar=$2 examples=$3 archive=$4
     shift 4
     # Names of files are bytes; without an encoding Java could not tell those that are not ASCII.
-    case $(locale charmap 2>/dev/null || echo) in
-        "" | ANSI_X3.4-1968 | US-ASCII) export LC_ALL=C.UTF-8 ;;
+    case ${LC_ALL:-${LC_CTYPE:-${LANG:-C}}} in
+        C | POSIX) export LC_ALL=C.UTF-8 ;;
+        *)
+            case $(locale charmap 2>/dev/null || echo) in
+                "" | ANSI_X3.4-1968 | US-ASCII) export LC_ALL=C.UTF-8 ;;
+            esac
+            ;;
     esac
 
     # A command ends soon and is compiled in haste; a program that is run may take its time.
@@ -15,7 +20,9 @@ start_tool() {
         [ ! -t 1 ] || set -- "-Dpatientharbor.columns=${columns:-80}" "$@"
         [ ! -t 2 ] || set -- "-Dpatientharbor.progress=${columns:-80}" "$@"
     fi
-    # A small heap to begin with: what a check throws away does not pile up.
+    # A small heap to begin with: what a check throws away does not pile up. The archive is used where it
+    # lies: moving it to another address, as Java does by default, takes half as long as Java takes to start.
     exec "$java" -XX:SharedArchiveFile="$archive" -Xshare:auto -Xlog:disable -XX:TieredStopAtLevel=$tiers \
+        -XX:+IgnoreUnrecognizedVMOptions -XX:+UnlockDiagnosticVMOptions -XX:ArchiveRelocationMode=0 \
         -XX:+UseSerialGC -Xms64m -Dpatientharbor.examples="$examples" -Dpatientharbor.archive="$archive" -cp "$jar" "$@"
 }

@@ -13,10 +13,7 @@ final class AcceptCommand {
     private AcceptCommand() {}
 
     static CommandSpec spec() {
-        return CommandOptions.writing(
-                "Writes the accepted roster: one line for each need and profile, made for reviews."
-                        + " check --against then reports every answer that is another one.",
-                FILE);
+        return CommandOptions.writing(FILE);
     }
 
     static int run(ParseResult parsed, Console console) {

@@ -34,10 +34,7 @@ final class CheckCommand {
     private CheckCommand() {}
 
     static CommandSpec spec() {
-        return CommandOptions.reading(
-                        "Reports whether every profile is complete, and every mistake with its"
-                                + " reason.",
-                        Format.values())
+        return CommandOptions.reading(Format.values())
                 .addOption(CommandOptions.against())
                 .addOption(CommandOptions.wiredBy())
                 .addOption(CommandOptions.build())

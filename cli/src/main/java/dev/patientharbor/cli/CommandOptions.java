@@ -59,8 +59,8 @@ final class CommandOptions {
     }
 
     /** The options of a command that surveys code. */
-    static CommandSpec surveying(String description, Enum<?>[] forms, List<String> sections) {
-        CommandSpec spec = naming(description);
+    static CommandSpec surveying(Enum<?>[] forms, List<String> sections) {
+        CommandSpec spec = naming();
         spec.addOption(code(IN_PLACE));
         spec.addOption(insideFolder());
         spec.addOption(
@@ -84,9 +84,9 @@ final class CommandOptions {
         return help(spec);
     }
 
-    private static CommandSpec naming(String description) {
+    private static CommandSpec naming() {
         CommandSpec spec = CommandSpec.create();
-        spec.usageMessage().description(description).sortOptions(false);
+        spec.usageMessage().sortOptions(false);
         return spec.addPositional(
                 PositionalParamSpec.builder()
                         .paramLabel("FILE")
@@ -131,8 +131,8 @@ final class CommandOptions {
     }
 
     /** The options of a command that reads a profile file. */
-    static CommandSpec reading(String description, Enum<?>[] forms) {
-        CommandSpec spec = naming(description);
+    static CommandSpec reading(Enum<?>[] forms) {
+        CommandSpec spec = naming();
         spec.addOption(profiles());
         spec.addOption(code(IN_PLACE));
         spec.addOption(
@@ -152,8 +152,8 @@ final class CommandOptions {
      *
      * @param file what it writes by default
      */
-    static CommandSpec writing(String description, String file) {
-        CommandSpec spec = naming(description);
+    static CommandSpec writing(String file) {
+        CommandSpec spec = naming();
         spec.addOption(profiles());
         spec.addOption(code(IN_PLACE));
         spec.addOption(insideFolder());
@@ -162,8 +162,8 @@ final class CommandOptions {
     }
 
     /** The options of a command that reads a profile file again and again. */
-    static CommandSpec watching(String description) {
-        CommandSpec spec = naming(description);
+    static CommandSpec watching() {
+        CommandSpec spec = naming();
         spec.addOption(profiles());
         spec.addOption(code(IN_PLACE));
         spec.addOption(insideFolder());

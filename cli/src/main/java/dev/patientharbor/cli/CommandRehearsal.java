@@ -24,6 +24,9 @@ public final class CommandRehearsal {
         Console coloured = new Console(nowhere, nowhere, Console.ofProcess().layout());
         Console plain = new Console(nowhere, nowhere, TextLayout.plain(80));
         String port = args[0] + "/port.harbor.yaml";
+        for (String option : List.of("--help", "--version")) {
+            Main.run(new String[] {option}, plain);
+        }
         for (ToolCommand command : ToolCommand.values()) {
             for (List<String> arguments : rehearsals(command, port)) {
                 Stream<String> line = Stream.concat(Stream.of(command.word()), arguments.stream());

@@ -23,9 +23,7 @@ final class CompareCommand {
     private CompareCommand() {}
 
     static CommandSpec spec() {
-        return CompareOptions.comparing(
-                "Shows what differs between two profiles: who receives something else, and who"
-                    + " feels it. With --with: what would differ if a line stood in the first.");
+        return CompareOptions.comparing();
     }
 
     static int run(ParseResult parsed, Console console) {

@@ -37,9 +37,9 @@ final class CompareOptions {
     record Compared(String file, List<String> names) {}
 
     /** The options of a command that compares. */
-    static CommandSpec comparing(String description) {
+    static CommandSpec comparing() {
         CommandSpec spec = CommandSpec.create();
-        spec.usageMessage().description(description).sortOptions(false);
+        spec.usageMessage().sortOptions(false);
         spec.addPositional(
                 PositionalParamSpec.builder()
                         .paramLabel("[FILE] A [B]")
@@ -79,9 +79,9 @@ final class CompareOptions {
     }
 
     /** The options of a command that explains. */
-    static CommandSpec explaining(String description) {
+    static CommandSpec explaining() {
         CommandSpec spec = CommandSpec.create();
-        spec.usageMessage().description(description).sortOptions(false);
+        spec.usageMessage().sortOptions(false);
         spec.addPositional(
                 PositionalParamSpec.builder()
                         .paramLabel("[FILE] SUBJECT")

@@ -11,10 +11,6 @@ final class CompletionCommand {
 
     static CommandSpec spec() {
         CommandSpec spec = CommandSpec.create();
-        spec.usageMessage()
-                .description(
-                        "Prints a script that completes commands and options in bash and zsh:"
-                                + " source <(patient-harbor completion)");
         return CommandOptions.help(spec);
     }
 

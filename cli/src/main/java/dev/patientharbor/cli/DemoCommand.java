@@ -16,9 +16,6 @@ final class DemoCommand {
 
     static CommandSpec spec() {
         CommandSpec spec = CommandSpec.create();
-        spec.usageMessage()
-                .description(
-                        "Shows all of this on the Gullwing Ferry Port, with nothing to prepare.");
         return CommandOptions.help(spec);
     }
 

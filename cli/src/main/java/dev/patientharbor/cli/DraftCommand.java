@@ -25,9 +25,7 @@ final class DraftCommand {
     private DraftCommand() {}
 
     static CommandSpec spec() {
-        return DraftOptions.drafting(
-                "Writes a first profile file for compiled code: what fills each need, and for tests"
-                        + " a mock of what reaches outside.");
+        return DraftOptions.drafting();
     }
 
     static int run(ParseResult parsed, Console console) {

@@ -25,9 +25,9 @@ final class DraftOptions {
     private DraftOptions() {}
 
     /** The options of a command that drafts a profile file. */
-    static CommandSpec drafting(String description) {
+    static CommandSpec drafting() {
         CommandSpec spec = CommandSpec.create();
-        spec.usageMessage().description(description).sortOptions(false);
+        spec.usageMessage().sortOptions(false);
         spec.addOption(code("Compiled code to read."));
         spec.addOption(
                 many(

@@ -31,10 +31,7 @@ final class ExplainCommand {
     private ExplainCommand() {}
 
     static CommandSpec spec() {
-        return CompareOptions.explaining(
-                "Explains one answer: of a consumer or one of its needs, why it receives that; of a"
-                        + " slot or an implementation, who receives it; of a profile, what it"
-                        + " changes; of a finding, what it means.");
+        return CompareOptions.explaining();
     }
 
     static int run(ParseResult parsed, Console console) {

@@ -5,6 +5,12 @@ public final class Main {
 
     private Main() {}
 
+    static {
+        // The argument library would look for types that no argument of ours has: that takes time.
+        System.setProperty("picocli.disable.closures", "true");
+        System.setProperty("picocli.converters.excludes", "java\\.(sql|time)\\..*");
+    }
+
     public static void main(String[] args) {
         int code = run(args, Console.ofProcess());
         // Nothing is left to do: ending at once saves the wait for idle threads.

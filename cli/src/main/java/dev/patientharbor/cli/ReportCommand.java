@@ -13,12 +13,7 @@ final class ReportCommand {
     private ReportCommand() {}
 
     static CommandSpec spec() {
-        return CommandOptions.writing(
-                        "Writes one HTML file to look around in: who receives what in every"
-                            + " profile, what differs, the graph, what is wrong, and how real each"
-                            + " environment is.",
-                        FILE)
-                .addOption(RosterOptions.observed());
+        return CommandOptions.writing(FILE).addOption(RosterOptions.observed());
     }
 
     static int run(ParseResult parsed, Console console) {

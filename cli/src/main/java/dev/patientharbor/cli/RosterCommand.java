@@ -65,9 +65,7 @@ final class RosterCommand {
     private RosterCommand() {}
 
     static CommandSpec spec() {
-        return CommandOptions.reading(
-                        "Shows who receives what, consumer by consumer, profile beside profile.",
-                        Format.values())
+        return CommandOptions.reading(Format.values())
                 .addOption(RosterOptions.wide())
                 .addOption(RosterOptions.touches())
                 .addOption(RosterOptions.observed())

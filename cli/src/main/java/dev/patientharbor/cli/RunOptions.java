@@ -28,12 +28,7 @@ final class RunOptions {
 
     static CommandSpec spec() {
         CommandSpec spec = CommandSpec.create();
-        spec.usageMessage()
-                .description(
-                        "Runs a program under a profile: an entry consumer that is a Runnable or"
-                                + " Callable, or a main class, which takes what it needs from"
-                                + " RunningRig.get(). This loads and runs code of yours.")
-                .sortOptions(false);
+        spec.usageMessage().sortOptions(false);
         // What stands behind the class belongs to the program, whatever it looks like.
         spec.parser().stopAtPositional(true);
         spec.addPositional(

@@ -33,8 +33,6 @@ final class SurveyCommand {
 
     static CommandSpec spec() {
         return CommandOptions.surveying(
-                "Reads compiled code, with or without a profile file: contracts, what is"
-                        + " hard-wired, and what reaches outside.",
                 Format.values(),
                 Arrays.stream(SurveySection.values()).map(SurveySection::word).toList());
     }

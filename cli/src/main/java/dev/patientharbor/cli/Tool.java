@@ -4,8 +4,11 @@ import dev.patientharbor.files.IoReason;
 import java.io.PrintWriter;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Stream;
 import picocli.CommandLine;
 import picocli.CommandLine.Help.Ansi;
 import picocli.CommandLine.Model.CommandSpec;
@@ -28,7 +31,7 @@ public final class Tool {
      * @return the exit code: 0 clean, 1 findings, 2 unusable, 3 a fault of ours
      */
     public static int run(String[] args, Console console) {
-        CommandLine tool = tool(args.length == 0 ? "" : args[0]);
+        CommandLine tool = tool(args);
         boolean debug = List.of(args).contains("--debug");
         try {
             ParseResult parsed = tool.parseArgs(args);
@@ -58,19 +61,31 @@ public final class Tool {
         }
     }
 
-    /** The tool with the command that is asked for, or with all: describing one takes its time. */
-    private static CommandLine tool(String wanted) {
-        CommandLine tool = new CommandLine(spec());
-        ToolCommand.of(wanted)
-                .map(List::of)
-                .orElse(List.of(ToolCommand.values()))
-                .forEach(command -> tool.addSubcommand(command.word(), command.spec()));
-        return tool;
+    /**
+     * The tool with the command that is asked for; where none is, with all: those that are named
+     * among the arguments whole, the others in outline.
+     */
+    private static CommandLine tool(String[] args) {
+        List<String> words = List.of(args);
+        Optional<ToolCommand> wanted = words.stream().findFirst().flatMap(ToolCommand::of);
+        if (wanted.isPresent()) {
+            return with(wanted.stream(), ToolCommand::spec);
+        }
+        return with(
+                Arrays.stream(ToolCommand.values()),
+                command -> words.contains(command.word()) ? command.spec() : command.outline());
     }
 
     /** Returns the tool with all its commands. */
     public static CommandLine whole() {
-        return tool("");
+        return with(Arrays.stream(ToolCommand.values()), ToolCommand::spec);
+    }
+
+    private static CommandLine with(
+            Stream<ToolCommand> commands, Function<ToolCommand, CommandSpec> described) {
+        CommandLine tool = new CommandLine(spec());
+        commands.forEach(command -> tool.addSubcommand(command.word(), described.apply(command)));
+        return tool;
     }
 
     private static CommandSpec spec() {
@@ -89,7 +104,7 @@ public final class Tool {
 
     /** The arguments of one command, parsed. */
     static ParseResult parsed(String[] args) {
-        return last(tool(args[0]).parseArgs(args));
+        return last(tool(args).parseArgs(args));
     }
 
     private static ParseResult last(ParseResult parsed) {

@@ -33,10 +33,7 @@ final class WatchCommand {
     }
 
     static CommandSpec spec() {
-        return CommandOptions.watching(
-                "Checks again after each change of the profile file, of what it includes, of its"
-                        + " settings and of the code: tells what is new, what is gone, and who now"
-                        + " receives something else. Ctrl-C ends it.");
+        return CommandOptions.watching();
     }
 
     static int run(ParseResult parsed, Console console) {
