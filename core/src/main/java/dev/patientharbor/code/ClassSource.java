@@ -1,14 +1,17 @@
 package dev.patientharbor.code;
 
+import java.io.Closeable;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.List;
-import java.util.stream.Stream;
-import java.util.zip.ZipFile;
+import java.util.function.Predicate;
+import java.util.function.Supplier;
 
-/** The class and service files of one folder or jar, in no particular order; open until closed. */
+/**
+ * The class and service files of one folder or jar; open until closed. May be used by several
+ * threads.
+ */
 final class ClassSource {
 
     private static final String CLASS = ".class";
@@ -18,31 +21,51 @@ final class ClassSource {
     private static final int MOST_FILES = 500_000;
 
     private final Path path;
-    private final List<ClassFile> classFiles;
+    private final int size;
+    private final Supplier<ClassEntries> sorter;
     private final List<ClassFile> serviceFiles;
-    private final ZipFile jar;
+    private final Predicate<Object> identities;
+    private final Closeable opened;
+    private ClassEntries classes;
 
     /**
      * @param path where it is, absolute
-     * @param files those that are wanted, in any order
-     * @param jar to be closed with it; null if there is none
+     * @param size the number of its class files
+     * @param sorter sorts out their names
+     * @param serviceFiles its lists of services; of two for one contract the later one counts
+     * @param identities whether a file is one of these, by what makes it the same under any name
+     * @param opened to be closed with it
      */
-    ClassSource(Path path, List<ClassFile> files, ZipFile jar) {
+    ClassSource(
+            Path path,
+            int size,
+            Supplier<ClassEntries> sorter,
+            List<ClassFile> serviceFiles,
+            Predicate<Object> identities,
+            Closeable opened) {
         this.path = path;
-        classFiles = new ArrayList<>(files.size());
-        serviceFiles = new ArrayList<>(0);
-        for (ClassFile file : files) {
-            (isServices(file.name()) ? serviceFiles : classFiles).add(file);
-        }
-        this.jar = jar;
+        this.size = size;
+        this.sorter = sorter;
+        this.serviceFiles = List.copyOf(serviceFiles);
+        this.identities = identities;
+        this.opened = opened;
     }
 
     Path path() {
         return path;
     }
 
-    List<ClassFile> classFiles() {
-        return classFiles;
+    /** Returns the number of class files. */
+    int size() {
+        return size;
+    }
+
+    /** Returns the classes; the first who asks waits until their names are sorted out. */
+    synchronized ClassEntries classes() {
+        if (classes == null) {
+            classes = sorter.get();
+        }
+        return classes;
     }
 
     List<ClassFile> serviceFiles() {
@@ -51,17 +74,14 @@ final class ClassSource {
 
     /** Whether a file is one of these, under whatever name. */
     boolean has(Object identity) {
-        return Stream.concat(classFiles.stream(), serviceFiles.stream())
-                .anyMatch(file -> file.identity().filter(identity::equals).isPresent());
+        return identities.test(identity);
     }
 
     void close() {
-        if (jar != null) {
-            try {
-                jar.close();
-            } catch (IOException fault) {
-                throw new UncheckedIOException("cannot close " + jar.getName(), fault);
-            }
+        try {
+            opened.close();
+        } catch (IOException fault) {
+            throw new UncheckedIOException("cannot close " + path, fault);
         }
     }
 
@@ -90,7 +110,8 @@ final class ClassSource {
                 && !name.startsWith("META-INF/");
     }
 
-    private static boolean isServices(String name) {
+    /** Whether a file is a list of services. */
+    static boolean isServices(String name) {
         return name.startsWith(SERVICES)
                 && name.indexOf('/', SERVICES.length()) < 0
                 && name.length() > SERVICES.length();

@@ -2,12 +2,12 @@ package dev.patientharbor.code;
 
 import dev.patientharbor.finding.Finding;
 import java.util.ArrayList;
-import java.util.Collection;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.TreeMap;
 import java.util.function.Consumer;
+import java.util.stream.LongStream;
 
 /**
  * The classes of some folders and jars, by name, as a class path finds them: of two classes of one
@@ -20,38 +20,39 @@ final class ClassTable {
     private final FactsRequest request;
     private final JdkClasses jdk;
     private final List<ServiceLists> services;
-    private final Map<String, CodeEntry> byName;
+    private final NameTable byName;
+    private List<String> names;
     private Map<String, List<String>> byPackage;
     private Map<String, List<String>> subtypes;
     private boolean allRead;
 
     /**
-     * @param places the classes of each folder or jar by name, in the order of the class path
+     * @param places the classes of each folder or jar, in the order of the class path
      * @param services their lists of services, in the same order
      * @param request what is read of a class
      * @param jdk the classes of the running Java
      */
     ClassTable(
-            List<Map<String, CodeEntry>> places,
+            List<ClassEntries> places,
             List<ServiceLists> services,
             FactsRequest request,
             JdkClasses jdk) {
         this.request = request;
         this.jdk = jdk;
         this.services = List.copyOf(services);
-        byName = places.size() == 1 ? places.get(0) : joined(places);
-    }
-
-    private static Map<String, CodeEntry> joined(List<Map<String, CodeEntry>> places) {
-        int size = places.stream().mapToInt(Map::size).sum();
-        Map<String, CodeEntry> all = new HashMap<>(size * 2);
-        places.forEach(place -> place.forEach(all::putIfAbsent));
-        return all;
+        byName = new NameTable(places);
     }
 
     /** Returns the names of all classes, in no particular order; none of them is read for it. */
-    Collection<String> names() {
-        return byName.keySet();
+    synchronized List<String> names() {
+        if (names == null) {
+            names = byName.names();
+        }
+        return names;
+    }
+
+    LongStream simpleHashes() {
+        return byName.simpleHashes();
     }
 
     int size() {
@@ -59,16 +60,16 @@ final class ClassTable {
     }
 
     boolean has(String binaryName) {
-        return byName.containsKey(binaryName);
+        return byName.find(binaryName) != null;
     }
 
     /** Returns the entry of a class of the code, or null. */
     CodeEntry entry(String binaryName) {
-        return byName.get(binaryName);
+        return byName.find(binaryName);
     }
 
-    Collection<CodeEntry> entries() {
-        return byName.values();
+    List<CodeEntry> entries() {
+        return byName.entries();
     }
 
     FactsRequest request() {
@@ -96,7 +97,7 @@ final class ClassTable {
     synchronized Map<String, List<String>> byPackage() {
         if (byPackage == null) {
             byPackage = new HashMap<>();
-            for (String name : byName.keySet()) {
+            for (String name : names()) {
                 byPackage
                         .computeIfAbsent(ClassFacts.packageOf(name), key -> new ArrayList<>())
                         .add(name);
@@ -108,7 +109,7 @@ final class ClassTable {
     /** Reads all that was not read yet, with a number of threads. */
     synchronized void readAll(int threads) {
         if (!allRead) {
-            CodeReader.inParallel(threads, List.copyOf(byName.values()), this::read);
+            CodeReader.inParallel(threads, entries(), this::read);
             allRead = true;
         }
     }
@@ -121,8 +122,8 @@ final class ClassTable {
     synchronized Map<String, List<String>> subtypes() {
         if (subtypes == null) {
             subtypes = new HashMap<>();
-            new TreeMap<>(byName)
-                    .values()
+            entries().stream()
+                    .sorted(Comparator.comparing(CodeEntry::name))
                     .forEach(entry -> entry.facts(request).ifPresent(this::addSubtype));
         }
         return subtypes;

@@ -32,6 +32,11 @@ final class CodeEntry {
         read = facts;
     }
 
+    /** Returns the binary name of the class that belongs into the file. */
+    String name() {
+        return name;
+    }
+
     /** Returns what is in the file; empty if it cannot be read, which is a finding then. */
     Optional<ClassFacts> facts(FactsRequest request) {
         return result(request) instanceof ClassFacts facts ? Optional.of(facts) : Optional.empty();

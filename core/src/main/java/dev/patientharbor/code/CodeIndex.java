@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.LongStream;
 
 /**
  * The classes of the code, and of the running JDK, as one check sees them. What classes there are
@@ -118,6 +119,14 @@ public final class CodeIndex {
     /** Returns the binary names of all classes of the code, in no particular order; reads none. */
     public Collection<String> names() {
         return table.names();
+    }
+
+    /**
+     * Returns the {@linkplain NameHash hashes} of the simple names of all classes of the code, in
+     * no particular order; reads none.
+     */
+    public LongStream simpleNameHashes() {
+        return table.simpleHashes();
     }
 
     /** Returns how many classes there are in the code. */

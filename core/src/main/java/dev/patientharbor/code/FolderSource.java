@@ -16,8 +16,10 @@ import java.nio.file.attribute.BasicFileAttributes;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiConsumer;
+import java.util.stream.Collectors;
 
 /** Finds the files of a folder and of those below it; links are followed, circles of them cut. */
 final class FolderSource {
@@ -54,7 +56,29 @@ final class FolderSource {
             throws IOException {
         Visitor visitor = new Visitor(folder, new OpenFolder(place, count), unread);
         Files.walkFileTree(folder, EnumSet.of(FileVisitOption.FOLLOW_LINKS), DEEPEST, visitor);
-        return new ClassSource(folder.toAbsolutePath().normalize(), visitor.files, null);
+        return source(folder.toAbsolutePath().normalize(), visitor.files);
+    }
+
+    private static ClassSource source(Path folder, List<ClassFile> files) {
+        Map<Boolean, List<ClassFile>> byKind =
+                files.stream()
+                        .collect(
+                                Collectors.partitioningBy(
+                                        file -> ClassSource.isServices(file.name())));
+        List<ClassFile> classes = byKind.get(false);
+        return new ClassSource(
+                folder,
+                classes.size(),
+                () -> NamedEntries.of(classes),
+                byKind.get(true),
+                identity ->
+                        files.stream()
+                                .anyMatch(
+                                        file ->
+                                                file.identity()
+                                                        .filter(identity::equals)
+                                                        .isPresent()),
+                () -> {});
     }
 
     private static final class Visitor extends SimpleFileVisitor<Path> {

@@ -1,55 +1,216 @@
 package dev.patientharbor.code;
 
+import static dev.patientharbor.code.LittleEndian.eight;
+import static dev.patientharbor.code.LittleEndian.four;
+import static dev.patientharbor.code.LittleEndian.signature;
+import static dev.patientharbor.code.LittleEndian.two;
+
 import dev.patientharbor.files.UnfitFileException;
 import java.io.IOException;
 import java.nio.ByteBuffer;
-import java.nio.ByteOrder;
-import java.nio.channels.FileChannel;
-import java.nio.file.Path;
-import java.nio.file.StandardOpenOption;
+import java.nio.charset.CharacterCodingException;
+import java.nio.charset.StandardCharsets;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipException;
 
 /**
- * The directory at the end of a jar (ZIP, APPNOTE 4.3.12 to 4.3.16): whoever opens a jar takes it
- * whole into memory, however large it says it is.
+ * The directory at the end of a jar (ZIP, APPNOTE 4.3.12), as its bytes: an entry is a position in
+ * it, and nothing is made of an entry that nobody asks for. Whether all of it is as the standard
+ * says was looked at when it was read.
+ *
+ * <p>Cannot be changed.
  */
 final class JarDirectory {
+
+    /** What each entry begins with. */
+    static final int HEADER = 0x02014b50;
 
     /** The largest directory that is read, in bytes: some half a million entries. */
     private static final long LARGEST = 64L << 20;
 
-    private static final int END = 0x06054b50;
-    private static final int END_SIZE = 22;
-    private static final int LONGEST_COMMENT = 0xFFFF;
-    private static final int LENGTH_AT = 12;
-    private static final long SEE_ZIP64 = 0xFFFFFFFFL;
+    private static final int HEADER_SIZE = 46;
+    private static final int FLAGS_AT = 8;
+    private static final int METHOD_AT = 10;
+    private static final int PACKED_AT = 20;
+    private static final int SIZE_AT = 24;
+    private static final int NAME_LENGTH_AT = 28;
+    private static final int EXTRA_LENGTH_AT = 30;
+    private static final int COMMENT_LENGTH_AT = 32;
+    private static final int DISK_AT = 34;
+    private static final int OFFSET_AT = 42;
 
-    private JarDirectory() {}
+    private static final int ENCRYPTED = 1;
+    private static final int SEE_LONG_DISK = 0xFFFF;
+
+    /** The extra field that holds numbers too large for four bytes (APPNOTE 4.5.3). */
+    private static final int LONG_NUMBERS = 1;
+
+    private static final int EXTRA_HEADER_SIZE = 4;
+
+    private final byte[] bytes;
+    private final long before;
+
+    private JarDirectory(byte[] bytes, long before) {
+        this.bytes = bytes;
+        this.before = before;
+    }
 
     /**
-     * Refuses a directory that is too large to be read; of one that is not found whoever opens the
-     * jar says so.
+     * Reads it.
      *
+     * @param place what an exception calls the jar
      * @throws UnfitFileException if it is too large
+     * @throws ZipException if it is damaged
      */
-    static void requireSound(Path jar) throws IOException {
-        try (FileChannel file = FileChannel.open(jar, StandardOpenOption.READ)) {
-            long size = file.size();
-            int length = (int) Math.min(size, END_SIZE + LONGEST_COMMENT);
-            ByteBuffer end = ByteBuffer.allocate(length).order(ByteOrder.LITTLE_ENDIAN);
-            while (end.hasRemaining() && file.read(end, size - length + end.position()) >= 0) {
-                // until all of it is there
-            }
-            for (int at = length - END_SIZE; at >= 0; at--) {
-                if (end.getInt(at) == END) {
-                    long told = Integer.toUnsignedLong(end.getInt(at + LENGTH_AT));
-                    // With more than four bytes can tell, it may be as large as the file.
-                    if ((told == SEE_ZIP64 ? size : told) > LARGEST) {
-                        throw new UnfitFileException(
-                                jar.toString(), "its directory is larger than 64 MiB");
-                    }
-                    return;
-                }
+    static JarDirectory of(JarBytes jar, String place) throws IOException {
+        JarEnd end = JarEnd.of(jar);
+        if (end.length() > LARGEST) {
+            throw new UnfitFileException(place, "its directory is larger than 64 MiB");
+        }
+        end.requireRoom();
+        if (end.entries() > end.length() / HEADER_SIZE) {
+            throw new ZipException("its directory is too short for its entries");
+        }
+        byte[] bytes = jar.read(end.position(), (int) end.length());
+        JarDirectory directory = new JarDirectory(bytes, end.before());
+        int at = 0;
+        while (at < bytes.length) {
+            directory.requireSound(at);
+            at = directory.next(at);
+        }
+        return directory;
+    }
+
+    private void requireSound(int at) throws ZipException {
+        if (at + HEADER_SIZE > bytes.length || signature(bytes, at) != HEADER) {
+            throw new ZipException("an entry does not begin where it should");
+        }
+        if (next(at) > bytes.length) {
+            throw new ZipException("an entry is longer than the directory");
+        }
+        if ((two(bytes, at + FLAGS_AT) & ENCRYPTED) != 0) {
+            throw new ZipException("an entry is encrypted");
+        }
+        int method = two(bytes, at + METHOD_AT);
+        if (method != ZipEntry.DEFLATED && method != ZipEntry.STORED) {
+            throw new ZipException("an entry is packed in a way that Java does not know");
+        }
+        requireSoundExtra(at);
+        requireText(nameStart(at), nameEnd(at));
+        requireText(nameEnd(at) + two(bytes, at + EXTRA_LENGTH_AT), next(at));
+    }
+
+    private void requireSoundExtra(int at) throws ZipException {
+        int end = nameEnd(at) + two(bytes, at + EXTRA_LENGTH_AT);
+        if (end == nameEnd(at) && seesLongNumbers(at)) {
+            throw new ZipException("a size or position is missing");
+        }
+        for (int field = nameEnd(at); field + EXTRA_HEADER_SIZE <= end; ) {
+            field += EXTRA_HEADER_SIZE + two(bytes, field + 2);
+            if (field > end) {
+                throw new ZipException("an extra field is longer than its entry");
             }
         }
+        if (size(at) < 0 || packed(at) < 0 || position(at) < 0) {
+            throw new ZipException("a size or position is too large");
+        }
+    }
+
+    private boolean seesLongNumbers(int at) {
+        return four(bytes, at + SIZE_AT) == JarEnd.SEE_LONG
+                || four(bytes, at + PACKED_AT) == JarEnd.SEE_LONG
+                || four(bytes, at + OFFSET_AT) == JarEnd.SEE_LONG
+                || two(bytes, at + DISK_AT) == SEE_LONG_DISK;
+    }
+
+    private void requireText(int from, int to) throws ZipException {
+        for (int i = from; i < to; i++) {
+            if (bytes[i] < 0) {
+                try {
+                    StandardCharsets.UTF_8
+                            .newDecoder()
+                            .decode(ByteBuffer.wrap(bytes, from, to - from));
+                } catch (CharacterCodingException noText) {
+                    throw new ZipException("a name or comment is not UTF-8 text");
+                }
+                return;
+            }
+        }
+    }
+
+    /** Returns the entry behind one; the first is at 0. */
+    int next(int at) {
+        return nameEnd(at) + two(bytes, at + EXTRA_LENGTH_AT) + two(bytes, at + COMMENT_LENGTH_AT);
+    }
+
+    /** Returns whether a position is the end, and no entry. */
+    boolean isEnd(int at) {
+        return at == bytes.length;
+    }
+
+    /** Returns where the name begins among the bytes. */
+    int nameStart(int at) {
+        return at + HEADER_SIZE;
+    }
+
+    /** Returns where the name ends among the bytes. */
+    int nameEnd(int at) {
+        return at + HEADER_SIZE + two(bytes, at + NAME_LENGTH_AT);
+    }
+
+    String name(int at) {
+        int start = nameStart(at);
+        return new String(bytes, start, nameEnd(at) - start, StandardCharsets.UTF_8);
+    }
+
+    /** Returns the bytes of the directory, to look into names; nobody may change them. */
+    byte[] bytes() {
+        return bytes;
+    }
+
+    boolean isPacked(int at) {
+        return two(bytes, at + METHOD_AT) == ZipEntry.DEFLATED;
+    }
+
+    /** Returns the number of bytes of the file. */
+    long size(int at) {
+        long told = four(bytes, at + SIZE_AT);
+        return told == JarEnd.SEE_LONG ? longNumber(at, 0) : told;
+    }
+
+    /** Returns the number of bytes of the file in the jar. */
+    long packed(int at) {
+        long told = four(bytes, at + PACKED_AT);
+        return told == JarEnd.SEE_LONG ? longNumber(at, isLong(at + SIZE_AT)) : told;
+    }
+
+    /** Returns where the file begins in the jar, with a header of its own. */
+    long position(int at) {
+        long told = four(bytes, at + OFFSET_AT);
+        if (told == JarEnd.SEE_LONG) {
+            told = longNumber(at, isLong(at + SIZE_AT) + isLong(at + PACKED_AT));
+        }
+        return told < 0 ? told : before + told;
+    }
+
+    private int isLong(int at) {
+        return four(bytes, at) == JarEnd.SEE_LONG ? 1 : 0;
+    }
+
+    /**
+     * A number from the extra field, negative if it is too large; as it was told if it has none.
+     */
+    private long longNumber(int at, int place) {
+        int end = nameEnd(at) + two(bytes, at + EXTRA_LENGTH_AT);
+        for (int field = nameEnd(at); field + EXTRA_HEADER_SIZE <= end; ) {
+            int length = two(bytes, field + 2);
+            if (two(bytes, field) == LONG_NUMBERS && length >= (place + 1) * Long.BYTES) {
+                long number = eight(bytes, field + EXTRA_HEADER_SIZE + place * Long.BYTES);
+                // Far from the largest long, so that it can be added to.
+                return number > Long.MAX_VALUE / 2 ? -1 : number;
+            }
+            field += EXTRA_HEADER_SIZE + length;
+        }
+        return JarEnd.SEE_LONG;
     }
 }

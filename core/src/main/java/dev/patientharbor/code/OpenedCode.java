@@ -9,12 +9,10 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.function.Function;
 
 /**
  * The folders and jars of a set, opened: what classes there are is known, what is in them is read
@@ -34,7 +32,7 @@ final class OpenedCode {
     private final JdkClasses jdk;
     private final ReadCount count;
     private final Map<WrittenName, List<Integer>> numbers = new HashMap<>();
-    private final Map<ClassSource, Map<String, CodeEntry>> entries = new LinkedHashMap<>();
+    private final List<ClassSource> sources;
     private final Map<List<ClassSource>, ClassTable> tables = new HashMap<>();
 
     /**
@@ -48,19 +46,6 @@ final class OpenedCode {
             List<Finding> findings,
             FactsRequest request,
             ReadCount count) {
-        this(roots, byRoot, findings, request, count, OpenedCode::entries);
-    }
-
-    /**
-     * @param entriesOf gives the classes of a source by name
-     */
-    OpenedCode(
-            List<CodeRoot> roots,
-            List<List<ClassSource>> byRoot,
-            List<Finding> findings,
-            FactsRequest request,
-            ReadCount count,
-            Function<ClassSource, Map<String, CodeEntry>> entriesOf) {
         this.roots = List.copyOf(roots);
         this.byRoot = List.copyOf(byRoot);
         this.findings = findings.stream().sorted(Finding.ORDER).toList();
@@ -70,25 +55,10 @@ final class OpenedCode {
         for (int i = 0; i < roots.size(); i++) {
             numbers.computeIfAbsent(roots.get(i).written(), name -> new ArrayList<>(1)).add(i);
         }
-        List<ClassSource> sources = byRoot.stream().flatMap(List::stream).distinct().toList();
-        int files = sources.stream().mapToInt(source -> source.classFiles().size()).sum();
-        List<Map<String, CodeEntry>> found =
-                (files > MANY ? sources.parallelStream() : sources.stream())
-                        .map(entriesOf)
-                        .toList();
-        for (int i = 0; i < sources.size(); i++) {
-            entries.put(sources.get(i), found.get(i));
+        sources = byRoot.stream().flatMap(List::stream).distinct().toList();
+        if (sources.stream().mapToInt(ClassSource::size).sum() > MANY) {
+            sources.parallelStream().forEach(ClassSource::classes);
         }
-    }
-
-    private static Map<String, CodeEntry> entries(ClassSource source) {
-        Map<String, CodeEntry> found = new HashMap<>(source.classFiles().size() * 2);
-        PackageStart start = PackageStart.of(source.classFiles());
-        for (ClassFile file : source.classFiles()) {
-            String name = start.className(file);
-            found.put(name, new CodeEntry(name, file));
-        }
-        return found;
     }
 
     /** Returns what could not be opened, in order of place. */
@@ -109,20 +79,20 @@ final class OpenedCode {
     /** Returns the classes of some places, in the order in which the places are named. */
     synchronized ClassTable table(Collection<WrittenName> places) {
         // The order counts: of two classes of one name the first one is found.
-        List<ClassSource> sources =
+        List<ClassSource> named =
                 roots(places).stream()
                         .flatMap(root -> byRoot.get(root).stream())
                         .distinct()
                         .toList();
-        ClassTable known = tables.get(sources);
+        ClassTable known = tables.get(named);
         if (known == null) {
             known =
                     new ClassTable(
-                            sources.stream().map(entries::get).toList(),
-                            sources.stream().map(ServiceLists::new).toList(),
+                            named.stream().map(ClassSource::classes).toList(),
+                            named.stream().map(ServiceLists::new).toList(),
                             request,
                             jdk);
-            tables.put(sources, known);
+            tables.put(named, known);
         }
         return known;
     }
@@ -139,11 +109,9 @@ final class OpenedCode {
     /** Returns the places in which a class of a name is. */
     Set<WrittenName> having(String className) {
         Set<WrittenName> places = new LinkedHashSet<>(2);
-        for (int i = 0; i < roots.size(); i++) {
-            for (ClassSource source : byRoot.get(i)) {
-                if (entries.get(source).containsKey(className)) {
-                    places.add(roots.get(i).written());
-                }
+        for (CodeRoot root : roots) {
+            if (table(List.of(root.written())).has(className)) {
+                places.add(root.written());
             }
         }
         return places;
@@ -161,7 +129,7 @@ final class OpenedCode {
     /** Returns whether a file is a jar, a class file or a list of services of this code. */
     boolean isReadFrom(Path file) {
         Object identity = FileIdentity.of(file);
-        return entries.keySet().stream()
+        return sources.stream()
                 .anyMatch(
                         source ->
                                 Files.isDirectory(source.path())

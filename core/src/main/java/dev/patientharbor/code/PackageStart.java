@@ -21,7 +21,7 @@ record PackageStart(String before, String leftOut) {
     private static final PackageStart AT_ROOT = new PackageStart("", "");
 
     /** The most files that are tried until one can be read. */
-    private static final int MOST_TRIED = 5;
+    static final int MOST_TRIED = 5;
 
     static PackageStart of(List<ClassFile> files) {
         for (ClassFile file : first(files)) {
@@ -55,9 +55,14 @@ record PackageStart(String before, String leftOut) {
         return first.stream().sorted(Comparator.comparing(ClassFile::name)).toList();
     }
 
-    /** Returns the binary name of the class that belongs into a file. */
-    String className(ClassFile file) {
-        String path = withoutEnd(file.name());
+    /** Returns whether packages start where paths do. */
+    boolean isRoot() {
+        return equals(AT_ROOT);
+    }
+
+    /** Returns the binary name of the class that belongs into a file of some path. */
+    String className(String file) {
+        String path = withoutEnd(file);
         String inPackage =
                 path.startsWith(leftOut) ? before + path.substring(leftOut.length()) : path;
         return inPackage.replace('/', '.');

@@ -23,8 +23,8 @@ public enum SizeLimit {
         return bytes;
     }
 
-    /** The limit as a reason: {@code it is larger than 8 MiB, more than a profile file may be}. */
-    String reason() {
+    /** The limit as a reason: {@code it is larger than 8 MiB, the most for a profile file}. */
+    public String reason() {
         return "it is larger than " + bytes / MEBIBYTE + " MiB, the most for " + what;
     }
 }

@@ -159,7 +159,7 @@ public final class ClassNames {
     private SimpleNameHashes hashes() {
         SimpleNameHashes made = hashes;
         if (made == null) {
-            made = new SimpleNameHashes(code.names());
+            made = new SimpleNameHashes(code);
             hashes = made;
         }
         return made;

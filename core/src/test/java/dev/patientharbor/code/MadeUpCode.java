@@ -29,11 +29,20 @@ public final class MadeUpCode {
         return new CodePlaces(
                 new OpenedCode(
                         List.of(root),
-                        List.of(List.of(new ClassSource(root.path(), List.of(), null))),
+                        List.of(List.of(source(root.path(), List.copyOf(entries.values())))),
                         List.of(),
                         FactsRequest.NOTHING,
-                        new ReadCount(),
-                        source -> entries));
+                        new ReadCount()));
+    }
+
+    private static ClassSource source(Path path, List<CodeEntry> entries) {
+        return new ClassSource(
+                path,
+                entries.size(),
+                () -> new NamedEntries(entries),
+                List.of(),
+                identity -> false,
+                () -> {});
     }
 
     public static ClassFacts contract(String name) {

@@ -18,7 +18,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
-import java.util.TreeMap;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
@@ -70,21 +69,23 @@ class ReadOnDemandTest {
     @Test
     void sixty_four_threads_ask_one_index_and_each_file_is_read_once() throws Exception {
         Path jar = RealClasses.ofTheBuild().get(0);
-        ClassSource source = JarSource.open(jar, "real.jar", new ReadCount());
+        OpenJar open = OpenJar.of(jar, "real.jar", new ReadCount());
         Map<String, AtomicInteger> reads = new ConcurrentHashMap<>();
-        Map<String, CodeEntry> entries = new TreeMap<>();
-        PackageStart start = PackageStart.of(source.classFiles());
-        for (ClassFile file : source.classFiles()) {
+        List<CodeEntry> entries = new ArrayList<>();
+        for (int entry : WantedEntries.of(open, Files.size(jar)).classes()) {
             AtomicInteger count = new AtomicInteger();
-            String name = start.className(file);
+            String name = PackageStart.of(List.of()).className(open.path(entry));
             reads.put(name, count);
-            entries.put(name, new CodeEntry(name, new Counted(file, count)));
+            entries.add(new CodeEntry(name, new Counted(open.file(entry), count)));
         }
         ClassTable table =
                 new ClassTable(
-                        List.of(entries), List.of(), REQUEST, new JdkClasses(REQUEST.ofJdk()));
+                        List.of(new NamedEntries(entries)),
+                        List.of(),
+                        REQUEST,
+                        new JdkClasses(REQUEST.ofJdk()));
         CodeIndex index = new CodeIndex(table, new LookedAt(), List.of());
-        List<String> names = List.copyOf(entries.keySet());
+        List<String> names = List.copyOf(reads.keySet());
         Map<String, ClassFacts> first = new ConcurrentHashMap<>();
         Callable<Integer> asker =
                 () -> {

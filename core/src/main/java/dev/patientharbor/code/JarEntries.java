@@ -1,0 +1,110 @@
+package dev.patientharbor.code;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.concurrent.atomic.AtomicReferenceArray;
+
+/**
+ * The classes of a jar. Of each only where it stands in the directory and a hash of its name are
+ * kept: of most nothing is ever asked.
+ */
+final class JarEntries implements ClassEntries {
+
+    private static final int ENDING = ".class".length();
+
+    private final OpenJar jar;
+    private final int[] entries;
+    private final PackageStart start;
+    private final long[] hashes;
+    private final AtomicReferenceArray<CodeEntry> made;
+
+    /**
+     * @param entries those of class files, in the directory
+     */
+    JarEntries(OpenJar jar, int[] entries) {
+        this.jar = jar;
+        this.entries = entries.clone();
+        start = PackageStart.of(firstFiles());
+        made = new AtomicReferenceArray<>(entries.length);
+        hashes = new long[entries.length];
+        for (int i = 0; i < hashes.length; i++) {
+            long hash = start.isRoot() ? hashOfPath(entries[i]) : 0;
+            hashes[i] = hash == 0 ? NameHash.of(name(i)) : hash;
+        }
+    }
+
+    /** The first files by name: as many as may be needed to see where packages start. */
+    private List<ClassFile> firstFiles() {
+        int[] first = new int[Math.min(PackageStart.MOST_TRIED, entries.length)];
+        int count = 0;
+        for (int entry : entries) {
+            if (count < first.length || isBefore(entry, first[count - 1])) {
+                count = Math.min(count + 1, first.length);
+                int place = count - 1;
+                while (place > 0 && isBefore(entry, first[place - 1])) {
+                    first[place] = first[place - 1];
+                    place--;
+                }
+                first[place] = entry;
+            }
+        }
+        return Arrays.stream(first).mapToObj(jar::file).toList();
+    }
+
+    private boolean isBefore(int entry, int other) {
+        JarDirectory in = jar.directory();
+        byte[] bytes = in.bytes();
+        return Arrays.compareUnsigned(
+                        bytes,
+                        in.nameStart(entry),
+                        in.nameEnd(entry),
+                        bytes,
+                        in.nameStart(other),
+                        in.nameEnd(other))
+                < 0;
+    }
+
+    /** The hash of a name that is the path of its file; 0 if it must be looked at more closely. */
+    private long hashOfPath(int entry) {
+        JarDirectory in = jar.directory();
+        int from = in.nameStart(entry);
+        return in.bytes()[from] == OpenJar.VERSIONS.charAt(0)
+                ? 0
+                : NameHash.ofPath(in.bytes(), from, in.nameEnd(entry) - ENDING);
+    }
+
+    @Override
+    public int size() {
+        return entries.length;
+    }
+
+    @Override
+    public String name(int number) {
+        return start.className(jar.path(entries[number]));
+    }
+
+    @Override
+    public long hash(int number) {
+        return hashes[number];
+    }
+
+    @Override
+    public long simpleHash(int number) {
+        JarDirectory in = jar.directory();
+        int entry = entries[number];
+        long hash =
+                NameHash.ofSimpleInPath(
+                        in.bytes(), in.nameStart(entry), in.nameEnd(entry) - ENDING);
+        return hash == 0 ? NameHash.ofSimple(name(number)) : hash;
+    }
+
+    @Override
+    public CodeEntry entry(int number) {
+        CodeEntry known = made.get(number);
+        if (known != null) {
+            return known;
+        }
+        CodeEntry entry = new CodeEntry(name(number), jar.file(entries[number]));
+        return made.compareAndSet(number, null, entry) ? entry : made.get(number);
+    }
+}

@@ -1,0 +1,174 @@
+package dev.patientharbor.code;
+
+import dev.patientharbor.files.SizeLimit;
+import dev.patientharbor.files.UnfitFileException;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.jar.Attributes;
+import java.util.jar.JarFile;
+import java.util.jar.Manifest;
+
+/**
+ * Those entries of a jar that are read. Of a multi-release jar (JAR File Specification) these are
+ * those for the running Java.
+ */
+final class WantedEntries {
+
+    private static final byte[] META = ascii("META-INF/");
+    private static final byte[] CLASS = ascii(".class");
+    private static final byte[] MODULE = ascii("module-info.class");
+
+    /** The most bytes of all files of one jar that are read, unpacked. */
+    private static final long MOST = 1L << 30;
+
+    private final OpenJar jar;
+    private final JarDirectory directory;
+    private final List<Integer> services = new ArrayList<>(0);
+    private int[] classes = new int[64];
+    private int count;
+    private long unpacked;
+
+    private WantedEntries(OpenJar jar) {
+        this.jar = jar;
+        directory = jar.directory();
+    }
+
+    /**
+     * Finds them.
+     *
+     * @param size the number of bytes of the jar
+     * @throws UnfitFileException if there is more than is read
+     */
+    static WantedEntries of(OpenJar jar, long size) throws IOException {
+        WantedEntries wanted = new WantedEntries(jar);
+        wanted.find(size);
+        return wanted;
+    }
+
+    /** Returns those of class files; of two with the same name the later one counts. */
+    int[] classes() {
+        return Arrays.copyOf(classes, count);
+    }
+
+    /** Returns the lists of services. */
+    List<ClassFile> services() {
+        return services.stream().map(jar::file).toList();
+    }
+
+    private void find(long size) throws IOException {
+        long packed = 0;
+        List<Integer> special = new ArrayList<>();
+        for (int at = 0; !directory.isEnd(at); at = directory.next(at)) {
+            packed += directory.packed(at);
+            if (has(META, at, directory.nameStart(at))) {
+                special.add(at);
+            } else if (endsWith(CLASS, at) && !endsWith(MODULE, at)) {
+                addClass(at);
+            }
+        }
+        addSpecial(special);
+        if (packed > size) {
+            throw new UnfitFileException(jar.place(), "its entries overlap");
+        }
+        if (unpacked > MOST) {
+            throw new UnfitFileException(
+                    jar.place(), "its class files are larger than 1 GiB, unpacked");
+        }
+        if (ClassSource.tooMany(count + services.size())) {
+            throw new UnfitFileException(jar.place(), ClassSource.tooManyReason());
+        }
+    }
+
+    private boolean endsWith(byte[] letters, int at) {
+        return has(letters, at, directory.nameEnd(at) - letters.length);
+    }
+
+    private boolean has(byte[] letters, int at, int from) {
+        byte[] bytes = directory.bytes();
+        return from >= directory.nameStart(at)
+                && from + letters.length <= directory.nameEnd(at)
+                && Arrays.equals(bytes, from, from + letters.length, letters, 0, letters.length);
+    }
+
+    private void addClass(int at) {
+        if (count == classes.length) {
+            classes = Arrays.copyOf(classes, count * 2);
+        }
+        classes[count++] = at;
+        unpacked += directory.size(at);
+    }
+
+    /** Adds what is wanted below {@code META-INF}: lists of services, and versions of classes. */
+    private void addSpecial(List<Integer> entries) throws IOException {
+        boolean hasVersions = isMultiRelease(entries);
+        Map<String, Integer> newest = new LinkedHashMap<>();
+        for (int at : entries) {
+            String name = directory.name(at);
+            int version = hasVersions ? version(name) : 0;
+            if (version > 0 && version <= Runtime.version().feature()) {
+                newest.merge(jar.path(at), at, this::newer);
+            } else if (version == 0 && ClassSource.isServices(name)) {
+                addServices(at);
+            }
+        }
+        newest.forEach(
+                (path, at) -> {
+                    if (ClassSource.isServices(path)) {
+                        addServices(at);
+                    } else if (ClassSource.isWanted(path)) {
+                        addClass(at);
+                    }
+                });
+    }
+
+    private void addServices(int at) {
+        services.add(at);
+        unpacked += directory.size(at);
+    }
+
+    private int newer(int entry, int other) {
+        return version(directory.name(other)) >= version(directory.name(entry)) ? other : entry;
+    }
+
+    private boolean isMultiRelease(List<Integer> entries) throws IOException {
+        Optional<Integer> manifest =
+                entries.stream()
+                        .filter(at -> directory.name(at).equals(JarFile.MANIFEST_NAME))
+                        .reduce((earlier, later) -> later);
+        if (manifest.isEmpty()) {
+            return false;
+        }
+        try {
+            byte[] all = jar.read(manifest.get(), SizeLimit.SERVICES_FILE);
+            Attributes main = new Manifest(new ByteArrayInputStream(all)).getMainAttributes();
+            return Boolean.parseBoolean(main.getValue(Attributes.Name.MULTI_RELEASE));
+        } catch (IOException noManifest) {
+            return false;
+        }
+    }
+
+    /** The Java that an entry is for, 0 for every one. */
+    private static int version(String name) {
+        int from = OpenJar.VERSIONS.length();
+        int end = name.startsWith(OpenJar.VERSIONS) ? name.indexOf('/', from) : -1;
+        if (end < 0) {
+            return 0;
+        }
+        try {
+            return Math.max(Integer.parseInt(name.substring(from, end)), 0);
+        } catch (NumberFormatException noVersion) {
+            return 0;
+        }
+    }
+
+    private static byte[] ascii(String text) {
+        return text.getBytes(StandardCharsets.US_ASCII);
+    }
+}
