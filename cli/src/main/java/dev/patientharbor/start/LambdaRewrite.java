@@ -1,22 +1,38 @@
 package dev.patientharbor.start;
 
+import java.lang.reflect.Modifier;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.objectweb.asm.ClassReader;
 import org.objectweb.asm.ClassVisitor;
 import org.objectweb.asm.ClassWriter;
 import org.objectweb.asm.Handle;
 import org.objectweb.asm.MethodVisitor;
 import org.objectweb.asm.Opcodes;
+import org.objectweb.asm.Type;
 import org.objectweb.asm.commons.GeneratorAdapter;
 
-/** A class whose lambdas have become classes, and these. */
+/** A class whose lambdas have become classes, and these; orders are taken from {@link Orders}. */
 final class LambdaRewrite extends ClassVisitor {
 
     private static final int API = Opcodes.ASM9;
+
+    private static final Type ORDER = Type.getType(Comparator.class);
+    static final String ORDERS = Type.getInternalName(Orders.class);
+
+    /** The methods of {@link Comparator} that {@link Orders} has too. */
+    private static final Set<String> ORDERING =
+            Arrays.stream(Orders.class.getMethods())
+                    .filter(method -> Modifier.isStatic(method.getModifiers()))
+                    .map(method -> method.getName() + Type.getMethodDescriptor(method))
+                    .collect(Collectors.toSet());
 
     private final Map<String, byte[]> added = new LinkedHashMap<>();
     private final List<String> members = new ArrayList<>();
@@ -103,7 +119,23 @@ final class LambdaRewrite extends ClassVisitor {
                     super.visitInvokeDynamicInsn(called, factory, bootstrap, arguments);
                 }
             }
+
+            @Override
+            public void visitMethodInsn(
+                    int opcode, String owner, String called, String taken, boolean inInterface) {
+                String ordering = opcode == Opcodes.INVOKESTATIC ? taken : withOrder(taken);
+                if (owner.equals(ORDER.getInternalName()) && ORDERING.contains(called + ordering)) {
+                    super.visitMethodInsn(Opcodes.INVOKESTATIC, ORDERS, called, ordering, false);
+                } else {
+                    super.visitMethodInsn(opcode, owner, called, taken, inInterface);
+                }
+            }
         };
+    }
+
+    /** What a static method takes that stands for one of {@link Comparator}: first that itself. */
+    private static String withOrder(String taken) {
+        return '(' + ORDER.getDescriptor() + taken.substring(1);
     }
 
     private void write(LambdaSite site, GeneratorAdapter code) {

@@ -15,13 +15,16 @@ import java.util.jar.JarOutputStream;
 import org.objectweb.asm.Opcodes;
 
 /**
- * Copies a jar so that it starts sooner: each lambda becomes a class of its own.
+ * Copies a jar so that it starts sooner: each lambda becomes a class of its own, and the orders of
+ * the JDK are replaced by those of {@link Orders}, which the copy holds.
  *
  * <p>The virtual machine writes such a class where a lambda is first met, or takes it from a
  * class-data archive, and both take it ten times as long as a class that is there. A check meets
  * hundreds. What the code does stays the same.
  */
 public final class StartJar {
+
+    private static final String CLASS = ".class";
 
     private StartJar() {}
 
@@ -36,11 +39,12 @@ public final class StartJar {
 
     private static void write(Path from, Path to) throws IOException {
         Map<String, byte[]> files = read(from);
+        files.putIfAbsent(LambdaRewrite.ORDERS + CLASS, orders());
         Map<String, List<String>> members = new HashMap<>();
         Map<String, byte[]> written = new TreeMap<>();
         files.forEach(
                 (name, bytes) -> {
-                    if (name.endsWith(".class") && hasNests(bytes)) {
+                    if (name.endsWith(CLASS) && hasNests(bytes)) {
                         LambdaRewrite rewrite = LambdaRewrite.of(bytes);
                         written.put(name, rewrite.bytes());
                         written.putAll(rewrite.added());
@@ -56,7 +60,7 @@ public final class StartJar {
         members.forEach(
                 (host, added) ->
                         written.computeIfPresent(
-                                host + ".class",
+                                host + CLASS,
                                 (name, bytes) -> LambdaRewrite.withMembers(bytes, added)));
         files.forEach(written::putIfAbsent);
         try (JarOutputStream jar = new JarOutputStream(Files.newOutputStream(to))) {
@@ -66,6 +70,12 @@ public final class StartJar {
                 jar.putNextEntry(entry);
                 jar.write(file.getValue());
             }
+        }
+    }
+
+    private static byte[] orders() throws IOException {
+        try (var bytes = Orders.class.getResourceAsStream("Orders.class")) {
+            return bytes.readAllBytes();
         }
     }
 

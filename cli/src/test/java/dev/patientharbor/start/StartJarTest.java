@@ -90,6 +90,19 @@ class StartJarTest {
                     say(called("d"));
                     Comparator<String> kept = (Comparator<String> & Serializable) (a, b) -> b.compareTo(a);
                     say(Stream.of("a", "c", "b").sorted(kept).toList());
+                    List<Crate> crates = new ArrayList<>();
+                    for (int i = 0; i < 40; i++) {
+                        crates.add(new Crate("n" + i * 7 % 5, i * 11 % 3));
+                    }
+                    Comparator<Crate> byName = Comparator.comparing(Crate::name);
+                    Comparator<Crate> byWeight = Comparator.comparingInt(Crate::weight);
+                    Comparator<Crate> down = Comparator.comparing(Crate::name, Comparator.reverseOrder());
+                    for (Comparator<Crate> order : List.of(byName, byWeight, down, byWeight.reversed(),
+                            byName.thenComparing(byWeight), byWeight.thenComparing(Crate::name),
+                            byWeight.thenComparing(Crate::name, Comparator.reverseOrder()),
+                            down.thenComparingInt(Crate::weight))) {
+                        say(crates.stream().sorted(order).toList());
+                    }
                     Callback callback = new Callback() {
                         private String inner() { return "inner " + own; }
                         public Supplier<String> later() { return this::inner; }
@@ -227,6 +240,14 @@ class StartJarTest {
                         String called, String site, Handle bootstrap, Object... arguments) {
                     if (bootstrap.getOwner().endsWith("LambdaMetafactory")) {
                         found.add(name + " " + bootstrap.getName());
+                    }
+                }
+
+                @Override
+                public void visitMethodInsn(
+                        int opcode, String owner, String called, String type, boolean inInterface) {
+                    if (owner.equals("java/util/Comparator") && called.contains("omparing")) {
+                        found.add(name + " " + called);
                     }
                 }
             };

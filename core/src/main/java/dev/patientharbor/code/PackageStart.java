@@ -57,7 +57,7 @@ record PackageStart(String before, String leftOut) {
 
     /** Returns whether packages start where paths do. */
     boolean isRoot() {
-        return equals(AT_ROOT);
+        return before.isEmpty() && leftOut.isEmpty();
     }
 
     /** Returns the binary name of the class that belongs into a file of some path. */

@@ -130,6 +130,16 @@ final class OutlivesRule implements CheckRule {
                 .orElseThrow();
     }
 
+    private static List<String> heldBy(
+            Map<String, TreeSet<String>> holders, FindingWording wording) {
+        List<String> texts = new ArrayList<>();
+        holders.forEach(
+                (holder, needs) ->
+                        texts.add(
+                                wording.shortName(holder) + " (" + String.join(", ", needs) + ")"));
+        return texts;
+    }
+
     private static Finding finding(
             RuleContext context, Wiring wiring, int held, Map<String, TreeSet<String>> holders) {
         ResolvedSet set = context.set();
@@ -149,20 +159,7 @@ final class OutlivesRule implements CheckRule {
                                         + " is "
                                         + lifetime.word()
                                         + ", and shared objects hold it as long as they live: "
-                                        + FindingWording.list(
-                                                holders.entrySet().stream()
-                                                        .map(
-                                                                entry ->
-                                                                        wording.shortName(
-                                                                                        entry
-                                                                                                .getKey())
-                                                                                + " ("
-                                                                                + String.join(
-                                                                                        ", ",
-                                                                                        entry
-                                                                                                .getValue())
-                                                                                + ")")
-                                                        .toList())
+                                        + FindingWording.list(heldBy(holders, wording))
                                         + ".")
                         .with("reached by", wording.path(wiring, held))
                         .with(

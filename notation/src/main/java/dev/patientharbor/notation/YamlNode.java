@@ -71,7 +71,9 @@ final class YamlNode {
     /** Whether nothing was written after the key. */
     boolean isBlank() {
         return node.getTag().equals(Tag.NULL)
-                || node instanceof ScalarNode scalar && scalar.getValue().isBlank();
+                || node instanceof ScalarNode scalar
+                        && (scalar.getValue().isBlank()
+                                || scalar.isPlain() && scalar.getValue().equals("null"));
     }
 
     /** The text of a key or a plain value. */

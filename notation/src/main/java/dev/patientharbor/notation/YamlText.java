@@ -17,6 +17,7 @@ import org.snakeyaml.engine.v2.exceptions.YamlEngineException;
 import org.snakeyaml.engine.v2.nodes.Node;
 import org.snakeyaml.engine.v2.parser.ParserImpl;
 import org.snakeyaml.engine.v2.scanner.StreamReader;
+import org.snakeyaml.engine.v2.schema.FailsafeSchema;
 
 /** Turns the bytes of a file into a tree of nodes; no object of any other type is ever made. */
 final class YamlText {
@@ -85,6 +86,8 @@ final class YamlText {
         LoadSettings settings =
                 LoadSettings.builder()
                         .setLabel(name)
+                        // All is text here: what is a number is asked where one is wanted.
+                        .setSchema(new FailsafeSchema())
                         .setCodePointLimit(LARGEST)
                         .setBufferSize(Math.max(text.length() + 1, SMALLEST_BUFFER))
                         .build();
