@@ -1,7 +1,10 @@
 package dev.patientharbor.code;
 
 import java.util.ArrayDeque;
+import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Collections;
+import java.util.Comparator;
 import java.util.Deque;
 import java.util.HashSet;
 import java.util.List;
@@ -16,6 +19,12 @@ public final class ReadAhead {
 
     /** The number of names for which a second thread is no gain. */
     private static final int FEW = 60;
+
+    /**
+     * The number of names that are read in the order in which they are asked for. Until then the
+     * one who asks is slower, for its code is not compiled yet; later it would wait for each class.
+     */
+    private static final int IN_ORDER = 500;
 
     private final ClassTable table;
     private final List<String> packages;
@@ -56,19 +65,30 @@ public final class ReadAhead {
     }
 
     private void read(Collection<String> names) {
-        for (String name : names) {
+        for (String name : inOrder(names)) {
             if (closed) {
                 return;
             }
             if (ClassPattern.isPattern(name)) {
                 ClassPattern pattern = ClassPattern.of(name);
-                table.byPackage().getOrDefault(pattern.packageName(), List.of()).forEach(this::add);
+                table.byPackage().getOrDefault(pattern.packageName(), List.of()).stream()
+                        .sorted(Comparator.reverseOrder())
+                        .forEach(this::add);
             } else {
                 add(name);
                 packages.forEach(packageName -> add(packageName + '.' + name));
             }
             follow();
         }
+    }
+
+    /** The first ones, then from the last one on backwards. */
+    private static List<String> inOrder(Collection<String> names) {
+        List<String> order = new ArrayList<>(names);
+        if (order.size() > IN_ORDER) {
+            Collections.reverse(order.subList(IN_ORDER, order.size()));
+        }
+        return order;
     }
 
     private void add(String binaryName) {
