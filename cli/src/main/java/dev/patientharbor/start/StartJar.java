@@ -15,12 +15,13 @@ import java.util.jar.JarOutputStream;
 import org.objectweb.asm.Opcodes;
 
 /**
- * Copies a jar so that it starts sooner: each lambda becomes a class of its own, and the orders of
- * the JDK are replaced by those of {@link Orders}, which the copy holds.
+ * Copies a jar so that it starts sooner: each lambda becomes a class of its own, the methods of
+ * records are written down, and the orders of the JDK are replaced by those of {@link Orders},
+ * which the copy holds.
  *
  * <p>The virtual machine writes such a class where a lambda is first met, or takes it from a
  * class-data archive, and both take it ten times as long as a class that is there. A check meets
- * hundreds. What the code does stays the same.
+ * hundreds. For the methods of a record it takes longer yet. What the code does stays the same.
  */
 public final class StartJar {
 
@@ -39,13 +40,13 @@ public final class StartJar {
 
     private static void write(Path from, Path to) throws IOException {
         Map<String, byte[]> files = read(from);
-        files.putIfAbsent(LambdaRewrite.ORDERS + CLASS, orders());
+        files.putIfAbsent(ClassRewrite.ORDERS + CLASS, orders());
         Map<String, List<String>> members = new HashMap<>();
         Map<String, byte[]> written = new TreeMap<>();
         files.forEach(
                 (name, bytes) -> {
                     if (name.endsWith(CLASS) && hasNests(bytes)) {
-                        LambdaRewrite rewrite = LambdaRewrite.of(bytes);
+                        ClassRewrite rewrite = ClassRewrite.of(bytes);
                         written.put(name, rewrite.bytes());
                         written.putAll(rewrite.added());
                         rewrite.members()
@@ -61,7 +62,7 @@ public final class StartJar {
                 (host, added) ->
                         written.computeIfPresent(
                                 host + CLASS,
-                                (name, bytes) -> LambdaRewrite.withMembers(bytes, added)));
+                                (name, bytes) -> ClassRewrite.withMembers(bytes, added)));
         files.forEach(written::putIfAbsent);
         try (JarOutputStream jar = new JarOutputStream(Files.newOutputStream(to))) {
             for (Map.Entry<String, byte[]> file : written.entrySet()) {

@@ -40,6 +40,17 @@ class StartJarTest {
                 interface Wide { long of(int a, Integer b, short c, double d); }
                 interface Narrow<T extends Comparable<T>> { boolean of(T a, T b); }
                 record Crate(String name, int weight) {}
+                record None() {}
+                record Every(boolean a, byte b, char c, short d, int e, long f, float g, double h,
+                        String i, int[] j, Crate k, List<Crate> l) {
+                    Every with(float other) { return new Every(a, b, c, d, e, f, other, h, i, j, k, l); }
+                }
+                static Every every(int n) {
+                    int[] shared = {n};
+                    boolean a = n % 2 == 0;
+                    return new Every(a, (byte) n, (char) ('a' + n), (short) -n, n * 7, n * 1L << 40, n / 2f,
+                            -n / 3.0, n % 3 == 0 ? null : "t" + n, null, new Crate("c", n), List.of());
+                }
                 enum Tone { LOW, HIGH; private static Tone next(Tone tone) { return values()[1]; } }
                 private final int own = 7;
                 private int secret(int x) { return x * own; }
@@ -90,6 +101,18 @@ class StartJarTest {
                     say(called("d"));
                     Comparator<String> kept = (Comparator<String> & Serializable) (a, b) -> b.compareTo(a);
                     say(Stream.of("a", "c", "b").sorted(kept).toList());
+                    record Local(int x) {}
+                    say(new None() + " " + new None().hashCode() + new None().equals(new None()));
+                    say(new Local(3) + " " + new Local(3).equals(new Local(4)));
+                    for (int i = 0; i < 4; i++) {
+                        say(every(i) + " " + every(i).hashCode());
+                        for (int j = 0; j < 4; j++) {
+                            say(every(i).equals(every(j)) + " " + every(i).equals("x"));
+                        }
+                    }
+                    Every odd = every(1).with(Float.NaN);
+                    say(odd.equals(every(1).with(Float.NaN)) + " " + odd.equals(null) + odd.equals(odd));
+                    say(every(1).with(0f).equals(every(1).with(-0f)));
                     List<Crate> crates = new ArrayList<>();
                     for (int i = 0; i < 40; i++) {
                         crates.add(new Crate("n" + i * 7 % 5, i * 11 % 3));
@@ -238,7 +261,7 @@ class StartJarTest {
                 @Override
                 public void visitInvokeDynamicInsn(
                         String called, String site, Handle bootstrap, Object... arguments) {
-                    if (bootstrap.getOwner().endsWith("LambdaMetafactory")) {
+                    if (!bootstrap.getOwner().endsWith("StringConcatFactory")) {
                         found.add(name + " " + bootstrap.getName());
                     }
                 }

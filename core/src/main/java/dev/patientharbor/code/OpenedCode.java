@@ -56,7 +56,7 @@ final class OpenedCode {
             numbers.computeIfAbsent(roots.get(i).written(), name -> new ArrayList<>(1)).add(i);
         }
         sources = byRoot.stream().flatMap(List::stream).distinct().toList();
-        if (sources.stream().mapToInt(ClassSource::size).sum() > MANY) {
+        if (sources.size() > 1 && sources.stream().mapToInt(ClassSource::size).sum() > MANY) {
             sources.parallelStream().forEach(ClassSource::classes);
         }
     }

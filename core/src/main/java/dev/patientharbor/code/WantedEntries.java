@@ -94,6 +94,8 @@ final class WantedEntries {
         byte[] bytes = directory.bytes();
         return from >= directory.nameStart(at)
                 && from + letters.length <= directory.nameEnd(at)
+                // Most differ in the first letter already.
+                && bytes[from] == letters[0]
                 && Arrays.equals(bytes, from, from + letters.length, letters, 0, letters.length);
     }
 

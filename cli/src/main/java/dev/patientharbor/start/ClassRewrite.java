@@ -19,8 +19,11 @@ import org.objectweb.asm.Opcodes;
 import org.objectweb.asm.Type;
 import org.objectweb.asm.commons.GeneratorAdapter;
 
-/** A class whose lambdas have become classes, and these; orders are taken from {@link Orders}. */
-final class LambdaRewrite extends ClassVisitor {
+/**
+ * A class as it starts sooner: its lambdas have become classes, orders are taken from {@link
+ * Orders}, and if it is a record its methods are written.
+ */
+final class ClassRewrite extends ClassVisitor {
 
     private static final int API = Opcodes.ASM9;
 
@@ -36,17 +39,19 @@ final class LambdaRewrite extends ClassVisitor {
 
     private final Map<String, byte[]> added = new LinkedHashMap<>();
     private final List<String> members = new ArrayList<>();
+    private final List<RecordMethod> recordMethods = new ArrayList<>();
+    private String simpleName;
     private String name;
     private String host;
     private int version;
 
-    private LambdaRewrite(ClassWriter writer) {
+    private ClassRewrite(ClassWriter writer) {
         super(API, writer);
     }
 
-    static LambdaRewrite of(byte[] bytes) {
+    static ClassRewrite of(byte[] bytes) {
         ClassWriter writer = new ClassWriter(0);
-        LambdaRewrite rewrite = new LambdaRewrite(writer);
+        ClassRewrite rewrite = new ClassRewrite(writer);
         new ClassReader(bytes).accept(rewrite, 0);
         return rewrite;
     }
@@ -94,8 +99,23 @@ final class LambdaRewrite extends ClassVisitor {
             String[] interfaces) {
         this.name = name;
         this.host = name;
+        this.simpleName = name.substring(name.lastIndexOf('/') + 1);
         this.version = version;
         super.visit(version, access, name, signature, superName, interfaces);
+    }
+
+    @Override
+    public void visitInnerClass(String inner, String outer, String innerName, int access) {
+        if (inner.equals(name)) {
+            simpleName = innerName;
+        }
+        super.visitInnerClass(inner, outer, innerName, access);
+    }
+
+    @Override
+    public void visitEnd() {
+        recordMethods.forEach(each -> each.write(cv, simpleName));
+        super.visitEnd();
     }
 
     @Override
@@ -113,8 +133,14 @@ final class LambdaRewrite extends ClassVisitor {
             public void visitInvokeDynamicInsn(
                     String called, String factory, Handle bootstrap, Object... arguments) {
                 Optional<LambdaSite> site = LambdaSite.of(called, factory, bootstrap, arguments);
+                Optional<RecordMethod> ofRecord =
+                        RecordMethod.of(called, factory, bootstrap, arguments);
                 if (site.isPresent()) {
                     write(site.get(), new GeneratorAdapter(mv, access, method, descriptor));
+                } else if (ofRecord.isPresent()) {
+                    recordMethods.add(ofRecord.get());
+                    super.visitMethodInsn(
+                            Opcodes.INVOKESTATIC, name, ofRecord.get().written(), factory, false);
                 } else {
                     super.visitInvokeDynamicInsn(called, factory, bootstrap, arguments);
                 }
