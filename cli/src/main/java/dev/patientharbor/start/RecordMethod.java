@@ -48,10 +48,12 @@ record RecordMethod(String name, String descriptor, List<Handle> fields) {
         int access = Opcodes.ACC_PRIVATE | Opcodes.ACC_STATIC | Opcodes.ACC_SYNTHETIC;
         MethodVisitor code = to.visitMethod(access, written(), descriptor, null, null);
         code.visitCode();
-        switch (name) {
-            case "toString" -> writeText(code, simpleName);
-            case "hashCode" -> writeHash(code);
-            default -> writeEquality(code);
+        if (name.equals("toString")) {
+            writeText(code, simpleName);
+        } else if (name.equals("hashCode")) {
+            writeHash(code);
+        } else {
+            writeEquality(code);
         }
         code.visitMaxs(MOST_STACK, MOST_LOCALS);
         code.visitEnd();

@@ -300,6 +300,7 @@ class ClosedFamiliesTest {
                         "MethodName",
                         "MethodRun",
                         "NumberMeaning",
+                        "RecordMethod",
                         "ScalarText",
                         "SupplyReader",
                         "TextMeaning",
