@@ -12,8 +12,9 @@ start_tool() {
             ;;
     esac
 
-    # A command ends soon and is compiled in haste; a program that is run may take its time.
-    case ${1-} in run) tiers=4 ;; *) tiers=1 ;; esac
+    # A command ends soon and is compiled in haste, by one thread, so that another one has the second
+    # processor; a program that is run may take its time.
+    case ${1-} in run) compiled= ;; *) compiled="-XX:TieredStopAtLevel=1 -XX:CICompilerCount=1" ;; esac
     set -- dev.patientharbor.cli.Main "$@"
     if [ -t 1 ] || [ -t 2 ]; then
         columns=$(stty size </dev/tty 2>/dev/null | cut -d' ' -f2)
@@ -22,7 +23,7 @@ start_tool() {
     fi
     # A small heap to begin with: what a check throws away does not pile up. The archive is used where it
     # lies: moving it to another address, as Java does by default, takes half as long as Java takes to start.
-    exec "$java" -XX:SharedArchiveFile="$archive" -Xshare:auto -Xlog:disable -XX:TieredStopAtLevel=$tiers \
+    exec "$java" -XX:SharedArchiveFile="$archive" -Xshare:auto -Xlog:disable $compiled \
         -XX:+IgnoreUnrecognizedVMOptions -XX:+UnlockDiagnosticVMOptions -XX:ArchiveRelocationMode=0 \
         -XX:+UseSerialGC -Xms64m -Dpatientharbor.examples="$examples" -Dpatientharbor.archive="$archive" -cp "$jar" "$@"
 }

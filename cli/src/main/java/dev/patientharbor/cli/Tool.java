@@ -4,11 +4,8 @@ import dev.patientharbor.files.IoReason;
 import java.io.PrintWriter;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.Function;
-import java.util.stream.Stream;
 import picocli.CommandLine;
 import picocli.CommandLine.Help.Ansi;
 import picocli.CommandLine.Model.CommandSpec;
@@ -67,24 +64,23 @@ public final class Tool {
      */
     private static CommandLine tool(String[] args) {
         List<String> words = List.of(args);
-        Optional<ToolCommand> wanted = words.stream().findFirst().flatMap(ToolCommand::of);
-        if (wanted.isPresent()) {
-            return with(wanted.stream(), ToolCommand::spec);
+        Optional<ToolCommand> wanted =
+                words.isEmpty() ? Optional.empty() : ToolCommand.of(words.get(0));
+        CommandLine tool = new CommandLine(spec());
+        for (ToolCommand command : wanted.map(List::of).orElse(List.of(ToolCommand.values()))) {
+            CommandSpec described =
+                    words.contains(command.word()) ? command.spec() : command.outline();
+            tool.addSubcommand(command.word(), described);
         }
-        return with(
-                Arrays.stream(ToolCommand.values()),
-                command -> words.contains(command.word()) ? command.spec() : command.outline());
+        return tool;
     }
 
     /** Returns the tool with all its commands. */
     public static CommandLine whole() {
-        return with(Arrays.stream(ToolCommand.values()), ToolCommand::spec);
-    }
-
-    private static CommandLine with(
-            Stream<ToolCommand> commands, Function<ToolCommand, CommandSpec> described) {
         CommandLine tool = new CommandLine(spec());
-        commands.forEach(command -> tool.addSubcommand(command.word(), described.apply(command)));
+        for (ToolCommand command : ToolCommand.values()) {
+            tool.addSubcommand(command.word(), command.spec());
+        }
         return tool;
     }
 

@@ -1,6 +1,5 @@
 package dev.patientharbor.cli;
 
-import java.util.Arrays;
 import java.util.Optional;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.ParseResult;
@@ -60,7 +59,12 @@ enum ToolCommand {
 
     /** The command of that word, if it is one. */
     static Optional<ToolCommand> of(String word) {
-        return Arrays.stream(values()).filter(command -> command.word.equals(word)).findFirst();
+        for (ToolCommand command : values()) {
+            if (command.word.equals(word)) {
+                return Optional.of(command);
+            }
+        }
+        return Optional.empty();
     }
 
     /** What people type. */

@@ -27,14 +27,15 @@ final class YamlText {
     /** In characters; the YAML library reads no less at a time. */
     private static final int SMALLEST_BUFFER = 1024;
 
-    private static final Pattern VERSION =
-            Pattern.compile("^\\W{0,2}patient-harbor\\W", Pattern.MULTILINE);
+    private static final String VERSION = "^\\W{0,2}patient-harbor\\W";
 
     private YamlText() {}
 
     /** Whether bytes say that they are profiles, in whatever shape the rest of them is. */
     static boolean looksLikeProfiles(byte[] bytes) {
-        return VERSION.matcher(new String(bytes, StandardCharsets.UTF_8)).find();
+        return Pattern.compile(VERSION, Pattern.MULTILINE)
+                .matcher(new String(bytes, StandardCharsets.UTF_8))
+                .find();
     }
 
     static Optional<YamlNode> read(byte[] bytes, FileFaults faults) {
