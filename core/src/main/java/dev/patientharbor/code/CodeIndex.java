@@ -113,7 +113,7 @@ public final class CodeIndex {
 
     /** Returns whether there is such a class in the code, rather than in the JDK alone. */
     public boolean inCode(String binaryName) {
-        return table.has(binaryName);
+        return seen.containsKey(binaryName) || table.has(binaryName);
     }
 
     /** Returns the binary names of all classes of the code, in no particular order; reads none. */

@@ -17,8 +17,10 @@ import dev.patientharbor.terms.TypeRef;
 import dev.patientharbor.types.ValueTypes;
 import dev.patientharbor.wiring.SlotOutcome;
 import java.util.BitSet;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -64,6 +66,10 @@ final class HardWiredRule implements CheckRule {
         private final ResolvedSet set;
         private final ValueTypes values;
         private final BitSet slots = new BitSet();
+
+        /** By identity: many seats of many profiles are filled from one blueprint. */
+        private final Set<Blueprint> added = Collections.newSetFromMap(new IdentityHashMap<>());
+
         private final Set<String> asked = new HashSet<>();
         private final Set<String> factories = new HashSet<>();
         private final Set<String> consumers = new TreeSet<>();
@@ -84,6 +90,9 @@ final class HardWiredRule implements CheckRule {
         }
 
         private void add(Blueprint blueprint) {
+            if (!added.add(blueprint)) {
+                return;
+            }
             if (blueprint.method().isPresent()) {
                 factories.add(blueprint.facts().name() + '#' + blueprint.method().get());
             } else if (set.code().inCode(blueprint.className())) {

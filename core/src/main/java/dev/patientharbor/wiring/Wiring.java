@@ -345,11 +345,12 @@ public final class Wiring {
         }
         for (int i = first; i < count; i++) {
             int seat = reached[i];
-            SlotOutcome outcome =
-                    other != null && other.fillsAlone(seat, profile)
-                            ? other.outcomes[seat]
-                            : filler.fill(seat, profile);
-            outcome = oneOfClass(seat, outcome);
+            boolean isAlike = other != null && other.fillsAlone(seat, profile);
+            SlotOutcome outcome = isAlike ? other.outcomes[seat] : filler.fill(seat, profile);
+            // Where the other one met no such mark, what is alike has none.
+            if (!isAlike || !other.oneOfClass.isEmpty()) {
+                outcome = oneOfClass(seat, outcome);
+            }
             outcomes[seat] = outcome;
             if (!outcome.isSound()) {
                 unsound.add(seat);
