@@ -7,7 +7,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Consumer;
-import java.util.stream.LongStream;
 
 /**
  * The classes of some folders and jars, by name, as a class path finds them: of two classes of one
@@ -51,7 +50,7 @@ final class ClassTable {
         return names;
     }
 
-    LongStream simpleHashes() {
+    long[] simpleHashes() {
         return byName.simpleHashes();
     }
 

@@ -10,7 +10,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.stream.LongStream;
 
 /**
  * The classes of the code, and of the running JDK, as one check sees them. What classes there are
@@ -125,7 +124,7 @@ public final class CodeIndex {
      * Returns the {@linkplain NameHash hashes} of the simple names of all classes of the code, in
      * no particular order; reads none.
      */
-    public LongStream simpleNameHashes() {
+    public long[] simpleNameHashes() {
         return table.simpleHashes();
     }
 

@@ -4,7 +4,6 @@ import java.util.Arrays;
 import java.util.BitSet;
 import java.util.List;
 import java.util.stream.IntStream;
-import java.util.stream.LongStream;
 
 /**
  * Finds classes of several folders and jars by name, as a class path does: of two classes of one
@@ -128,14 +127,19 @@ final class NameTable {
         return places.get(place).name(number - firsts[place]);
     }
 
-    /** Returns the hashes of the simple names of all classes. */
-    LongStream simpleHashes() {
-        return numbers().mapToLong(this::simpleHash);
-    }
-
-    private long simpleHash(int number) {
-        int place = placeOf(number);
-        return places.get(place).simpleHash(number - firsts[place]);
+    /** Returns the hashes of the simple names of all classes, those of the first place first. */
+    long[] simpleHashes() {
+        long[] hashes = new long[size()];
+        int count = 0;
+        for (int place = 0; place < places.size(); place++) {
+            ClassEntries entries = places.get(place);
+            for (int i = 0; i < entries.size(); i++) {
+                if (!hidden.get(firsts[place] + i)) {
+                    hashes[count++] = entries.simpleHash(i);
+                }
+            }
+        }
+        return hashes;
     }
 
     private IntStream numbers() {

@@ -40,6 +40,9 @@ public record GivenArguments(Map<String, GivenValue> named, List<GivenValue> pos
 
     /** The values as people read them: {@code folder: berths, patience: 5s}, or {@code 10, 500}. */
     public String words() {
+        if (isEmpty()) {
+            return "";
+        }
         return Stream.concat(
                         named.entrySet().stream()
                                 .map(entry -> GivenValue.field(entry.getKey(), entry.getValue())),

@@ -24,15 +24,13 @@ final class SimpleNameHashes {
     SimpleNameHashes(CodeIndex code) {
         // At most half full, so that looking up stays short.
         hashes = new long[Integer.highestOneBit(Math.max(8, code.size())) << 2];
-        code.simpleNameHashes().forEach(this::add);
-    }
-
-    private void add(long hash) {
-        int place = place(hash);
-        if (hashes[place] == hash) {
-            several.set(place);
+        for (long hash : code.simpleNameHashes()) {
+            int place = place(hash);
+            if (hashes[place] == hash) {
+                several.set(place);
+            }
+            hashes[place] = hash;
         }
-        hashes[place] = hash;
     }
 
     Found find(String simple) {
