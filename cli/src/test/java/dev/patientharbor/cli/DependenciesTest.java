@@ -31,7 +31,8 @@ class DependenciesTest {
             files:
             finding: texts
             terms: finding texts
-            code: files finding org.objectweb.asm terms
+            code: files finding jars org.objectweb.asm terms
+            jars: files
             bodies: org.objectweb.asm
             survey: finding texts
             surveying: bodies code finding survey terms

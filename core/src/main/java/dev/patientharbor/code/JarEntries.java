@@ -1,5 +1,6 @@
 package dev.patientharbor.code;
 
+import dev.patientharbor.jars.JarDirectory;
 import java.util.Arrays;
 import java.util.List;
 import java.util.concurrent.atomic.AtomicReferenceArray;

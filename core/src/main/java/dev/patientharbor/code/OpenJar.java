@@ -1,6 +1,9 @@
 package dev.patientharbor.code;
 
 import dev.patientharbor.files.SizeLimit;
+import dev.patientharbor.jars.JarBytes;
+import dev.patientharbor.jars.JarDirectory;
+import dev.patientharbor.jars.PackedFiles;
 import java.io.Closeable;
 import java.io.IOException;
 import java.nio.file.Path;

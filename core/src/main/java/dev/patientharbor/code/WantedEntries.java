@@ -2,6 +2,7 @@ package dev.patientharbor.code;
 
 import dev.patientharbor.files.SizeLimit;
 import dev.patientharbor.files.UnfitFileException;
+import dev.patientharbor.jars.JarDirectory;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;

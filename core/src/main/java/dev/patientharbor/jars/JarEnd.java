@@ -1,9 +1,9 @@
-package dev.patientharbor.code;
+package dev.patientharbor.jars;
 
-import static dev.patientharbor.code.LittleEndian.eight;
-import static dev.patientharbor.code.LittleEndian.four;
-import static dev.patientharbor.code.LittleEndian.signature;
-import static dev.patientharbor.code.LittleEndian.two;
+import static dev.patientharbor.jars.LittleEndian.eight;
+import static dev.patientharbor.jars.LittleEndian.four;
+import static dev.patientharbor.jars.LittleEndian.signature;
+import static dev.patientharbor.jars.LittleEndian.two;
 
 import java.io.IOException;
 import java.util.zip.ZipException;

@@ -1,4 +1,4 @@
-package dev.patientharbor.code;
+package dev.patientharbor.jars;
 
 import java.io.Closeable;
 import java.io.EOFException;
@@ -7,13 +7,13 @@ import java.io.RandomAccessFile;
 import java.nio.file.Path;
 
 /** The bytes of a jar, by position; open until closed. May be used by several threads. */
-final class JarBytes implements Closeable {
+public final class JarBytes implements Closeable {
 
     private final RandomAccessFile file;
     private final long size;
 
     /** Opens it; what is no file of the disk cannot be opened. */
-    JarBytes(Path jar) throws IOException {
+    public JarBytes(Path jar) throws IOException {
         // No channel: that is closed for all when one thread is interrupted.
         file = new RandomAccessFile(jar.toFile(), "r");
         size = file.length();

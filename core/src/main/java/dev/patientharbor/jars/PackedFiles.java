@@ -1,7 +1,7 @@
-package dev.patientharbor.code;
+package dev.patientharbor.jars;
 
-import static dev.patientharbor.code.LittleEndian.signature;
-import static dev.patientharbor.code.LittleEndian.two;
+import static dev.patientharbor.jars.LittleEndian.signature;
+import static dev.patientharbor.jars.LittleEndian.two;
 
 import dev.patientharbor.files.SizeLimit;
 import dev.patientharbor.files.UnfitFileException;
@@ -15,7 +15,7 @@ import java.util.zip.Inflater;
  * The files in a jar, unpacked (ZIP, APPNOTE 4.3.7, 4.3.8 and 4.4.5). May be used by several
  * threads.
  */
-final class PackedFiles {
+public final class PackedFiles {
 
     /** What each file begins with. */
     static final int HEADER = 0x04034b50;
@@ -31,7 +31,7 @@ final class PackedFiles {
     private final JarDirectory directory;
     private final Deque<Inflater> idle = new ConcurrentLinkedDeque<>();
 
-    PackedFiles(JarBytes jar, JarDirectory directory) {
+    public PackedFiles(JarBytes jar, JarDirectory directory) {
         this.jar = jar;
         this.directory = directory;
     }
@@ -44,7 +44,7 @@ final class PackedFiles {
      * @throws UnfitFileException if it is larger than its kind may be
      * @throws IOException if it is damaged
      */
-    byte[] bytes(int at, String place, SizeLimit limit) throws IOException {
+    public byte[] bytes(int at, String place, SizeLimit limit) throws IOException {
         if (Math.max(directory.size(at), directory.packed(at)) > limit.bytes()) {
             throw new UnfitFileException(place, limit.reason());
         }

@@ -1,4 +1,4 @@
-package dev.patientharbor.code;
+package dev.patientharbor.jars;
 
 /** Numbers as jars hold them, without sign: the lowest byte first (ZIP, APPNOTE 4.4.1.1). */
 final class LittleEndian {

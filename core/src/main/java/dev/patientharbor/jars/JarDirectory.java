@@ -1,9 +1,9 @@
-package dev.patientharbor.code;
+package dev.patientharbor.jars;
 
-import static dev.patientharbor.code.LittleEndian.eight;
-import static dev.patientharbor.code.LittleEndian.four;
-import static dev.patientharbor.code.LittleEndian.signature;
-import static dev.patientharbor.code.LittleEndian.two;
+import static dev.patientharbor.jars.LittleEndian.eight;
+import static dev.patientharbor.jars.LittleEndian.four;
+import static dev.patientharbor.jars.LittleEndian.signature;
+import static dev.patientharbor.jars.LittleEndian.two;
 
 import dev.patientharbor.files.UnfitFileException;
 import java.io.IOException;
@@ -20,7 +20,7 @@ import java.util.zip.ZipException;
  *
  * <p>Cannot be changed.
  */
-final class JarDirectory {
+public final class JarDirectory {
 
     /** What each entry begins with. */
     static final int HEADER = 0x02014b50;
@@ -62,7 +62,7 @@ final class JarDirectory {
      * @throws UnfitFileException if it is too large
      * @throws ZipException if it is damaged
      */
-    static JarDirectory of(JarBytes jar, String place) throws IOException {
+    public static JarDirectory of(JarBytes jar, String place) throws IOException {
         JarEnd end = JarEnd.of(jar);
         if (end.length() > LARGEST) {
             throw new UnfitFileException(place, "its directory is larger than 64 MiB");
@@ -139,32 +139,32 @@ final class JarDirectory {
     }
 
     /** Returns the entry behind one; the first is at 0. */
-    int next(int at) {
+    public int next(int at) {
         return nameEnd(at) + two(bytes, at + EXTRA_LENGTH_AT) + two(bytes, at + COMMENT_LENGTH_AT);
     }
 
     /** Returns whether a position is the end, and no entry. */
-    boolean isEnd(int at) {
+    public boolean isEnd(int at) {
         return at == bytes.length;
     }
 
     /** Returns where the name begins among the bytes. */
-    int nameStart(int at) {
+    public int nameStart(int at) {
         return at + HEADER_SIZE;
     }
 
     /** Returns where the name ends among the bytes. */
-    int nameEnd(int at) {
+    public int nameEnd(int at) {
         return at + HEADER_SIZE + two(bytes, at + NAME_LENGTH_AT);
     }
 
-    String name(int at) {
+    public String name(int at) {
         int start = nameStart(at);
         return new String(bytes, start, nameEnd(at) - start, StandardCharsets.UTF_8);
     }
 
     /** Returns the bytes of the directory, to look into names; nobody may change them. */
-    byte[] bytes() {
+    public byte[] bytes() {
         return bytes;
     }
 
@@ -173,13 +173,13 @@ final class JarDirectory {
     }
 
     /** Returns the number of bytes of the file. */
-    long size(int at) {
+    public long size(int at) {
         long told = four(bytes, at + SIZE_AT);
         return told == JarEnd.SEE_LONG ? longNumber(at, 0) : told;
     }
 
     /** Returns the number of bytes of the file in the jar. */
-    long packed(int at) {
+    public long packed(int at) {
         long told = four(bytes, at + PACKED_AT);
         return told == JarEnd.SEE_LONG ? longNumber(at, isLong(at + SIZE_AT)) : told;
     }
