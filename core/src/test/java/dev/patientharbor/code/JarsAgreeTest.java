@@ -7,6 +7,8 @@ import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -73,6 +75,52 @@ class JarsAgreeTest {
             }
         }
         assertSame(byTheJdk(file).orElseThrow(), file, "large");
+    }
+
+    @Test
+    void sizes_and_positions_may_stand_in_the_field_for_long_numbers() throws IOException {
+        Path file = temp.resolve("long.jar");
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        try (ZipOutputStream jar = new ZipOutputStream(bytes)) {
+            for (String name : List.of("p/A.class", "p/B.class", "C.class")) {
+                jar.putNextEntry(new ZipEntry(name));
+                jar.write(name.repeat(9).getBytes(StandardCharsets.UTF_8));
+            }
+        }
+        Files.write(file, withLongNumbers(bytes.toByteArray()));
+        Map<String, Optional<byte[]>> expected = byTheJdk(file).orElseThrow();
+        assertTrue(
+                expected.size() == 3 && expected.values().stream().allMatch(Optional::isPresent));
+        assertSame(expected, file, "long");
+    }
+
+    /** The same jar with an extra field for the numbers of each entry (APPNOTE 4.5.3). */
+    private static byte[] withLongNumbers(byte[] jar) throws IOException {
+        ByteBuffer from = ByteBuffer.wrap(jar).order(ByteOrder.LITTLE_ENDIAN);
+        int end = jar.length - 22;
+        int start = from.getInt(end + 16);
+        ByteArrayOutputStream to = new ByteArrayOutputStream();
+        to.write(jar, 0, start);
+        for (int at = start; at < end; ) {
+            int name = from.getShort(at + 28);
+            byte[] header = Arrays.copyOfRange(jar, at, at + 46 + name);
+            ByteBuffer changed = ByteBuffer.wrap(header).order(ByteOrder.LITTLE_ENDIAN);
+            ByteBuffer extra = ByteBuffer.allocate(28).order(ByteOrder.LITTLE_ENDIAN);
+            extra.putShort((short) 1).putShort((short) 24);
+            for (int field : new int[] {24, 20, 42}) {
+                extra.putLong(from.getInt(at + field));
+                changed.putInt(field, -1);
+            }
+            changed.putShort(30, (short) extra.capacity());
+            to.write(header);
+            to.write(extra.array());
+            at += 46 + name;
+        }
+        int length = to.size() - start;
+        to.write(jar, end, 22);
+        byte[] written = to.toByteArray();
+        ByteBuffer.wrap(written).order(ByteOrder.LITTLE_ENDIAN).putInt(written.length - 10, length);
+        return written;
     }
 
     /** The class files by name; none where the file cannot be read. */
