@@ -1,4 +1,4 @@
-# Starts the tool: start_tool JAVA JAR EXAMPLES ARCHIVE [ARGUMENT...]; ARCHIVE, of class data, need not be there.
+# Starts the tool: start_tool JAVA JAR EXAMPLES ARCHIVE [ARGUMENT...]; ARCHIVE, of class data, may be blank or not there.
 start_tool() {
     java=$1 jar=$2 examples=$3 archive=$4
     shift 4
@@ -15,15 +15,19 @@ start_tool() {
     # A command ends soon and is compiled in haste, by one thread, so that another one has the second
     # processor; a program that is run may take its time.
     case ${1-} in run) compiled= ;; *) compiled="-XX:TieredStopAtLevel=1 -XX:CICompilerCount=1" ;; esac
-    set -- dev.patientharbor.cli.Main "$@"
+    set -- -cp "$jar" dev.patientharbor.cli.Main "$@"
     if [ -t 1 ] || [ -t 2 ]; then
         columns=$(stty size </dev/tty 2>/dev/null | cut -d' ' -f2)
         [ ! -t 1 ] || set -- "-Dpatientharbor.columns=${columns:-80}" "$@"
         [ ! -t 2 ] || set -- "-Dpatientharbor.progress=${columns:-80}" "$@"
     fi
-    # A small heap to begin with: what a check throws away does not pile up. The archive is used where it
-    # lies: moving it to another address, as Java does by default, takes half as long as Java takes to start.
-    exec "$java" -XX:SharedArchiveFile="$archive" -Xshare:auto -Xlog:disable $compiled \
-        -XX:+IgnoreUnrecognizedVMOptions -XX:+UnlockDiagnosticVMOptions -XX:ArchiveRelocationMode=0 \
-        -XX:+UseSerialGC -Xms64m -Dpatientharbor.examples="$examples" -Dpatientharbor.archive="$archive" -cp "$jar" "$@"
+    # The archive is used where it lies: moving it to another address, as Java does by default, takes half as
+    # long as Java takes to start. One that is not there would keep Java from using its own.
+    if [ -f "$archive" ]; then
+        set -- -XX:SharedArchiveFile="$archive" -XX:+UnlockDiagnosticVMOptions -XX:ArchiveRelocationMode=0 \
+            -Dpatientharbor.archive="$archive" "$@"
+    fi
+    # A small heap to begin with: what a check throws away does not pile up.
+    exec "$java" -XX:+IgnoreUnrecognizedVMOptions -Xshare:auto -Xlog:disable $compiled -XX:+UseSerialGC -Xms64m \
+        -Dpatientharbor.examples="$examples" "$@"
 }
