@@ -24,10 +24,10 @@ start_tool() {
     # The archive is used where it lies: moving it to another address, as Java does by default, takes half as
     # long as Java takes to start. One that is not there would keep Java from using its own.
     if [ -f "$archive" ]; then
-        set -- -XX:SharedArchiveFile="$archive" -XX:+UnlockDiagnosticVMOptions -XX:ArchiveRelocationMode=0 \
-            -Dpatientharbor.archive="$archive" "$@"
+        set -- -XX:SharedArchiveFile="$archive" -XX:+IgnoreUnrecognizedVMOptions \
+            -XX:+UnlockDiagnosticVMOptions -XX:ArchiveRelocationMode=0 -Dpatientharbor.archive="$archive" "$@"
     fi
     # A small heap to begin with: what a check throws away does not pile up.
-    exec "$java" -XX:+IgnoreUnrecognizedVMOptions -Xshare:auto -Xlog:disable $compiled -XX:+UseSerialGC -Xms64m \
+    exec "$java" -Xshare:auto -Xlog:disable $compiled -XX:+UseSerialGC -Xms64m \
         -Dpatientharbor.examples="$examples" "$@"
 }

@@ -21,18 +21,18 @@ import org.objectweb.asm.commons.GeneratorAdapter;
 
 /**
  * A class as it starts sooner: its lambdas have become classes, orders are taken from {@link
- * Orders}, and if it is a record its methods are written.
+ * ComparatorMethods}, and if it is a record its methods are written.
  */
 final class ClassRewrite extends ClassVisitor {
 
     private static final int API = Opcodes.ASM9;
 
-    private static final Type ORDER = Type.getType(Comparator.class);
-    static final String ORDERS = Type.getInternalName(Orders.class);
+    private static final Type COMPARATOR = Type.getType(Comparator.class);
+    static final String REPLACING = Type.getInternalName(ComparatorMethods.class);
 
-    /** The methods of {@link Comparator} that {@link Orders} has too. */
-    private static final Set<String> ORDERING =
-            Arrays.stream(Orders.class.getMethods())
+    /** The methods of {@link Comparator} that {@link ComparatorMethods} has too. */
+    private static final Set<String> REPLACED =
+            Arrays.stream(ComparatorMethods.class.getMethods())
                     .filter(method -> Modifier.isStatic(method.getModifiers()))
                     .map(method -> method.getName() + Type.getMethodDescriptor(method))
                     .collect(Collectors.toSet());
@@ -149,9 +149,10 @@ final class ClassRewrite extends ClassVisitor {
             @Override
             public void visitMethodInsn(
                     int opcode, String owner, String called, String taken, boolean inInterface) {
-                String ordering = opcode == Opcodes.INVOKESTATIC ? taken : withOrder(taken);
-                if (owner.equals(ORDER.getInternalName()) && ORDERING.contains(called + ordering)) {
-                    super.visitMethodInsn(Opcodes.INVOKESTATIC, ORDERS, called, ordering, false);
+                String ordering = opcode == Opcodes.INVOKESTATIC ? taken : withComparator(taken);
+                if (owner.equals(COMPARATOR.getInternalName())
+                        && REPLACED.contains(called + ordering)) {
+                    super.visitMethodInsn(Opcodes.INVOKESTATIC, REPLACING, called, ordering, false);
                 } else {
                     super.visitMethodInsn(opcode, owner, called, taken, inInterface);
                 }
@@ -160,8 +161,8 @@ final class ClassRewrite extends ClassVisitor {
     }
 
     /** What a static method takes that stands for one of {@link Comparator}: first that itself. */
-    private static String withOrder(String taken) {
-        return '(' + ORDER.getDescriptor() + taken.substring(1);
+    private static String withComparator(String taken) {
+        return '(' + COMPARATOR.getDescriptor() + taken.substring(1);
     }
 
     private void write(LambdaSite site, GeneratorAdapter code) {

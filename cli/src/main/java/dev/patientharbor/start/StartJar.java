@@ -16,8 +16,8 @@ import org.objectweb.asm.Opcodes;
 
 /**
  * Copies a jar so that it starts sooner: each lambda becomes a class of its own, the methods of
- * records are written down, and the orders of the JDK are replaced by those of {@link Orders},
- * which the copy holds.
+ * records are written down, and the orders of the JDK are replaced by those of {@link
+ * ComparatorMethods}, which the copy holds.
  *
  * <p>The virtual machine writes such a class where a lambda is first met, or takes it from a
  * class-data archive, and both take it ten times as long as a class that is there. A check meets
@@ -40,7 +40,7 @@ public final class StartJar {
 
     private static void write(Path from, Path to) throws IOException {
         Map<String, byte[]> files = read(from);
-        files.putIfAbsent(ClassRewrite.ORDERS + CLASS, orders());
+        files.putIfAbsent(ClassRewrite.REPLACING + CLASS, comparatorMethods());
         Map<String, List<String>> members = new HashMap<>();
         Map<String, byte[]> written = new TreeMap<>();
         files.forEach(
@@ -74,8 +74,8 @@ public final class StartJar {
         }
     }
 
-    private static byte[] orders() throws IOException {
-        try (var bytes = Orders.class.getResourceAsStream("Orders.class")) {
+    private static byte[] comparatorMethods() throws IOException {
+        try (var bytes = ComparatorMethods.class.getResourceAsStream("ComparatorMethods.class")) {
             return bytes.readAllBytes();
         }
     }

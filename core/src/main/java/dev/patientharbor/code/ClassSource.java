@@ -14,7 +14,9 @@ import java.util.function.Supplier;
  */
 final class ClassSource {
 
-    private static final String CLASS = ".class";
+    static final String CLASS = ".class";
+    static final String META = "META-INF/";
+    static final String MODULE = "module-info.class";
     private static final String SERVICES = "META-INF/services/";
 
     /** The most files of one place: more is no class path, but a whole disk. */
@@ -27,6 +29,7 @@ final class ClassSource {
     private final Predicate<Object> identities;
     private final Closeable opened;
     private ClassEntries classes;
+    private NameTable names;
 
     /**
      * @param path where it is, absolute
@@ -68,6 +71,14 @@ final class ClassSource {
         return classes;
     }
 
+    /** Returns the same by name. */
+    synchronized NameTable names() {
+        if (names == null) {
+            names = new NameTable(List.of(classes()));
+        }
+        return names;
+    }
+
     List<ClassFile> serviceFiles() {
         return serviceFiles;
     }
@@ -105,9 +116,7 @@ final class ClassSource {
     }
 
     private static boolean isClass(String name) {
-        return name.endsWith(CLASS)
-                && !name.endsWith("module-info.class")
-                && !name.startsWith("META-INF/");
+        return name.endsWith(CLASS) && !name.endsWith(MODULE) && !name.startsWith(META);
     }
 
     /** Whether a file is a list of services. */

@@ -26,20 +26,17 @@ final class ClassTable {
     private boolean allRead;
 
     /**
-     * @param places the classes of each folder or jar, in the order of the class path
-     * @param services their lists of services, in the same order
+     * @param byName the classes of all folders and jars
+     * @param services their lists of services, in the order of the class path
      * @param request what is read of a class
      * @param jdk the classes of the running Java
      */
     ClassTable(
-            List<ClassEntries> places,
-            List<ServiceLists> services,
-            FactsRequest request,
-            JdkClasses jdk) {
+            NameTable byName, List<ServiceLists> services, FactsRequest request, JdkClasses jdk) {
         this.request = request;
         this.jdk = jdk;
         this.services = List.copyOf(services);
-        byName = new NameTable(places);
+        this.byName = byName;
     }
 
     /** Returns the names of all classes, in no particular order; none of them is read for it. */

@@ -11,7 +11,7 @@ import java.util.concurrent.atomic.AtomicReferenceArray;
  */
 final class JarEntries implements ClassEntries {
 
-    private static final int ENDING = ".class".length();
+    private static final int ENDING = ClassSource.CLASS.length();
 
     private final OpenJar jar;
     private final int[] entries;
@@ -20,11 +20,11 @@ final class JarEntries implements ClassEntries {
     private final AtomicReferenceArray<CodeEntry> made;
 
     /**
-     * @param entries those of class files, in the directory
+     * @param entries those of class files, in the directory; nobody may change them
      */
     JarEntries(OpenJar jar, int[] entries) {
         this.jar = jar;
-        this.entries = entries.clone();
+        this.entries = entries;
         start = PackageStart.of(firstFiles());
         made = new AtomicReferenceArray<>(entries.length);
         hashes = new long[entries.length];

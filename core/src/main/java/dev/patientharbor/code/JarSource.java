@@ -1,7 +1,6 @@
 package dev.patientharbor.code;
 
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 
 /** Finds the files of a jar. */
@@ -18,7 +17,7 @@ final class JarSource {
     static ClassSource open(Path path, String place, ReadCount count) throws IOException {
         OpenJar jar = OpenJar.of(path, place, count);
         try {
-            WantedEntries wanted = WantedEntries.of(jar, Files.size(path));
+            WantedEntries wanted = WantedEntries.of(jar);
             int[] classes = wanted.classes();
             return new ClassSource(
                     path.toAbsolutePath().normalize(),

@@ -46,15 +46,15 @@ final class NameTable {
             }
             int number = firsts[place] + i;
             int known = slots[slot] - 1;
-            if (known < firsts[place]) {
-                // Free, or taken by an earlier place.
-                hidden.set(number, known >= 0);
-            } else {
+            if (known >= 0 && known < firsts[place]) {
+                // An earlier place has it.
+                hidden.set(number);
+                continue;
+            }
+            if (known >= 0) {
                 hidden.set(known);
             }
-            if (known < 0 || known >= firsts[place]) {
-                slots[slot] = number + 1;
-            }
+            slots[slot] = number + 1;
         }
     }
 

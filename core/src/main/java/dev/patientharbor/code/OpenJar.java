@@ -55,6 +55,11 @@ final class OpenJar implements Closeable {
         return place;
     }
 
+    /** Returns the number of bytes of the jar. */
+    long size() {
+        return bytes.size();
+    }
+
     /** Returns the path of a file, for whatever version of Java it is. */
     String path(int entry) {
         String name = directory.name(entry);
@@ -68,7 +73,7 @@ final class OpenJar implements Closeable {
     }
 
     byte[] read(int entry, SizeLimit limit) throws IOException {
-        return files.bytes(entry, place + "!/" + directory.name(entry), limit);
+        return files.bytes(entry, limit);
     }
 
     @Override

@@ -88,13 +88,19 @@ final class OpenedCode {
         if (known == null) {
             known =
                     new ClassTable(
-                            named.stream().map(ClassSource::classes).toList(),
+                            names(named),
                             named.stream().map(ServiceLists::new).toList(),
                             request,
                             jdk);
             tables.put(named, known);
         }
         return known;
+    }
+
+    private static NameTable names(List<ClassSource> sources) {
+        return sources.size() == 1
+                ? sources.get(0).names()
+                : new NameTable(sources.stream().map(ClassSource::classes).toList());
     }
 
     /** The numbers of the roots that some places are, in the order in which they are named. */
@@ -109,9 +115,11 @@ final class OpenedCode {
     /** Returns the places in which a class of a name is. */
     Set<WrittenName> having(String className) {
         Set<WrittenName> places = new LinkedHashSet<>(2);
-        for (CodeRoot root : roots) {
-            if (table(List.of(root.written())).has(className)) {
-                places.add(root.written());
+        for (int i = 0; i < roots.size(); i++) {
+            for (ClassSource source : byRoot.get(i)) {
+                if (source.names().find(className) != null) {
+                    places.add(roots.get(i).written());
+                }
             }
         }
         return places;

@@ -17,7 +17,6 @@ import org.objectweb.asm.ClassReader;
  */
 record PackageStart(String before, String leftOut) {
 
-    private static final String CLASS = ".class";
     private static final PackageStart AT_ROOT = new PackageStart("", "");
 
     /** The most files that are tried until one can be read. */
@@ -69,7 +68,7 @@ record PackageStart(String before, String leftOut) {
     }
 
     private static String withoutEnd(String path) {
-        return path.substring(0, path.length() - CLASS.length());
+        return path.substring(0, path.length() - ClassSource.CLASS.length());
     }
 
     /** The name of the class that is in a file, with slashes; blank if it cannot be read. */

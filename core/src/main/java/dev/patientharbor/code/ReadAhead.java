@@ -71,6 +71,7 @@ public final class ReadAhead {
             }
             if (ClassPattern.isPattern(name)) {
                 ClassPattern pattern = ClassPattern.of(name);
+                // Whoever asks begins with the first.
                 table.byPackage().getOrDefault(pattern.packageName(), List.of()).stream()
                         .sorted(Comparator.reverseOrder())
                         .forEach(this::add);

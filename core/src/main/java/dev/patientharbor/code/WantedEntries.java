@@ -22,9 +22,9 @@ import java.util.jar.Manifest;
  */
 final class WantedEntries {
 
-    private static final byte[] META = ascii("META-INF/");
-    private static final byte[] CLASS = ascii(".class");
-    private static final byte[] MODULE = ascii("module-info.class");
+    private static final byte[] META = ascii(ClassSource.META);
+    private static final byte[] CLASS = ascii(ClassSource.CLASS);
+    private static final byte[] MODULE = ascii(ClassSource.MODULE);
 
     /** The most bytes of all files of one jar that are read, unpacked. */
     private static final long MOST = 1L << 30;
@@ -44,12 +44,11 @@ final class WantedEntries {
     /**
      * Finds them.
      *
-     * @param size the number of bytes of the jar
      * @throws UnfitFileException if there is more than is read
      */
-    static WantedEntries of(OpenJar jar, long size) throws IOException {
+    static WantedEntries of(OpenJar jar) throws IOException {
         WantedEntries wanted = new WantedEntries(jar);
-        wanted.find(size);
+        wanted.find();
         return wanted;
     }
 
@@ -63,7 +62,7 @@ final class WantedEntries {
         return services.stream().map(jar::file).toList();
     }
 
-    private void find(long size) throws IOException {
+    private void find() throws IOException {
         long packed = 0;
         List<Integer> special = new ArrayList<>();
         for (int at = 0; !directory.isEnd(at); at = directory.next(at)) {
@@ -75,7 +74,7 @@ final class WantedEntries {
             }
         }
         addSpecial(special);
-        if (packed > size) {
+        if (packed > jar.size()) {
             throw new UnfitFileException(jar.place(), "its entries overlap");
         }
         if (unpacked > MOST) {

@@ -20,7 +20,7 @@ public final class JarBytes implements Closeable {
     }
 
     /** The number of bytes when it was opened. */
-    long size() {
+    public long size() {
         return size;
     }
 

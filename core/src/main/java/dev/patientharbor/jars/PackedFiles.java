@@ -20,6 +20,8 @@ public final class PackedFiles {
     /** What each file begins with. */
     static final int HEADER = 0x04034b50;
 
+    private static final String OTHER_SIZE = "it does not have the size that its jar states";
+
     private static final int HEADER_SIZE = 30;
     private static final int NAME_LENGTH_AT = 26;
     private static final int EXTRA_LENGTH_AT = 28;
@@ -40,20 +42,19 @@ public final class PackedFiles {
      * Returns what stands in a file.
      *
      * @param at its entry in the directory
-     * @param place what an exception calls it
      * @throws UnfitFileException if it is larger than its kind may be
      * @throws IOException if it is damaged
      */
-    public byte[] bytes(int at, String place, SizeLimit limit) throws IOException {
+    public byte[] bytes(int at, SizeLimit limit) throws IOException {
         if (Math.max(directory.size(at), directory.packed(at)) > limit.bytes()) {
-            throw new UnfitFileException(place, limit.reason());
+            throw unfit(at, limit.reason());
         }
         int packed = (int) directory.packed(at);
         int size = (int) directory.size(at);
         long start = directory.position(at);
         byte[] header = jar.read(start, HEADER_SIZE);
         if (signature(header, 0) != HEADER) {
-            throw new UnfitFileException(place, "it is not where its jar says");
+            throw unfit(at, "it is not where its jar says");
         }
         int before = two(header, NAME_LENGTH_AT) + two(header, EXTRA_LENGTH_AT);
         long first = start + HEADER_SIZE + before;
@@ -61,15 +62,16 @@ public final class PackedFiles {
         int length = (int) Math.min(packed, Math.max(jar.size() - first, 0));
         byte[] unpacked =
                 directory.isPacked(at)
-                        ? unpacked(jar.read(first, length, ZEROS), size, place)
+                        ? unpacked(jar.read(first, length, ZEROS), at)
                         : jar.read(first, length);
         if (unpacked.length != size) {
-            throw new UnfitFileException(place, "it does not have the size that its jar states");
+            throw unfit(at, OTHER_SIZE);
         }
         return unpacked;
     }
 
-    private byte[] unpacked(byte[] packed, int size, String place) throws IOException {
+    private byte[] unpacked(byte[] packed, int at) throws IOException {
+        int size = (int) directory.size(at);
         Inflater free = idle.poll();
         Inflater inflater = free == null ? new Inflater(true) : free;
         try {
@@ -83,15 +85,18 @@ public final class PackedFiles {
             }
             // Only with room for more the inflater comes to its end.
             if (length < size || inflater.inflate(new byte[1]) > 0 || !inflater.finished()) {
-                throw new UnfitFileException(
-                        place, "it does not have the size that its jar states");
+                throw unfit(at, OTHER_SIZE);
             }
             return bytes;
         } catch (DataFormatException damaged) {
-            throw new UnfitFileException(place, "it cannot be unpacked");
+            throw unfit(at, "it cannot be unpacked");
         } finally {
             inflater.reset();
             idle.add(inflater);
         }
+    }
+
+    private UnfitFileException unfit(int at, String reason) {
+        return new UnfitFileException(directory.name(at), reason);
     }
 }

@@ -72,7 +72,7 @@ class ReadOnDemandTest {
         OpenJar open = OpenJar.of(jar, "real.jar", new ReadCount());
         Map<String, AtomicInteger> reads = new ConcurrentHashMap<>();
         List<CodeEntry> entries = new ArrayList<>();
-        for (int entry : WantedEntries.of(open, Files.size(jar)).classes()) {
+        for (int entry : WantedEntries.of(open).classes()) {
             AtomicInteger count = new AtomicInteger();
             String name = PackageStart.of(List.of()).className(open.path(entry));
             reads.put(name, count);
@@ -80,7 +80,7 @@ class ReadOnDemandTest {
         }
         ClassTable table =
                 new ClassTable(
-                        List.of(new NamedEntries(entries)),
+                        new NameTable(List.of(new NamedEntries(entries))),
                         List.of(),
                         REQUEST,
                         new JdkClasses(REQUEST.ofJdk()));

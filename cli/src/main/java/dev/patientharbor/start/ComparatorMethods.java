@@ -9,9 +9,9 @@ import java.util.function.ToIntFunction;
  * can be written to a stream, and for each of them the virtual machine writes a class at each
  * start.
  */
-public final class Orders {
+public final class ComparatorMethods {
 
-    private Orders() {}
+    private ComparatorMethods() {}
 
     /** As {@link Comparator#comparing(Function)}. */
     public static <T, U extends Comparable<? super U>> Comparator<T> comparing(
@@ -41,7 +41,7 @@ public final class Orders {
     /** As {@link Comparator#thenComparing(Function)}. */
     public static <T, U extends Comparable<? super U>> Comparator<T> thenComparing(
             Comparator<T> first, Function<? super T, ? extends U> key) {
-        return thenComparing(first, Orders.<T, U>comparing(key));
+        return thenComparing(first, ComparatorMethods.<T, U>comparing(key));
     }
 
     /** As {@link Comparator#thenComparing(Function, Comparator)}. */
