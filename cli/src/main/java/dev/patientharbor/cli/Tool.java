@@ -109,7 +109,7 @@ public final class Tool {
 
     private static int run(CommandLine tool, ParseResult parsed, Console console) {
         ParseResult last = last(parsed);
-        if (last.isUsageHelpRequested()) {
+        if (parsed.isUsageHelpRequested() || last.isUsageHelpRequested()) {
             usage(last.commandSpec().commandLine(), console);
             return ExitCode.CLEAN;
         }

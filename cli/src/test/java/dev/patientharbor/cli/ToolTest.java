@@ -58,6 +58,7 @@ class ToolTest {
                     demo                                         | 0 | The files are in
                     --help                                       | 0 | Exit codes: 0 clean
                     check --help                                 | 0 | --fail-on=SEVERITY
+                    --help check                                 | 0 | --fail-on=SEVERITY
                     --version                                    | 0 | patient-harbor
                     """)
     void what_was_asked_for_goes_to_standard_output(String line, int code, String text) {
