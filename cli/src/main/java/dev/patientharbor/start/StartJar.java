@@ -2,6 +2,8 @@ package dev.patientharbor.start;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.net.URL;
+import java.net.URLClassLoader;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -16,8 +18,8 @@ import org.objectweb.asm.Opcodes;
 
 /**
  * Copies a jar so that it starts sooner: each lambda becomes a class of its own, the methods of
- * records are written down, and the orders of the JDK are replaced by those of {@link
- * ComparatorMethods}, which the copy holds.
+ * records are written down, the orders of the JDK are replaced by those of {@link
+ * ComparatorMethods}, which the copy holds, and old classes are written as {@link OldClass} says.
  *
  * <p>The virtual machine writes such a class where a lambda is first met, or takes it from a
  * class-data archive, and both take it ten times as long as a class that is there. A check meets
@@ -41,6 +43,7 @@ public final class StartJar {
     private static void write(Path from, Path to) throws IOException {
         Map<String, byte[]> files = read(from);
         files.putIfAbsent(ClassRewrite.REPLACING + CLASS, comparatorMethods());
+        renewOldClasses(files, from);
         Map<String, List<String>> members = new HashMap<>();
         Map<String, byte[]> written = new TreeMap<>();
         files.forEach(
@@ -74,6 +77,18 @@ public final class StartJar {
         }
     }
 
+    private static void renewOldClasses(Map<String, byte[]> files, Path jar) throws IOException {
+        URL[] places = {jar.toUri().toURL()};
+        ClassLoader platform = ClassLoader.getPlatformClassLoader();
+        try (URLClassLoader loader = new URLClassLoader(places, platform)) {
+            files.replaceAll(
+                    (name, bytes) ->
+                            name.endsWith(CLASS) && OldClass.is(version(bytes))
+                                    ? OldClass.renewed(bytes, loader)
+                                    : bytes);
+        }
+    }
+
     private static byte[] comparatorMethods() throws IOException {
         try (var bytes = ComparatorMethods.class.getResourceAsStream("ComparatorMethods.class")) {
             return bytes.readAllBytes();
@@ -84,8 +99,11 @@ public final class StartJar {
      * Whether a class may have others in its nest, which see its private members: since Java 11.
      */
     private static boolean hasNests(byte[] bytes) {
-        int version = (bytes[6] & 0xFF) << 8 | bytes[7] & 0xFF;
-        return version >= Opcodes.V11;
+        return version(bytes) >= Opcodes.V11;
+    }
+
+    private static int version(byte[] bytes) {
+        return (bytes[6] & 0xFF) << 8 | bytes[7] & 0xFF;
     }
 
     private static Map<String, byte[]> read(Path path) throws IOException {

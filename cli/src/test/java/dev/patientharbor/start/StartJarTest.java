@@ -17,6 +17,7 @@ import java.util.TreeMap;
 import java.util.jar.JarEntry;
 import java.util.jar.JarFile;
 import java.util.jar.JarOutputStream;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -178,7 +179,7 @@ class StartJarTest {
     void every_kind_of_lambda_does_the_same_as_a_class(@TempDir Path folder) throws Exception {
         Path built = folder.resolve("built.jar");
         Path start = folder.resolve("start.jar");
-        pack(JavaCode.compile(SHAPES), built);
+        pack(filesBelow(JavaCode.compile(SHAPES)), built);
         StartJar.main(new String[] {built.toString(), start.toString()});
         assertEquals(run(built), run(start));
         Set<String> left = Set.copyOf(lambdas(start));
@@ -186,17 +187,71 @@ class StartJarTest {
         assertEquals(Set.of("quay/Shapes.class altMetafactory"), left, "a serializable one");
     }
 
+    private static final String READER =
+            """
+            package quay;
+            import java.util.Arrays;
+            import org.objectweb.asm.*;
+            public class Shapes {
+                public static void main(String[] args) throws Exception {
+                    for (String name : new String[] {"quay.Shapes", "java.util.HashMap"}) {
+                        ClassWriter writer = new ClassWriter(ClassWriter.COMPUTE_FRAMES);
+                        new ClassReader(name).accept(writer, 0);
+                        System.out.println(Arrays.hashCode(writer.toByteArray()));
+                    }
+                }
+            }
+            class Boat {}
+            class Barge extends Boat {}
+            class Lost {
+                Object pick(boolean one) {
+                    Boat boat = one ? new Barge() : new Boat();
+                    return boat.toString();
+                }
+            }
+            """;
+
+    @Test
+    void old_classes_do_the_same_when_they_are_verified_as_new_ones(@TempDir Path folder)
+            throws Exception {
+        Path library =
+                Path.of(
+                        ClassReader.class
+                                .getProtectionDomain()
+                                .getCodeSource()
+                                .getLocation()
+                                .toURI());
+        Map<String, byte[]> old = filesOfJar(library);
+        old.putAll(filesBelow(JavaCode.compile(READER, "-cp", library.toString())));
+        // What Lost does cannot be told: one of the classes that it names is not there.
+        old.remove("quay/Barge.class");
+        old.get("quay/Lost.class")[7] = Opcodes.V1_5;
+        Path built = folder.resolve("built.jar");
+        Path start = folder.resolve("start.jar");
+        pack(old, built);
+        StartJar.main(new String[] {built.toString(), start.toString()});
+        assertEquals(run(built), run(start));
+        assertTrue(oldClasses(old).size() > 30);
+        assertEquals(Set.of("quay/Lost.class"), oldClasses(filesOfJar(start)));
+    }
+
+    private static Set<String> oldClasses(Map<String, byte[]> files) {
+        return files.keySet().stream()
+                .filter(name -> name.endsWith(".class") && files.get(name)[7] <= Opcodes.V1_5)
+                .collect(Collectors.toSet());
+    }
+
     @Test
     void what_was_copied_holds_every_file_and_is_the_same_each_time(@TempDir Path folder)
             throws Exception {
         Path built = folder.resolve("built.jar");
-        pack(Path.of("target", "classes"), built);
+        pack(filesBelow(Path.of("target", "classes")), built);
         Path once = folder.resolve("once.jar");
         Path again = folder.resolve("again.jar");
         StartJar.main(new String[] {built.toString(), once.toString()});
         StartJar.main(new String[] {built.toString(), again.toString()});
         assertEquals(-1, Files.mismatch(once, again));
-        assertTrue(files(once).keySet().containsAll(files(built).keySet()));
+        assertTrue(filesOfJar(once).keySet().containsAll(filesOfJar(built).keySet()));
         assertEquals(List.of(), lambdas(once));
     }
 
@@ -211,20 +266,29 @@ class StartJarTest {
         return out.replaceAll("OpenJDK.*warning.*\n", "");
     }
 
-    private static void pack(Path classes, Path jar) throws IOException {
-        try (JarOutputStream out = new JarOutputStream(Files.newOutputStream(jar));
-                Stream<Path> all = Files.walk(classes)) {
-            for (Path file : all.filter(Files::isRegularFile).sorted().toList()) {
-                out.putNextEntry(new JarEntry(classes.relativize(file).toString()));
-                out.write(Files.readAllBytes(file));
+    private static void pack(Map<String, byte[]> files, Path jar) throws IOException {
+        try (JarOutputStream out = new JarOutputStream(Files.newOutputStream(jar))) {
+            for (Map.Entry<String, byte[]> file : files.entrySet()) {
+                out.putNextEntry(new JarEntry(file.getKey()));
+                out.write(file.getValue());
             }
         }
     }
 
-    private static Map<String, byte[]> files(Path path) throws IOException {
+    private static Map<String, byte[]> filesBelow(Path folder) throws IOException {
+        Map<String, byte[]> files = new TreeMap<>();
+        try (Stream<Path> all = Files.walk(folder)) {
+            for (Path file : all.filter(Files::isRegularFile).toList()) {
+                files.put(folder.relativize(file).toString(), Files.readAllBytes(file));
+            }
+        }
+        return files;
+    }
+
+    private static Map<String, byte[]> filesOfJar(Path path) throws IOException {
         Map<String, byte[]> files = new TreeMap<>();
         try (JarFile jar = new JarFile(path.toFile())) {
-            for (JarEntry entry : jar.stream().toList()) {
+            for (JarEntry entry : jar.stream().filter(each -> !each.isDirectory()).toList()) {
                 files.put(entry.getName(), jar.getInputStream(entry).readAllBytes());
             }
         }
@@ -234,7 +298,7 @@ class StartJarTest {
     /** The classes in which the virtual machine still has to write one. */
     private static List<String> lambdas(Path jar) throws IOException {
         List<String> found = new ArrayList<>();
-        files(jar)
+        filesOfJar(jar)
                 .forEach(
                         (name, bytes) -> {
                             if (name.endsWith(".class")) {
