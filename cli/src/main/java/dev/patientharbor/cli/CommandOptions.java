@@ -8,6 +8,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
+import java.util.TimeZone;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import picocli.CommandLine.Model.CommandSpec;
@@ -19,6 +20,8 @@ import picocli.CommandLine.ParseResult;
 final class CommandOptions {
 
     static final String PROFILE = "--profile";
+    private static final long MILLISECONDS_OF_DAY = 86_400_000;
+
     private static final String CODE = "--code";
     private static final String INSIDE_FOLDER = "--inside-folder";
     private static final String FORMAT = "--format";
@@ -335,10 +338,20 @@ final class CommandOptions {
     static LocalDate today(ParseResult parsed) {
         String day = parsed.matchedOptionValue(TODAY, "");
         try {
-            return day.isEmpty() ? LocalDate.now() : LocalDate.parse(day);
+            return day.isEmpty() ? today() : LocalDate.parse(day);
         } catch (DateTimeParseException fault) {
             throw new UnusableException("--today takes a day such as 2027-06-30, not " + day);
         }
+    }
+
+    /**
+     * The same as {@code LocalDate.now()}, which looks into every jar of the class path for rules
+     * of time zones; that takes a tenth of a short command.
+     */
+    private static LocalDate today() {
+        long now = System.currentTimeMillis();
+        long here = now + TimeZone.getDefault().getOffset(now);
+        return LocalDate.ofEpochDay(Math.floorDiv(here, MILLISECONDS_OF_DAY));
     }
 
     static String version() {
