@@ -4,7 +4,7 @@ import java.lang.reflect.Modifier;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
-import java.util.LinkedHashMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -37,8 +37,8 @@ final class ClassRewrite extends ClassVisitor {
                     .map(method -> method.getName() + Type.getMethodDescriptor(method))
                     .collect(Collectors.toSet());
 
-    private final Map<String, byte[]> added = new LinkedHashMap<>();
-    private final List<String> members = new ArrayList<>();
+    private final List<LambdaClass> lambdaClasses = new ArrayList<>();
+    private final Map<String, LambdaClass> lambdaClassOf = new HashMap<>();
     private final List<RecordMethod> recordMethods = new ArrayList<>();
     private String simpleName;
     private String name;
@@ -76,13 +76,9 @@ final class ClassRewrite extends ClassVisitor {
         return ((ClassWriter) cv).toByteArray();
     }
 
-    /** The classes, by the name of their entry in the jar. */
-    Map<String, byte[]> added() {
-        return added;
-    }
-
-    List<String> members() {
-        return members;
+    /** The classes of its lambdas. */
+    List<LambdaClass> lambdaClasses() {
+        return lambdaClasses;
     }
 
     String host() {
@@ -166,9 +162,13 @@ final class ClassRewrite extends ClassVisitor {
     }
 
     private void write(LambdaSite site, GeneratorAdapter code) {
-        String lambda = name + "$Lambda" + members.size();
-        members.add(lambda);
-        added.put(lambda + ".class", LambdaClass.of(site, lambda, host, version));
-        LambdaClass.make(site, lambda, code);
+        String shape = site.contract() + " " + site.method();
+        LambdaClass lambdas = lambdaClassOf.get(shape);
+        if (lambdas == null || lambdas.isFull()) {
+            lambdas = new LambdaClass(name + "$Lambda" + lambdaClasses.size(), host, version);
+            lambdaClasses.add(lambdas);
+            lambdaClassOf.put(shape, lambdas);
+        }
+        lambdas.add(site, code);
     }
 }

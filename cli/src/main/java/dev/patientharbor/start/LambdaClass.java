@@ -1,130 +1,233 @@
 package dev.patientharbor.start;
 
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.IntStream;
 import org.objectweb.asm.ClassWriter;
 import org.objectweb.asm.Handle;
+import org.objectweb.asm.Label;
 import org.objectweb.asm.Opcodes;
 import org.objectweb.asm.Type;
 import org.objectweb.asm.commons.GeneratorAdapter;
 import org.objectweb.asm.commons.Method;
+import org.objectweb.asm.commons.TableSwitchGenerator;
 
-/** Writes the class whose objects a lambda makes, as one would write it by hand. */
+/**
+ * The class whose objects several lambdas make that are of one interface and stand in one class.
+ * Each object knows which of them it is; what it holds lies in slots that all of them share.
+ *
+ * <p>One class for each lambda is more to load: a check would load twice as many.
+ */
 final class LambdaClass {
 
-    private static final String ONLY = "only";
+    /** The virtual machine does not compile a method that is too long. */
+    private static final int MOST_SITES = 100;
+
+    private static final String WHICH = "which";
     private static final Type OBJECT = Type.getType(Object.class);
 
-    private final LambdaSite site;
     private final Type itself;
-    private final ClassWriter writer = new ClassWriter(ClassWriter.COMPUTE_MAXS);
-
-    private LambdaClass(LambdaSite site, String name) {
-        this.site = site;
-        itself = Type.getObjectType(name);
-    }
+    private final String host;
+    private final int version;
+    private final List<LambdaSite> sites = new ArrayList<>();
+    private final ClassWriter writer = new ClassWriter(ClassWriter.COMPUTE_FRAMES);
 
     /**
-     * The bytes of the class.
+     * A class without lambdas.
      *
      * @param name of the class, with slashes
      * @param host the class to whose nest it belongs, so that it may call what is private there
      */
-    static byte[] of(LambdaSite site, String name, String host, int version) {
-        return new LambdaClass(site, name).written(host, version);
+    LambdaClass(String name, String host, int version) {
+        itself = Type.getObjectType(name);
+        this.host = host;
+        this.version = version;
     }
 
-    /** The instruction that hands out an object: what it holds is on the stack. */
-    static void make(LambdaSite site, String name, GeneratorAdapter code) {
-        Type itself = Type.getObjectType(name);
+    /** The name of the class, with slashes. */
+    String name() {
+        return itself.getInternalName();
+    }
+
+    boolean isFull() {
+        return sites.size() == MOST_SITES;
+    }
+
+    /**
+     * Adds a lambda, and writes the instruction that hands one out: what it holds is on the stack.
+     */
+    void add(LambdaSite site, GeneratorAdapter code) {
+        int number = sites.size();
+        sites.add(site);
         if (site.held().length == 0) {
-            code.getStatic(itself, ONLY, site.contract());
+            code.getStatic(itself, only(number), site.contract());
         } else {
-            code.invokeStatic(itself, factory(site));
+            code.invokeStatic(itself, factory(number, site));
         }
     }
 
-    private static Method factory(LambdaSite site) {
-        return new Method("holding", site.factory().getDescriptor());
-    }
-
-    private byte[] written(String host, int version) {
-        String[] interfaces = {site.contract().getInternalName()};
+    /** The bytes of the class; it has a lambda, and is not asked again. */
+    byte[] bytes() {
+        String[] interfaces = {sites.get(0).contract().getInternalName()};
         int access = Opcodes.ACC_FINAL | Opcodes.ACC_SUPER | Opcodes.ACC_SYNTHETIC;
-        writer.visit(
-                version,
-                access,
-                itself.getInternalName(),
-                null,
-                OBJECT.getInternalName(),
-                interfaces);
+        String above = OBJECT.getInternalName();
+        writer.visit(version, access, itself.getInternalName(), null, above, interfaces);
         writer.visitNestHost(host);
-        Type[] held = site.held();
-        for (int i = 0; i < held.length; i++) {
-            int kind = Opcodes.ACC_PRIVATE | Opcodes.ACC_FINAL;
-            writer.visitField(kind, field(i), held[i].getDescriptor(), null, null).visitEnd();
+        Map<String, Type> slots = slots();
+        slots.forEach((name, type) -> field(Opcodes.ACC_PRIVATE | Opcodes.ACC_FINAL, name, type));
+        writeConstructor(slots);
+        if (sites.stream().anyMatch(site -> site.held().length == 0)) {
+            writeOnlyObjects(slots);
         }
-        writeConstructor(held);
-        if (held.length == 0) {
-            writeOnly();
-        } else {
-            writeFactory(held);
+        for (int i = 0; i < sites.size(); i++) {
+            if (sites.get(i).held().length > 0) {
+                writeFactory(i, slots);
+            }
         }
-        writeMethod(held);
+        writeMethod(slots);
         writer.visitEnd();
         return writer.toByteArray();
     }
 
-    private void writeConstructor(Type[] held) {
-        GeneratorAdapter code = method(Opcodes.ACC_PRIVATE, constructor(held));
+    /** What an object keeps, by name: which lambda it is, and what that holds. */
+    private Map<String, Type> slots() {
+        Map<String, Type> slots = new LinkedHashMap<>();
+        if (sites.size() > 1) {
+            slots.put(WHICH, Type.INT_TYPE);
+        }
+        for (LambdaSite site : sites) {
+            String[] names = slotsOf(site);
+            for (int i = 0; i < names.length; i++) {
+                slots.merge(names[i], site.held()[i], (a, b) -> a.equals(b) ? a : OBJECT);
+            }
+        }
+        return slots;
+    }
+
+    /** The slots for what a lambda holds, in order: the first of a sort, the second of it, ... */
+    private static String[] slotsOf(LambdaSite site) {
+        int[] used = new int[Type.OBJECT + 1];
+        return Arrays.stream(site.held())
+                .mapToInt(held -> Math.min(held.getSort(), Type.ARRAY))
+                .mapToObj(sort -> "held" + sort + '_' + used[sort]++)
+                .toArray(String[]::new);
+    }
+
+    private static Method constructor(Map<String, Type> slots) {
+        return new Method("<init>", Type.VOID_TYPE, slots.values().toArray(new Type[0]));
+    }
+
+    private void writeConstructor(Map<String, Type> slots) {
+        GeneratorAdapter code = method(Opcodes.ACC_PRIVATE, constructor(slots));
         code.loadThis();
-        code.invokeConstructor(OBJECT, constructor());
-        for (int i = 0; i < held.length; i++) {
+        code.invokeConstructor(OBJECT, constructor(Map.of()));
+        int argument = 0;
+        for (Map.Entry<String, Type> slot : slots.entrySet()) {
             code.loadThis();
-            code.loadArg(i);
-            code.putField(itself, field(i), held[i]);
+            code.loadArg(argument++);
+            code.putField(itself, slot.getKey(), slot.getValue());
         }
         code.returnValue();
         code.endMethod();
     }
 
     /** A lambda that holds nothing is one object, as it is where the virtual machine writes it. */
-    private void writeOnly() {
-        int kind = Opcodes.ACC_STATIC | Opcodes.ACC_FINAL;
-        writer.visitField(kind, ONLY, site.contract().getDescriptor(), null, null).visitEnd();
+    private void writeOnlyObjects(Map<String, Type> slots) {
         GeneratorAdapter code = method(Opcodes.ACC_STATIC, new Method("<clinit>", "()V"));
-        code.newInstance(itself);
-        code.dup();
-        code.invokeConstructor(itself, constructor());
-        code.putStatic(itself, ONLY, site.contract());
+        for (int i = 0; i < sites.size(); i++) {
+            LambdaSite site = sites.get(i);
+            if (site.held().length == 0) {
+                field(Opcodes.ACC_STATIC | Opcodes.ACC_FINAL, only(i), site.contract());
+                writeObject(i, slots, code);
+                code.putStatic(itself, only(i), site.contract());
+            }
+        }
         code.returnValue();
         code.endMethod();
     }
 
-    private void writeFactory(Type[] held) {
-        GeneratorAdapter code = method(Opcodes.ACC_STATIC, factory(site));
-        code.newInstance(itself);
-        code.dup();
-        code.loadArgs();
-        code.invokeConstructor(itself, constructor(held));
+    private void writeFactory(int number, Map<String, Type> slots) {
+        GeneratorAdapter code = method(Opcodes.ACC_STATIC, factory(number, sites.get(number)));
+        writeObject(number, slots, code);
         code.returnValue();
         code.endMethod();
     }
 
-    private void writeMethod(Type[] held) {
-        GeneratorAdapter code = method(Opcodes.ACC_PUBLIC, site.method());
+    /** Makes the object of a lambda; the method being written takes what it holds. */
+    private void writeObject(int number, Map<String, Type> slots, GeneratorAdapter code) {
+        code.newInstance(itself);
+        code.dup();
+        List<String> own = Arrays.asList(slotsOf(sites.get(number)));
+        slots.forEach(
+                (name, type) -> {
+                    if (name.equals(WHICH)) {
+                        code.push(number);
+                    } else if (own.contains(name)) {
+                        code.loadArg(own.indexOf(name));
+                    } else {
+                        pushNothing(type, code);
+                    }
+                });
+        code.invokeConstructor(itself, constructor(slots));
+    }
+
+    private static void pushNothing(Type type, GeneratorAdapter code) {
+        switch (type.getSort()) {
+            case Type.ARRAY, Type.OBJECT -> code.visitInsn(Opcodes.ACONST_NULL);
+            case Type.LONG -> code.push(0L);
+            case Type.FLOAT -> code.push(0f);
+            case Type.DOUBLE -> code.push(0d);
+            default -> code.push(0);
+        }
+    }
+
+    private void writeMethod(Map<String, Type> slots) {
+        GeneratorAdapter code = method(Opcodes.ACC_PUBLIC, sites.get(0).method());
+        int last = sites.size() - 1;
+        if (last > 0) {
+            code.loadThis();
+            code.getField(itself, WHICH, Type.INT_TYPE);
+            int[] numbers = IntStream.range(0, last).toArray();
+            code.tableSwitch(
+                    numbers,
+                    new TableSwitchGenerator() {
+                        @Override
+                        public void generateCase(int number, Label end) {
+                            writeCall(sites.get(number), slots, code);
+                        }
+
+                        @Override
+                        public void generateDefault() {
+                            writeCall(sites.get(last), slots, code);
+                        }
+                    });
+        } else {
+            writeCall(sites.get(0), slots, code);
+        }
+        code.endMethod();
+    }
+
+    private void writeCall(LambdaSite site, Map<String, Type> slots, GeneratorAdapter code) {
         Handle called = site.called();
-        Type owner = Type.getObjectType(called.getOwner());
         if (called.getTag() == Opcodes.H_NEWINVOKESPECIAL) {
-            code.newInstance(owner);
+            code.newInstance(Type.getObjectType(called.getOwner()));
             code.dup();
+        }
+        Type[] held = site.held();
+        String[] names = slotsOf(site);
+        for (int i = 0; i < held.length; i++) {
+            code.loadThis();
+            code.getField(itself, names[i], slots.get(names[i]));
+            if (!slots.get(names[i]).equals(held[i])) {
+                code.checkCast(held[i]);
+            }
         }
         Type[] taken = site.taken();
         Type[] declared = site.method().getArgumentTypes();
         Type[] known = site.given().getArgumentTypes();
-        for (int i = 0; i < held.length; i++) {
-            code.loadThis();
-            code.getField(itself, field(i), held[i]);
-        }
         for (int i = 0; i < declared.length; i++) {
             code.loadArg(i);
             ValueConversion.of(declared[i], known[i], taken[held.length + i], code);
@@ -142,7 +245,6 @@ final class LambdaClass {
             ValueConversion.of(site.returned(), site.given().getReturnType(), wanted, code);
         }
         code.returnValue();
-        code.endMethod();
     }
 
     private static int instruction(Handle called) {
@@ -162,6 +264,10 @@ final class LambdaClass {
         }
     }
 
+    private void field(int access, String name, Type type) {
+        writer.visitField(access, name, type.getDescriptor(), null, null).visitEnd();
+    }
+
     private GeneratorAdapter method(int access, Method method) {
         GeneratorAdapter code =
                 new GeneratorAdapter(
@@ -174,11 +280,11 @@ final class LambdaClass {
         return code;
     }
 
-    private static Method constructor(Type... held) {
-        return new Method("<init>", Type.VOID_TYPE, Arrays.copyOf(held, held.length));
+    private static String only(int number) {
+        return "only" + number;
     }
 
-    private static String field(int number) {
-        return "held" + number;
+    private static Method factory(int number, LambdaSite site) {
+        return new Method("holding" + number, site.factory().getDescriptor());
     }
 }

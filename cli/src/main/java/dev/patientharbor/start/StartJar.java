@@ -17,13 +17,13 @@ import java.util.jar.JarOutputStream;
 import org.objectweb.asm.Opcodes;
 
 /**
- * Copies a jar so that it starts sooner: each lambda becomes a class of its own, the methods of
- * records are written down, the orders of the JDK are replaced by those of {@link
- * ComparatorMethods}, which the copy holds, and old classes are written as {@link OldClass} says.
+ * Copies a jar so that it starts sooner: lambdas become objects of classes, the methods of records
+ * are written down, the orders of the JDK are replaced by those of {@link ComparatorMethods}, which
+ * the copy holds, and old classes are written as {@link OldClass} says.
  *
- * <p>The virtual machine writes such a class where a lambda is first met, or takes it from a
- * class-data archive, and both take it ten times as long as a class that is there. A check meets
- * hundreds. For the methods of a record it takes longer yet. What the code does stays the same.
+ * <p>The virtual machine writes a class where a lambda is first met, or takes it from a class-data
+ * archive, and both take it ten times as long as a class that is there. A check meets hundreds. For
+ * the methods of a record it takes longer yet. What the code does stays the same.
  */
 public final class StartJar {
 
@@ -51,14 +51,11 @@ public final class StartJar {
                     if (name.endsWith(CLASS) && hasNests(bytes)) {
                         ClassRewrite rewrite = ClassRewrite.of(bytes);
                         written.put(name, rewrite.bytes());
-                        written.putAll(rewrite.added());
-                        rewrite.members()
-                                .forEach(
-                                        member ->
-                                                members.computeIfAbsent(
-                                                                rewrite.host(),
-                                                                h -> new ArrayList<>())
-                                                        .add(member));
+                        for (LambdaClass lambdas : rewrite.lambdaClasses()) {
+                            written.put(lambdas.name() + CLASS, lambdas.bytes());
+                            members.computeIfAbsent(rewrite.host(), host -> new ArrayList<>())
+                                    .add(lambdas.name());
+                        }
                     }
                 });
         members.forEach(
