@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * What one class file says.
@@ -98,6 +99,11 @@ public record ClassFacts(
     /** All bounds of each of its type parameters, in order. */
     public List<List<TypeRef>> allBounds() {
         return TypeSignatures.allBounds(signature);
+    }
+
+    /** The binary names of its superclass and its interfaces, in order. */
+    List<String> superNames() {
+        return Stream.concat(superName.stream(), interfaces.stream()).toList();
     }
 
     /** Its superclass and interfaces with their type arguments, in order. */

@@ -2,7 +2,6 @@ package dev.patientharbor.code;
 
 import dev.patientharbor.finding.Finding;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -22,7 +21,7 @@ final class ClassTable {
     private final NameTable byName;
     private List<String> names;
     private Map<String, List<String>> byPackage;
-    private Map<String, List<String>> subtypes;
+    private Subtypes subtypes;
     private boolean allRead;
 
     /**
@@ -114,22 +113,11 @@ final class ClassTable {
         entry.facts(request);
     }
 
-    /** Returns the names of the classes that name a class as their superclass or interface. */
-    synchronized Map<String, List<String>> subtypes() {
+    /** Returns which classes extend and implement others. */
+    synchronized Subtypes subtypes(int threads) {
         if (subtypes == null) {
-            subtypes = new HashMap<>();
-            entries().stream()
-                    .sorted(Comparator.comparing(CodeEntry::name))
-                    .forEach(entry -> entry.facts(request).ifPresent(this::addSubtype));
+            subtypes = Subtypes.of(entries(), threads);
         }
         return subtypes;
-    }
-
-    private void addSubtype(ClassFacts facts) {
-        List<String> supertypes = new ArrayList<>(facts.interfaces());
-        facts.superName().ifPresent(supertypes::add);
-        for (String supertype : supertypes) {
-            subtypes.computeIfAbsent(supertype, name -> new ArrayList<>(2)).add(facts.name());
-        }
     }
 }

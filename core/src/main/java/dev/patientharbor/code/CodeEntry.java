@@ -5,6 +5,7 @@ import dev.patientharbor.files.IoReason;
 import dev.patientharbor.files.SizeLimit;
 import dev.patientharbor.finding.Finding;
 import java.io.IOException;
+import java.util.List;
 import java.util.Optional;
 
 /**
@@ -16,6 +17,7 @@ final class CodeEntry {
     private final String name;
     private final ClassFile file;
     private volatile Object read;
+    private volatile Optional<List<String>> supertypes;
 
     /**
      * @param name the binary name of the class that belongs into the file
@@ -40,6 +42,22 @@ final class CodeEntry {
     /** Returns what is in the file; empty if it cannot be read, which is a finding then. */
     Optional<ClassFacts> facts(FactsRequest request) {
         return result(request) instanceof ClassFacts facts ? Optional.of(facts) : Optional.empty();
+    }
+
+    /**
+     * Returns the binary names of what the class extends and implements directly, of which facts
+     * need not be known; empty if they cannot be told, which is so if nothing else can either.
+     */
+    Optional<List<String>> supertypes() {
+        Optional<List<String>> known = supertypes;
+        if (known == null) {
+            known =
+                    read instanceof ClassFacts facts
+                            ? Optional.of(facts.superNames())
+                            : bytes().flatMap(each -> ClassFileReader.supertypes(each, name));
+            supertypes = known;
+        }
+        return known;
     }
 
     /** Returns the finding that the file could not be read; empty if it could, or was not yet. */

@@ -182,16 +182,23 @@ public final class CodeIndex {
 
     /**
      * Returns the classes of the code that extend or implement a type, directly or not, sorted by
-     * name, itself left out. Reads all classes.
+     * name, itself left out. Reads these, and of all others what they extend and implement; one of
+     * which that cannot be told counts as looked at.
      */
     public List<ClassFacts> subtypesOf(String binaryName) {
-        readClasses();
+        Subtypes subtypes = table.subtypes(Runtime.getRuntime().availableProcessors());
+        subtypes.unreadable().forEach(entry -> look(entry.name()));
         Map<String, ClassFacts> found = new TreeMap<>();
         List<String> open = new ArrayList<>(List.of(binaryName));
         for (int i = 0; i < open.size(); i++) {
-            for (String subtype : table.subtypes().getOrDefault(open.get(i), List.of())) {
-                if (found.put(subtype, find(subtype).orElseThrow()) == null) {
-                    open.add(subtype);
+            for (String subtype : subtypes.direct(open.get(i))) {
+                if (!found.containsKey(subtype)) {
+                    find(subtype)
+                            .ifPresent(
+                                    facts -> {
+                                        found.put(subtype, facts);
+                                        open.add(subtype);
+                                    });
                 }
             }
         }

@@ -9,6 +9,9 @@ import java.nio.file.Path;
 /** The bytes of a jar, by position; open until closed. May be used by several threads. */
 public final class JarBytes implements Closeable {
 
+    /** What is wrong with what is said to stand behind the end. */
+    static final String ENDS_BEFORE = "its jar ends before it";
+
     private final RandomAccessFile file;
     private final long size;
 
@@ -30,20 +33,20 @@ public final class JarBytes implements Closeable {
      * @throws EOFException if there are fewer
      */
     byte[] read(long position, int length) throws IOException {
-        return read(position, length, 0);
+        if (position < 0 || position > size - length) {
+            throw new EOFException(ENDS_BEFORE);
+        }
+        byte[] bytes = new byte[length];
+        read(position, bytes, 0, length);
+        return bytes;
     }
 
-    /** The same with some zeros behind it. */
-    byte[] read(long position, int length, int zeros) throws IOException {
-        if (position < 0 || position > size - length) {
-            throw new EOFException("its jar ends before it");
-        }
-        byte[] bytes = new byte[length + zeros];
+    /** Reads bytes that are there. */
+    void read(long position, byte[] into, int at, int length) throws IOException {
         synchronized (file) {
             file.seek(position);
-            file.readFully(bytes, 0, length);
+            file.readFully(into, at, length);
         }
-        return bytes;
     }
 
     @Override

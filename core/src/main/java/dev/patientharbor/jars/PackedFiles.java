@@ -5,11 +5,12 @@ import static dev.patientharbor.jars.LittleEndian.two;
 
 import dev.patientharbor.files.SizeLimit;
 import dev.patientharbor.files.UnfitFileException;
+import java.io.EOFException;
 import java.io.IOException;
+import java.util.Arrays;
 import java.util.Deque;
 import java.util.concurrent.ConcurrentLinkedDeque;
-import java.util.zip.DataFormatException;
-import java.util.zip.Inflater;
+import java.util.zip.ZipException;
 
 /**
  * The files in a jar, unpacked (ZIP, APPNOTE 4.3.7, 4.3.8 and 4.4.5). May be used by several
@@ -20,18 +21,18 @@ public final class PackedFiles {
     /** What each file begins with. */
     static final int HEADER = 0x04034b50;
 
-    private static final String OTHER_SIZE = "it does not have the size that its jar states";
-
     private static final int HEADER_SIZE = 30;
     private static final int NAME_LENGTH_AT = 26;
     private static final int EXTRA_LENGTH_AT = 28;
 
-    /** The inflater of the JDK asks for one more byte than is packed. */
-    private static final int ZEROS = 1;
+    /**
+     * How much there may be between the header and the file, its name aside, to be read at once.
+     */
+    private static final int USUAL_EXTRA = 64;
 
     private final JarBytes jar;
     private final JarDirectory directory;
-    private final Deque<Inflater> idle = new ConcurrentLinkedDeque<>();
+    private final Deque<Unpacker> idle = new ConcurrentLinkedDeque<>();
 
     public PackedFiles(JarBytes jar, JarDirectory directory) {
         this.jar = jar;
@@ -49,51 +50,48 @@ public final class PackedFiles {
         if (Math.max(directory.size(at), directory.packed(at)) > limit.bytes()) {
             throw unfit(at, limit.reason());
         }
-        int packed = (int) directory.packed(at);
-        int size = (int) directory.size(at);
-        long start = directory.position(at);
-        byte[] header = jar.read(start, HEADER_SIZE);
-        if (signature(header, 0) != HEADER) {
-            throw unfit(at, "it is not where its jar says");
+        Unpacker free = idle.poll();
+        Unpacker unpacker = free == null ? new Unpacker() : free;
+        try {
+            return bytes(at, unpacker);
+        } catch (ZipException damaged) {
+            throw unfit(at, damaged.getMessage());
+        } finally {
+            unpacker.tidy();
+            idle.add(unpacker);
         }
-        int before = two(header, NAME_LENGTH_AT) + two(header, EXTRA_LENGTH_AT);
-        long first = start + HEADER_SIZE + before;
-        // What is said to be longer than it is may be whole all the same.
-        int length = (int) Math.min(packed, Math.max(jar.size() - first, 0));
-        byte[] unpacked =
-                directory.isPacked(at)
-                        ? unpacked(jar.read(first, length, ZEROS), at)
-                        : jar.read(first, length);
-        if (unpacked.length != size) {
-            throw unfit(at, OTHER_SIZE);
-        }
-        return unpacked;
     }
 
-    private byte[] unpacked(byte[] packed, int at) throws IOException {
+    private byte[] bytes(int at, Unpacker unpacker) throws IOException {
+        long position = directory.position(at);
+        int packed = (int) directory.packed(at);
         int size = (int) directory.size(at);
-        Inflater free = idle.poll();
-        Inflater inflater = free == null ? new Inflater(true) : free;
-        try {
-            inflater.setInput(packed);
-            byte[] bytes = new byte[size];
-            int length = 0;
-            int more = 1;
-            while (length < size && more > 0) {
-                more = inflater.inflate(bytes, length, size - length);
-                length += more;
-            }
-            // Only with room for more the inflater comes to its end.
-            if (length < size || inflater.inflate(new byte[1]) > 0 || !inflater.finished()) {
-                throw unfit(at, OTHER_SIZE);
-            }
-            return bytes;
-        } catch (DataFormatException damaged) {
-            throw unfit(at, "it cannot be unpacked");
-        } finally {
-            inflater.reset();
-            idle.add(inflater);
+        int name = directory.nameEnd(at) - directory.nameStart(at);
+        // The header, the name and the file in one go, if nothing unusual stands between them.
+        int known = unpacker.read(jar, position, 0, HEADER_SIZE + name + USUAL_EXTRA + packed);
+        if (known < HEADER_SIZE) {
+            throw new EOFException(JarBytes.ENDS_BEFORE);
         }
+        byte[] header = unpacker.room();
+        if (signature(header, 0) != HEADER) {
+            throw new ZipException("it is not where its jar says");
+        }
+        int first = HEADER_SIZE + two(header, NAME_LENGTH_AT) + two(header, EXTRA_LENGTH_AT);
+        if (first + packed > known) {
+            known += unpacker.read(jar, position + known, known, first + packed - known);
+        }
+        // What is said to be longer than it is may be whole all the same.
+        int length = Math.min(packed, known - first);
+        if (length < 0) {
+            throw new EOFException(JarBytes.ENDS_BEFORE);
+        }
+        if (directory.isPacked(at)) {
+            return unpacker.unpacked(first, length, size);
+        }
+        if (length != size) {
+            throw new ZipException(Unpacker.OTHER_SIZE);
+        }
+        return Arrays.copyOfRange(unpacker.room(), first, first + length);
     }
 
     private UnfitFileException unfit(int at, String reason) {
