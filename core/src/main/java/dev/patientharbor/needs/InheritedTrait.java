@@ -10,10 +10,12 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Predicate;
 
 /**
- * Whether a class or one of its superclasses has a trait: each class is asked once, however many
- * extend it.
+ * Whether a class or one of its superclasses but {@code Object} has a trait: each class is asked
+ * once, however many extend it.
  */
 public final class InheritedTrait {
+
+    private static final String OBJECT = "java.lang.Object";
 
     private final CodeIndex code;
     private final Predicate<ClassFacts> trait;
@@ -36,7 +38,7 @@ public final class InheritedTrait {
                 break;
             }
             has = trait.test(at.get());
-            at = at.get().superName().flatMap(code::find);
+            at = at.get().superName().filter(name -> !name.equals(OBJECT)).flatMap(code::find);
         }
         for (String name : passed) {
             known.put(name, has);

@@ -31,6 +31,7 @@ import dev.patientharbor.types.Carrier;
 import dev.patientharbor.types.FitCheck;
 import dev.patientharbor.types.FitResult;
 import dev.patientharbor.types.GenericTypes;
+import dev.patientharbor.types.ValueTypes;
 import dev.patientharbor.wiring.FillInFinder;
 import dev.patientharbor.wiring.LifetimeResolver;
 import dev.patientharbor.wiring.Wiring;
@@ -349,9 +350,7 @@ public record ResolvedSet(
     public Optional<List<String>> mapKeys(int slot) {
         return Carrier.of(slots.slot(slot).contract())
                 .flatMap(Carrier::key)
-                .flatMap(type -> code().find(SlotTable.className(type)))
-                .filter(ClassFacts::isEnum)
-                .map(ClassFacts::enumConstants);
+                .flatMap(new ValueTypes(code())::constants);
     }
 
     /** A slot as people read it. */

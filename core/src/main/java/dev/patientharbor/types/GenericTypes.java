@@ -18,6 +18,8 @@ import java.util.Set;
 /** Answers questions about generic types from facts alone. */
 public final class GenericTypes {
 
+    private static final String OBJECT = "java.lang.Object";
+
     private final CodeIndex code;
 
     public GenericTypes(CodeIndex code) {
@@ -42,6 +44,9 @@ public final class GenericTypes {
             if (next.name().equals(supertype)) {
                 return new SeenAs(Optional.of(next), Set.of());
             }
+            if (next.name().equals(OBJECT)) {
+                continue;
+            }
             Optional<ClassFacts> facts = code.find(next.name());
             if (facts.isEmpty()) {
                 missing.add(next.name());
@@ -53,7 +58,7 @@ public final class GenericTypes {
                 }
             }
         }
-        boolean everythingIsAnObject = supertype.equals("java.lang.Object");
+        boolean everythingIsAnObject = supertype.equals(OBJECT);
         return new SeenAs(
                 everythingIsAnObject ? Optional.of(TypeRef.of(supertype)) : Optional.empty(),
                 missing);

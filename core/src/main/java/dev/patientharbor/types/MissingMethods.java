@@ -28,29 +28,32 @@ public final class MissingMethods {
      * is not known.
      */
     public List<String> of(ClassFacts implementation, String contract) {
-        Optional<Map<String, ClassFacts>> own = supertypes(implementation.name());
+        List<String> open =
+                abstractMethods(contract).stream()
+                        .filter(method -> !implementation.closedMethods().has(method))
+                        .sorted()
+                        .toList();
+        return open.isEmpty() ? open : notInherited(open, implementation.name());
+    }
+
+    private List<String> notInherited(List<String> open, String name) {
+        Optional<Map<String, ClassFacts>> own = supertypes(name);
         if (own.isEmpty()) {
             return List.of();
         }
-        List<String> missing = new ArrayList<>(0);
-        for (String open : abstractMethods(contract)) {
-            boolean there = false;
-            for (ClassFacts type : own.get().values()) {
-                there |= type.closedMethods().has(open);
-            }
-            if (!there) {
-                missing.add(open);
-            }
-        }
-        missing.sort(null);
-        return missing;
+        return open.stream()
+                .filter(
+                        method ->
+                                own.get().values().stream()
+                                        .noneMatch(type -> type.closedMethods().has(method)))
+                .toList();
     }
 
     /** The abstract methods of a contract and of what it extends, as far as these are known. */
     public Set<String> abstractMethods(String contract) {
         Set<String> methods = new LinkedHashSet<>();
         List<String> open = new ArrayList<>(List.of(contract));
-        Set<String> seen = new LinkedHashSet<>(open);
+        Set<String> seen = new LinkedHashSet<>(List.of(contract, "java.lang.Object"));
         for (int i = 0; i < open.size(); i++) {
             code.find(open.get(i))
                     .ifPresent(

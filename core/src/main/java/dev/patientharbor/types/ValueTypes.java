@@ -1,10 +1,13 @@
 package dev.patientharbor.types;
 
+import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.CodeIndex;
 import dev.patientharbor.terms.TypeRef;
 import dev.patientharbor.terms.TypeRef.ArrayType;
 import dev.patientharbor.terms.TypeRef.ClassType;
 import dev.patientharbor.terms.TypeRef.Primitive;
+import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 
 /** Tells the types whose values a person writes down from those whose objects are supplied. */
@@ -52,16 +55,22 @@ public final class ValueTypes {
         if (!(type instanceof ClassType named)) {
             return false;
         }
-        return SIMPLE.contains(named.name())
-                || isEnum(named)
-                || isRecordOfValues(named)
-                || COLLECTIONS.contains(named.name())
-                        && !named.arguments().isEmpty()
-                        && named.arguments().stream().allMatch(this::isValue);
+        if (COLLECTIONS.contains(named.name())) {
+            return !named.arguments().isEmpty()
+                    && named.arguments().stream().allMatch(this::isValue);
+        }
+        return SIMPLE.contains(named.name()) || isEnum(named) || isRecordOfValues(named);
+    }
+
+    /** Returns the names of the constants of an enum, in order; empty for any other type. */
+    public Optional<List<String>> constants(TypeRef type) {
+        return type instanceof ClassType named && !SIMPLE.contains(named.name())
+                ? code.find(named.name()).filter(ClassFacts::isEnum).map(ClassFacts::enumConstants)
+                : Optional.empty();
     }
 
     private boolean isEnum(ClassType type) {
-        return code.find(type.name()).filter(facts -> facts.isEnum()).isPresent();
+        return constants(type).isPresent();
     }
 
     private boolean isRecordOfValues(ClassType type) {

@@ -60,19 +60,25 @@ public final class ConversionCheck {
     }
 
     private void ofClass(GivenValue given, ClassType type, List<Problem> problems) {
-        Optional<ClassFacts> facts = code.find(type.name());
         if (ScalarText.isScalar(type.name())) {
             text(given, type.name(), type, problems);
-        } else if (facts.filter(ClassFacts::isEnum).isPresent()) {
-            constant(given, facts.get(), problems);
-        } else if (facts.filter(ClassFacts::isRecord).isPresent()) {
-            fields(given, facts.get(), problems);
         } else if (type.name().equals("java.util.Optional") && type.arguments().size() == 1) {
             check(given, type.arguments().get(0), problems);
         } else if (type.name().equals("java.util.Map") && type.arguments().size() == 2) {
             entries(given, type, problems);
         } else if (type.arguments().size() == 1 && Carrier.of(type).isPresent()) {
             items(given, type.arguments().get(0), type, problems);
+        } else {
+            ofOtherClass(given, type, problems);
+        }
+    }
+
+    private void ofOtherClass(GivenValue given, ClassType type, List<Problem> problems) {
+        Optional<ClassFacts> facts = code.find(type.name());
+        if (facts.filter(ClassFacts::isEnum).isPresent()) {
+            constant(given, facts.get(), problems);
+        } else if (facts.filter(ClassFacts::isRecord).isPresent()) {
+            fields(given, facts.get(), problems);
         } else {
             unfit(given, type.text() + ", which no value can be written for", problems);
         }

@@ -1,6 +1,5 @@
 package dev.patientharbor.wiring;
 
-import dev.patientharbor.code.CodeIndex;
 import dev.patientharbor.declared.ResolvedBinding;
 import dev.patientharbor.declared.ResolvedDecorator;
 import dev.patientharbor.inherited.ResolvedProfile;
@@ -11,6 +10,7 @@ import dev.patientharbor.terms.Key;
 import dev.patientharbor.terms.Slot;
 import dev.patientharbor.terms.TypeRef;
 import dev.patientharbor.types.Carrier;
+import dev.patientharbor.types.ValueTypes;
 import dev.patientharbor.wiring.SlotFinder.FoundBinding;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -34,13 +34,13 @@ final class MemberFinder {
     private final SlotTable slots;
     private final SlotFinder finder;
     private final FillInFinder fillIn;
-    private final CodeIndex code;
+    private final ValueTypes values;
 
-    MemberFinder(SlotTable slots, SlotFinder finder, FillInFinder fillIn, CodeIndex code) {
+    MemberFinder(SlotTable slots, SlotFinder finder, FillInFinder fillIn, ValueTypes values) {
         this.fillIn = fillIn;
         this.slots = slots;
         this.finder = finder;
-        this.code = code;
+        this.values = values;
     }
 
     /**
@@ -218,17 +218,13 @@ final class MemberFinder {
 
     /** Returns whether a key fits: a map by an enum has the keys that are constants of it. */
     private boolean fitsKey(CollectionRequest asked, int slot) {
-        if (asked.key().isEmpty()) {
-            return true;
-        }
-        String type = SlotTable.className(asked.key().get());
-        return code.find(type)
-                .filter(facts -> facts.isEnum())
+        return asked.key()
+                .flatMap(values::constants)
                 .map(
-                        facts ->
+                        constants ->
                                 slots.slot(slot)
                                         .key()
-                                        .filter(key -> facts.enumConstants().contains(key.text()))
+                                        .filter(key -> constants.contains(key.text()))
                                         .isPresent())
                 .orElse(true);
     }

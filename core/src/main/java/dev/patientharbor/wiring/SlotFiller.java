@@ -69,7 +69,7 @@ public final class SlotFiller {
         this.finder = finder;
         this.blueprints = blueprints;
         values = new ValueTypes(code);
-        members = new MemberFinder(slots, finder, fillIn, code);
+        members = new MemberFinder(slots, finder, fillIn, values);
     }
 
     /** Has a consumer stand for itself under its name. */
