@@ -20,17 +20,19 @@ final class JdkClasses {
     }
 
     Optional<ClassFacts> find(String binaryName) {
-        return known.computeIfAbsent(binaryName, this::read);
+        // Most names that are asked for are of no package of the JDK, and are not kept.
+        Module module = module(ClassFacts.packageOf(binaryName));
+        return module == null
+                ? Optional.empty()
+                : known.computeIfAbsent(binaryName, name -> read(module, name));
     }
 
-    private Optional<ClassFacts> read(String binaryName) {
-        String packageName = binaryName.substring(0, Math.max(0, binaryName.lastIndexOf('.')));
+    private Module module(String packageName) {
         Module base = Object.class.getModule();
-        Module module =
-                base.getPackages().contains(packageName) ? base : modules().get(packageName);
-        if (module == null) {
-            return Optional.empty();
-        }
+        return base.getPackages().contains(packageName) ? base : modules().get(packageName);
+    }
+
+    private Optional<ClassFacts> read(Module module, String binaryName) {
         try (InputStream bytes =
                 module.getResourceAsStream(binaryName.replace('.', '/') + ".class")) {
             return bytes == null
