@@ -162,7 +162,9 @@ final class ClassRewrite extends ClassVisitor {
     }
 
     private void write(LambdaSite site, GeneratorAdapter code) {
-        String shape = site.contract() + " " + site.method();
+        // One class can be of all interfaces of java.util: these have no default method in common.
+        String contract = site.contract().getInternalName();
+        String shape = contract.startsWith("java/util/") ? "java/util/" : contract;
         LambdaClass lambdas = lambdaClassOf.get(shape);
         if (lambdas == null || lambdas.isFull()) {
             lambdas = new LambdaClass(name + "$Lambda" + lambdaClasses.size(), host, version);

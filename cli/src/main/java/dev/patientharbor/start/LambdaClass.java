@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.objectweb.asm.ClassWriter;
 import org.objectweb.asm.Handle;
@@ -16,8 +17,8 @@ import org.objectweb.asm.commons.Method;
 import org.objectweb.asm.commons.TableSwitchGenerator;
 
 /**
- * The class whose objects several lambdas make that are of one interface and stand in one class.
- * Each object knows which of them it is; what it holds lies in slots that all of them share.
+ * The class whose objects several lambdas make that stand in one class. Each object knows which of
+ * them it is; what it holds lies in slots that all of them share.
  *
  * <p>One class for each lambda is more to load: a check would load twice as many.
  */
@@ -71,7 +72,11 @@ final class LambdaClass {
 
     /** The bytes of the class; it has a lambda, and is not asked again. */
     byte[] bytes() {
-        String[] interfaces = {sites.get(0).contract().getInternalName()};
+        String[] interfaces =
+                sites.stream()
+                        .map(site -> site.contract().getInternalName())
+                        .distinct()
+                        .toArray(String[]::new);
         int access = Opcodes.ACC_FINAL | Opcodes.ACC_SUPER | Opcodes.ACC_SYNTHETIC;
         String above = OBJECT.getInternalName();
         writer.visit(version, access, itself.getInternalName(), null, above, interfaces);
@@ -87,7 +92,14 @@ final class LambdaClass {
                 writeFactory(i, slots);
             }
         }
-        writeMethod(slots);
+        IntStream.range(0, sites.size())
+                .boxed()
+                .collect(
+                        Collectors.groupingBy(
+                                number -> sites.get(number).method(),
+                                LinkedHashMap::new,
+                                Collectors.toList()))
+                .forEach((method, numbers) -> writeMethod(method, numbers, slots));
         writer.visitEnd();
         return writer.toByteArray();
     }
@@ -184,15 +196,16 @@ final class LambdaClass {
         }
     }
 
-    private void writeMethod(Map<String, Type> slots) {
-        GeneratorAdapter code = method(Opcodes.ACC_PUBLIC, sites.get(0).method());
-        int last = sites.size() - 1;
-        if (last > 0) {
+    /** The method of an interface, for the lambdas of some numbers. */
+    private void writeMethod(Method method, List<Integer> numbers, Map<String, Type> slots) {
+        GeneratorAdapter code = method(Opcodes.ACC_PUBLIC, method);
+        LambdaSite last = sites.get(numbers.get(numbers.size() - 1));
+        if (numbers.size() > 1) {
             code.loadThis();
             code.getField(itself, WHICH, Type.INT_TYPE);
-            int[] numbers = IntStream.range(0, last).toArray();
+            int[] others = numbers.stream().limit(numbers.size() - 1).mapToInt(i -> i).toArray();
             code.tableSwitch(
-                    numbers,
+                    others,
                     new TableSwitchGenerator() {
                         @Override
                         public void generateCase(int number, Label end) {
@@ -201,11 +214,11 @@ final class LambdaClass {
 
                         @Override
                         public void generateDefault() {
-                            writeCall(sites.get(last), slots, code);
+                            writeCall(last, slots, code);
                         }
                     });
         } else {
-            writeCall(sites.get(0), slots, code);
+            writeCall(last, slots, code);
         }
         code.endMethod();
     }

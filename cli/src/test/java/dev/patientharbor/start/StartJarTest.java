@@ -2,14 +2,20 @@ package dev.patientharbor.start;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertNull;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
 import dev.patientharbor.testing.JavaCode;
 import java.io.IOException;
+import java.lang.reflect.Method;
+import java.lang.reflect.Modifier;
+import java.net.URI;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -26,6 +32,7 @@ import org.objectweb.asm.ClassVisitor;
 import org.objectweb.asm.Handle;
 import org.objectweb.asm.MethodVisitor;
 import org.objectweb.asm.Opcodes;
+import org.objectweb.asm.Type;
 
 /** What the launcher runs does the same as what was built. */
 class StartJarTest {
@@ -210,6 +217,37 @@ class StartJarTest {
                 }
             }
             """;
+
+    /** The interfaces of the JDK of which lambdas are, that one class may have together. */
+    @Test
+    void interfaces_of_java_util_have_no_default_method_in_common() throws Exception {
+        Map<String, Class<?>> defaults = new TreeMap<>();
+        Set<String> lambdas = new HashSet<>();
+        Path functions = Path.of(URI.create("jrt:/java.base/java/util"));
+        try (Stream<Path> files = Files.walk(functions)) {
+            for (Path file : files.filter(path -> path.toString().endsWith(".class")).toList()) {
+                String name = functions.getParent().getParent().relativize(file).toString();
+                Class<?> type =
+                        Class.forName(
+                                name.substring(0, name.length() - 6).replace('/', '.'),
+                                false,
+                                null);
+                if (!type.isAnnotationPresent(FunctionalInterface.class)) {
+                    continue;
+                }
+                for (Method method : type.getDeclaredMethods()) {
+                    String shape = method.getName() + Type.getMethodDescriptor(method);
+                    if (method.isDefault()) {
+                        assertNull(defaults.put(shape, type), type + " " + shape);
+                    } else if (Modifier.isAbstract(method.getModifiers())) {
+                        lambdas.add(shape);
+                    }
+                }
+            }
+        }
+        assertTrue(defaults.size() > 30 && lambdas.size() > 30, defaults + " " + lambdas);
+        assertTrue(Collections.disjoint(defaults.keySet(), lambdas));
+    }
 
     @Test
     void old_classes_do_the_same_when_they_are_verified_as_new_ones(@TempDir Path folder)
