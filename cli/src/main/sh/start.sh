@@ -27,7 +27,8 @@ start_tool() {
         set -- -XX:SharedArchiveFile="$archive" -XX:+IgnoreUnrecognizedVMOptions \
             -XX:+UnlockDiagnosticVMOptions -XX:ArchiveRelocationMode=0 -Dpatientharbor.archive="$archive" "$@"
     fi
-    # A small heap to begin with: what a check throws away does not pile up.
-    exec "$java" -Xshare:auto -Xlog:disable $compiled -XX:+UseSerialGC -Xms64m \
+    # A small heap to begin with, two thirds of it for what is new: what a check throws away does not pile
+    # up, and a short command ends before any of it is collected.
+    exec "$java" -Xshare:auto -Xlog:disable $compiled -XX:+UseSerialGC -Xms64m -XX:NewSize=44m \
         -Dpatientharbor.examples="$examples" "$@"
 }

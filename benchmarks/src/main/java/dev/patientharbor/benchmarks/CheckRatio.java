@@ -153,6 +153,7 @@ public final class CheckRatio {
                         "-Xlog:disable",
                         "-XX:+UseSerialGC",
                         "-Xms64m",
+                        "-XX:NewSize=44m",
                         "-XX:TieredStopAtLevel=1",
                         "-XX:CICompilerCount=1",
                         "-XX:+UnlockDiagnosticVMOptions",

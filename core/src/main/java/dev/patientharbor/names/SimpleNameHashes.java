@@ -3,10 +3,11 @@ package dev.patientharbor.names;
 import dev.patientharbor.code.CodeIndex;
 import dev.patientharbor.code.NameHash;
 import java.util.BitSet;
+import java.util.concurrent.atomic.AtomicInteger;
 
 /**
  * Tells without a table of all names that a simple name is that of one class alone: most are.
- * Nothing is kept of a name but a hash of 64 bits.
+ * Nothing is kept of a name but a hash of 64 bits. May be used by several threads.
  */
 final class SimpleNameHashes {
 
@@ -18,36 +19,76 @@ final class SimpleNameHashes {
         PERHAPS_SEVERAL
     }
 
-    private final long[] hashes;
-    private final BitSet several = new BitSet();
+    /** Looking through all hashes is quick; making a table of them takes as long as this often. */
+    private static final int FEW = 16;
+
+    private final long[] all;
+    private final AtomicInteger asked = new AtomicInteger();
+    private volatile Table table;
 
     SimpleNameHashes(CodeIndex code) {
-        // At most half full, so that looking up stays short.
-        hashes = new long[Integer.highestOneBit(Math.max(8, code.size())) << 2];
-        for (long hash : code.simpleNameHashes()) {
-            int place = place(hash);
-            if (hashes[place] == hash) {
-                several.set(place);
-            }
-            hashes[place] = hash;
-        }
+        all = code.simpleNameHashes();
     }
 
     Found find(String simple) {
-        int place = place(NameHash.of(simple));
-        if (hashes[place] == 0) {
-            return Found.NONE;
+        long hash = NameHash.of(simple);
+        Table made = table;
+        if (made == null && asked.incrementAndGet() <= FEW) {
+            return lookThrough(hash);
         }
-        return several.get(place) ? Found.PERHAPS_SEVERAL : Found.ONE;
+        if (made == null) {
+            made = new Table(all);
+            table = made;
+        }
+        return made.find(hash);
     }
 
-    /** Where a hash is, or would be. */
-    private int place(long hash) {
-        int mask = hashes.length - 1;
-        int place = (int) (hash ^ hash >>> 32) & mask;
-        while (hashes[place] != 0 && hashes[place] != hash) {
-            place = place + 1 & mask;
+    private Found lookThrough(long hash) {
+        int count = 0;
+        for (long each : all) {
+            if (each == hash) {
+                count++;
+            }
         }
-        return place;
+        return switch (count) {
+            case 0 -> Found.NONE;
+            case 1 -> Found.ONE;
+            default -> Found.PERHAPS_SEVERAL;
+        };
+    }
+
+    private static final class Table {
+        private final long[] hashes;
+        private final BitSet several = new BitSet();
+
+        Table(long[] all) {
+            // At most half full, so that looking up stays short.
+            hashes = new long[Integer.highestOneBit(Math.max(8, all.length)) << 2];
+            for (long hash : all) {
+                int place = place(hash);
+                if (hashes[place] == hash) {
+                    several.set(place);
+                }
+                hashes[place] = hash;
+            }
+        }
+
+        Found find(long hash) {
+            int place = place(hash);
+            if (hashes[place] == 0) {
+                return Found.NONE;
+            }
+            return several.get(place) ? Found.PERHAPS_SEVERAL : Found.ONE;
+        }
+
+        /** Where a hash is, or would be. */
+        private int place(long hash) {
+            int mask = hashes.length - 1;
+            int place = (int) (hash ^ hash >>> 32) & mask;
+            while (hashes[place] != 0 && hashes[place] != hash) {
+                place = place + 1 & mask;
+            }
+            return place;
+        }
     }
 }
