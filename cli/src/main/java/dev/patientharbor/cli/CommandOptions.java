@@ -335,6 +335,11 @@ final class CommandOptions {
                                         "--fail-on takes error, warning or note, not " + word));
     }
 
+    /** Whether a word can be the name of a profile file, rather than one of a class. */
+    static boolean isYaml(String word) {
+        return word.endsWith(".yaml") || word.endsWith(".yml");
+    }
+
     static LocalDate today(ParseResult parsed) {
         String day = parsed.matchedOptionValue(TODAY, "");
         try {

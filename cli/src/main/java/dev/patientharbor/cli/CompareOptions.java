@@ -110,8 +110,7 @@ final class CompareOptions {
 
     static Compared compared(ParseResult parsed) {
         List<String> names = new ArrayList<>(parsed.matchedPositionalValue(0, List.<String>of()));
-        Optional<String> file =
-                names.stream().filter(name -> name.matches(".*\\.ya?ml")).findFirst();
+        Optional<String> file = names.stream().filter(CommandOptions::isYaml).findFirst();
         file.ifPresent(names::remove);
         return new Compared(file.orElse(""), List.copyOf(names));
     }

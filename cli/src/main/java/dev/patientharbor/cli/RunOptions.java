@@ -61,8 +61,7 @@ final class RunOptions {
 
     static Program program(ParseResult parsed) {
         List<String> words = new ArrayList<>(parsed.matchedPositionalValue(0, List.<String>of()));
-        Optional<String> file =
-                words.stream().limit(1).filter(word -> word.matches(".*\\.ya?ml")).findFirst();
+        Optional<String> file = words.stream().limit(1).filter(CommandOptions::isYaml).findFirst();
         file.ifPresent(words::remove);
         if (words.isEmpty()) {
             throw new UnusableException(

@@ -11,7 +11,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Set;
 import java.util.function.UnaryOperator;
-import java.util.regex.Pattern;
 import java.util.stream.Stream;
 
 /**
@@ -21,7 +20,6 @@ import java.util.stream.Stream;
 public final class SubjectFinder {
 
     private static final int NEAR = 5;
-    private static final Pattern SIGN = Pattern.compile("[^\\p{L}\\p{N}_]");
 
     private final List<Roster> rosters;
     private final UnaryOperator<String> shortNames;
@@ -84,10 +82,18 @@ public final class SubjectFinder {
      */
     private static String partOf(String name) {
         String longest = "";
-        for (String part : SIGN.split(name)) {
-            longest = part.length() > longest.length() ? part : longest;
+        int start = 0;
+        for (int i = 0; i <= name.length(); i++) {
+            if (i == name.length() || !isOfWord(name.charAt(i))) {
+                longest = i - start > longest.length() ? name.substring(start, i) : longest;
+                start = i + 1;
+            }
         }
         return longest;
+    }
+
+    private static boolean isOfWord(char letter) {
+        return Character.isLetterOrDigit(letter) || letter == '_';
     }
 
     /** Returns the slots of a name, sorted; none if it is that of no slot. */
