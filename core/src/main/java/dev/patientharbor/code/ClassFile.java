@@ -1,6 +1,7 @@
 package dev.patientharbor.code;
 
 import dev.patientharbor.files.SizeLimit;
+import dev.patientharbor.jars.PackedFiles.LookAtBytes;
 import java.io.IOException;
 import java.util.Optional;
 
@@ -24,4 +25,14 @@ interface ClassFile {
      * @throws IOException if it cannot be read, or is larger than its kind may be
      */
     byte[] bytes(SizeLimit limit) throws IOException;
+
+    /**
+     * What somebody sees in it.
+     *
+     * @throws IOException if it cannot be read, or is larger than its kind may be
+     */
+    default <T> T look(SizeLimit limit, LookAtBytes<T> look) throws IOException {
+        byte[] bytes = bytes(limit);
+        return look.at(bytes, bytes.length);
+    }
 }

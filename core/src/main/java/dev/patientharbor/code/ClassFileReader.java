@@ -1,9 +1,5 @@
 package dev.patientharbor.code;
 
-import java.util.Arrays;
-import java.util.List;
-import java.util.Optional;
-import java.util.stream.Stream;
 import org.objectweb.asm.ClassReader;
 
 /** Reads one class file into facts. */
@@ -20,7 +16,17 @@ final class ClassFileReader {
      * @throws NotAClassFile if the bytes are none that can be read
      */
     static ClassFacts read(byte[] bytes, FactsRequest request) {
-        requireStart(bytes);
+        if (bytes.length < 10) {
+            throw new NotAClassFile(
+                    bytes.length == 0 ? "it is empty" : "it ends after " + bytes.length + " bytes");
+        }
+        if (((bytes[0] & 0xFF) << 24
+                        | (bytes[1] & 0xFF) << 16
+                        | (bytes[2] & 0xFF) << 8
+                        | bytes[3] & 0xFF)
+                != MAGIC) {
+            throw new NotAClassFile("it does not start as a class file does");
+        }
         FactsCollector collector = new FactsCollector(request);
         try {
             ClassReader reader = new ClassReader(bytes);
@@ -57,44 +63,6 @@ final class ClassFileReader {
         } catch (RuntimeException fault) {
             // The bytecode library reports damage by whatever exception its parsing runs into.
             throw new NotAClassFile(reason(fault), fault);
-        }
-    }
-
-    /**
-     * The binary names of what a class extends and implements directly: a small part of its facts,
-     * for which no member is read. Empty if they cannot be told; then its facts cannot either.
-     *
-     * @param binaryName of the class that belongs into the file
-     */
-    static Optional<List<String>> supertypes(byte[] bytes, String binaryName) {
-        try {
-            requireStart(bytes);
-            ClassReader reader = new ClassReader(bytes);
-            if (!FactsCollector.className(reader.getClassName()).equals(binaryName)) {
-                return Optional.empty();
-            }
-            return Optional.of(
-                    Stream.concat(
-                                    Stream.ofNullable(reader.getSuperName()),
-                                    Arrays.stream(reader.getInterfaces()))
-                            .map(FactsCollector::className)
-                            .toList());
-        } catch (RuntimeException damaged) {
-            return Optional.empty();
-        }
-    }
-
-    private static void requireStart(byte[] bytes) {
-        if (bytes.length < 10) {
-            throw new NotAClassFile(
-                    bytes.length == 0 ? "it is empty" : "it ends after " + bytes.length + " bytes");
-        }
-        if (((bytes[0] & 0xFF) << 24
-                        | (bytes[1] & 0xFF) << 16
-                        | (bytes[2] & 0xFF) << 8
-                        | bytes[3] & 0xFF)
-                != MAGIC) {
-            throw new NotAClassFile("it does not start as a class file does");
         }
     }
 

@@ -54,10 +54,20 @@ final class CodeEntry {
             known =
                     read instanceof ClassFacts facts
                             ? Optional.of(facts.superNames())
-                            : bytes().flatMap(each -> ClassFileReader.supertypes(each, name));
+                            : readSupertypes();
             supertypes = known;
         }
         return known;
+    }
+
+    private Optional<List<String>> readSupertypes() {
+        try {
+            return file.look(
+                    SizeLimit.CLASS_FILE,
+                    (bytes, length) -> SupertypeReader.read(bytes, length, name));
+        } catch (IOException damaged) {
+            return Optional.empty();
+        }
     }
 
     /** Returns the finding that the file could not be read; empty if it could, or was not yet. */

@@ -4,6 +4,7 @@ import dev.patientharbor.files.SizeLimit;
 import dev.patientharbor.jars.JarBytes;
 import dev.patientharbor.jars.JarDirectory;
 import dev.patientharbor.jars.PackedFiles;
+import dev.patientharbor.jars.PackedFiles.LookAtBytes;
 import java.io.Closeable;
 import java.io.IOException;
 import java.nio.file.Path;
@@ -97,6 +98,11 @@ final class OpenJar implements Closeable {
         @Override
         public byte[] bytes(SizeLimit limit) throws IOException {
             return jar.count.counted(jar.read(entry, limit));
+        }
+
+        @Override
+        public <T> T look(SizeLimit limit, LookAtBytes<T> look) throws IOException {
+            return jar.count.counted(jar.files.look(entry, limit, look));
         }
     }
 }

@@ -7,10 +7,10 @@ final class ReadCount {
 
     private final LongAdder count = new LongAdder();
 
-    /** Counts one more, and returns what was in it. */
-    byte[] counted(byte[] bytes) {
+    /** Counts one more, and returns what was read of it. */
+    <T> T counted(T read) {
         count.increment();
-        return bytes;
+        return read;
     }
 
     long soFar() {

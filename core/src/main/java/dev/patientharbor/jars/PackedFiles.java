@@ -47,13 +47,25 @@ public final class PackedFiles {
      * @throws IOException if it is damaged
      */
     public byte[] bytes(int at, SizeLimit limit) throws IOException {
+        return look(at, limit, Arrays::copyOf);
+    }
+
+    /**
+     * Returns what somebody sees in a file. That is cheaper than to hand out its bytes.
+     *
+     * @param at its entry in the directory
+     * @throws UnfitFileException if it is larger than its kind may be
+     * @throws IOException if it is damaged
+     */
+    public <T> T look(int at, SizeLimit limit, LookAtBytes<T> look) throws IOException {
         if (Math.max(directory.size(at), directory.packed(at)) > limit.bytes()) {
             throw unfit(at, limit.reason());
         }
         Unpacker free = idle.poll();
         Unpacker unpacker = free == null ? new Unpacker() : free;
         try {
-            return bytes(at, unpacker);
+            int size = (int) directory.size(at);
+            return look.at(unpacked(at, unpacker, size), size);
         } catch (ZipException damaged) {
             throw unfit(at, damaged.getMessage());
         } finally {
@@ -62,17 +74,28 @@ public final class PackedFiles {
         }
     }
 
-    private byte[] bytes(int at, Unpacker unpacker) throws IOException {
+    /** Looks at the bytes of a file, and keeps none. */
+    public interface LookAtBytes<T> {
+        /**
+         * Returns what it sees.
+         *
+         * @param bytes begins with those of the file
+         * @param length how many these are
+         */
+        T at(byte[] bytes, int length);
+    }
+
+    /** Returns the room of the unpacker, with the file in it. */
+    private byte[] unpacked(int at, Unpacker unpacker, int size) throws IOException {
         long position = directory.position(at);
         int packed = (int) directory.packed(at);
-        int size = (int) directory.size(at);
         int name = directory.nameEnd(at) - directory.nameStart(at);
         // The header, the name and the file in one go, if nothing unusual stands between them.
         int known = unpacker.read(jar, position, 0, HEADER_SIZE + name + USUAL_EXTRA + packed);
         if (known < HEADER_SIZE) {
             throw new EOFException(JarBytes.ENDS_BEFORE);
         }
-        byte[] header = unpacker.room();
+        byte[] header = unpacker.packed();
         if (signature(header, 0) != HEADER) {
             throw new ZipException("it is not where its jar says");
         }
@@ -85,13 +108,9 @@ public final class PackedFiles {
         if (length < 0) {
             throw new EOFException(JarBytes.ENDS_BEFORE);
         }
-        if (directory.isPacked(at)) {
-            return unpacker.unpacked(first, length, size);
-        }
-        if (length != size) {
-            throw new ZipException(Unpacker.OTHER_SIZE);
-        }
-        return Arrays.copyOfRange(unpacker.room(), first, first + length);
+        return directory.isPacked(at)
+                ? unpacker.unpacked(first, length, size)
+                : unpacker.copied(first, length, size);
     }
 
     private UnfitFileException unfit(int at, String reason) {

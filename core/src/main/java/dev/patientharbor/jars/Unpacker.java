@@ -7,7 +7,7 @@ import java.util.zip.Inflater;
 import java.util.zip.ZipException;
 
 /**
- * Unpacks files of a jar, one after the other, in a room that it keeps; for one thread at a time.
+ * Unpacks files of a jar, one after the other, in rooms that it keeps; for one thread at a time.
  */
 final class Unpacker {
 
@@ -20,51 +20,74 @@ final class Unpacker {
     private static final int MORE = 1;
 
     private final Inflater inflater = new Inflater(true);
-    private byte[] room = new byte[USUAL_ROOM];
+    private byte[] packed = new byte[USUAL_ROOM];
+    private byte[] unpacked = new byte[0];
 
-    /** Reads into the room, and returns how many bytes there were: fewer at the end of the jar. */
+    /** Reads what is packed, and returns how many bytes there were: fewer at the end of the jar. */
     int read(JarBytes jar, long position, int to, int length) throws IOException {
         int there = (int) Math.min(length, Math.max(jar.size() - position, 0));
-        if (room.length < to + there + MORE) {
-            room = Arrays.copyOf(room, to + there + MORE);
+        if (packed.length < to + there + MORE) {
+            packed = Arrays.copyOf(packed, to + there + MORE);
         }
-        jar.read(position, room, to, there);
+        jar.read(position, packed, to, there);
         return there;
     }
 
-    /** Returns the room, to look into it until more is read. */
-    byte[] room() {
-        return room;
+    /** Returns what was read, to look into it until more is read. */
+    byte[] packed() {
+        return packed;
     }
 
-    /** Returns what stands in the room, unpacked; the byte behind it is lost. */
-    byte[] unpacked(int from, int packed, int size) throws ZipException {
-        room[from + packed] = 0;
+    /**
+     * Returns an array that begins with the unpacked bytes of a file, valid until the next one. The
+     * byte behind what was packed is lost.
+     */
+    byte[] unpacked(int from, int length, int size) throws ZipException {
+        byte[] bytes = roomFor(size);
+        packed[from + length] = 0;
+        inflater.reset();
+        inflater.setInput(packed, from, length + MORE);
+        // Only with room for more the inflater comes to its end.
+        if (inflate(bytes, size) < size || inflate(new byte[1], 1) > 0 || !inflater.finished()) {
+            throw new ZipException(OTHER_SIZE);
+        }
+        return bytes;
+    }
+
+    /** Returns the same for a file that is stored as it is. */
+    byte[] copied(int from, int length, int size) throws ZipException {
+        if (length != size) {
+            throw new ZipException(OTHER_SIZE);
+        }
+        byte[] bytes = roomFor(size);
+        System.arraycopy(packed, from, bytes, 0, size);
+        return bytes;
+    }
+
+    private byte[] roomFor(int size) {
+        if (unpacked.length < size) {
+            unpacked = new byte[Math.max(size, USUAL_ROOM)];
+        }
+        return unpacked;
+    }
+
+    private int inflate(byte[] into, int length) throws ZipException {
         try {
-            inflater.setInput(room, from, packed + MORE);
-            byte[] bytes = new byte[size];
-            int length = 0;
+            int done = 0;
             int more = 1;
-            while (length < size && more > 0) {
-                more = inflater.inflate(bytes, length, size - length);
-                length += more;
+            while (done < length && more > 0) {
+                more = inflater.inflate(into, done, length - done);
+                done += more;
             }
-            // Only with room for more the inflater comes to its end.
-            if (length < size || inflater.inflate(new byte[1]) > 0 || !inflater.finished()) {
-                throw new ZipException(OTHER_SIZE);
-            }
-            return bytes;
+            return done;
         } catch (DataFormatException damaged) {
             throw new ZipException("it cannot be unpacked");
-        } finally {
-            inflater.reset();
         }
     }
 
     /** Gives back what an unusually large file took. */
     void tidy() {
-        if (room.length > USUAL_ROOM) {
-            room = new byte[USUAL_ROOM];
-        }
+        packed = packed.length > USUAL_ROOM ? new byte[USUAL_ROOM] : packed;
+        unpacked = unpacked.length > USUAL_ROOM ? new byte[0] : unpacked;
     }
 }
