@@ -93,7 +93,7 @@ final class SourceOpener {
         try {
             return JarSource.open(path, place, count);
         } catch (ZipException fault) {
-            throw new IOException("it is no jar that can be read");
+            throw new IOException("it is no jar that can be read, for " + fault.getMessage());
         }
     }
 

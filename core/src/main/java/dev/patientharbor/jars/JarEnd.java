@@ -56,13 +56,13 @@ record JarEnd(long position, long length, long entries, long before) {
                 int end = at + END_SIZE + two(tail, at + COMMENT_AT);
                 if (end == length || told.leadsToEntries(jar)) {
                     if (end > length) {
-                        throw new ZipException("its comment is longer than itself");
+                        throw new ZipException("its comment is longer than the file");
                     }
                     return told.longer(jar, start + at);
                 }
             }
         }
-        throw new ZipException("it has no end");
+        throw new ZipException("it has no directory at its end");
     }
 
     private static JarEnd told(byte[] tail, int at, long end) {
@@ -117,7 +117,7 @@ record JarEnd(long position, long length, long entries, long before) {
      */
     void requireRoom() throws ZipException {
         if (length < 0 || position < 0) {
-            throw new ZipException("its directory has no such size");
+            throw new ZipException("the size or position of its directory is too large");
         }
         if (before < 0 || before > position) {
             throw new ZipException("its directory is not where it should be");

@@ -11,6 +11,7 @@ import dev.patientharbor.terms.WrittenName;
 import dev.patientharbor.testing.JavaCode;
 import java.io.IOException;
 import java.io.OutputStream;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -183,6 +184,32 @@ class CodeReaderTest {
         code.findings().forEach(finding -> assertEquals("unreadable-class", finding.kind().id()));
     }
 
+    @ParameterizedTest
+    @CsvSource({
+        // where in the entry of the directory, what stands there, what people are told
+        "8,  1,   an entry is encrypted",
+        "10, 99,  an entry is packed in a way that Java does not know",
+        "28, 255, an entry is longer than the directory",
+        "0,  0,   an entry does not begin where it should"
+    })
+    void people_are_told_why_a_jar_cannot_be_read(
+            int at, int value, String reason, @TempDir Path temp) throws IOException {
+        Path jar = temp.resolve("tide.jar");
+        try (JarOutputStream out = new JarOutputStream(Files.newOutputStream(jar))) {
+            out.putNextEntry(new JarEntry("p/Tide.class"));
+        }
+        byte[] bytes = Files.readAllBytes(jar);
+        int directory = new String(bytes, StandardCharsets.ISO_8859_1).indexOf("PK\1\2");
+        bytes[directory + at] = (byte) value;
+        Files.write(jar, bytes);
+        assertEquals(
+                List.of(
+                        "The code at tide.jar is not read: it is no jar that can be read, for "
+                                + reason
+                                + "."),
+                read(1, jar).findings().stream().map(Finding::message).toList());
+    }
+
     @Test
     void a_place_that_is_missing_or_no_jar_is_a_finding(@TempDir Path temp) throws IOException {
         Path text = Files.writeString(temp.resolve("text.jar"), "this is no jar");
@@ -194,7 +221,8 @@ class CodeReaderTest {
                 List.of(
                         "No compiled code at *.zip.",
                         "No compiled code at nowhere.",
-                        "The code at text.jar is not read: it is no jar that can be read."),
+                        "The code at text.jar is not read: it is no jar that can be read, for it"
+                                + " has no directory at its end."),
                 messages);
     }
 
