@@ -180,20 +180,20 @@ final class LambdaClass {
                     } else if (own.contains(name)) {
                         code.loadArg(own.indexOf(name));
                     } else {
-                        pushNothing(type, code);
+                        code.visitInsn(nothing(type));
                     }
                 });
         code.invokeConstructor(itself, constructor(slots));
     }
 
-    private static void pushNothing(Type type, GeneratorAdapter code) {
-        switch (type.getSort()) {
-            case Type.ARRAY, Type.OBJECT -> code.visitInsn(Opcodes.ACONST_NULL);
-            case Type.LONG -> code.push(0L);
-            case Type.FLOAT -> code.push(0f);
-            case Type.DOUBLE -> code.push(0d);
-            default -> code.push(0);
-        }
+    private static int nothing(Type type) {
+        return switch (type.getSort()) {
+            case Type.ARRAY, Type.OBJECT -> Opcodes.ACONST_NULL;
+            case Type.LONG -> Opcodes.LCONST_0;
+            case Type.FLOAT -> Opcodes.FCONST_0;
+            case Type.DOUBLE -> Opcodes.DCONST_0;
+            default -> Opcodes.ICONST_0;
+        };
     }
 
     /** The method of an interface, for the lambdas of some numbers. */

@@ -50,11 +50,7 @@ final class SimpleNameHashes {
                 count++;
             }
         }
-        return switch (count) {
-            case 0 -> Found.NONE;
-            case 1 -> Found.ONE;
-            default -> Found.PERHAPS_SEVERAL;
-        };
+        return count == 0 ? Found.NONE : count == 1 ? Found.ONE : Found.PERHAPS_SEVERAL;
     }
 
     private static final class Table {
