@@ -8,7 +8,6 @@ import java.util.Map;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.objectweb.asm.ClassWriter;
-import org.objectweb.asm.Handle;
 import org.objectweb.asm.Label;
 import org.objectweb.asm.Opcodes;
 import org.objectweb.asm.Type;
@@ -224,57 +223,19 @@ final class LambdaClass {
     }
 
     private void writeCall(LambdaSite site, Map<String, Type> slots, GeneratorAdapter code) {
-        Handle called = site.called();
-        if (called.getTag() == Opcodes.H_NEWINVOKESPECIAL) {
-            code.newInstance(Type.getObjectType(called.getOwner()));
-            code.dup();
-        }
-        Type[] held = site.held();
         String[] names = slotsOf(site);
-        for (int i = 0; i < held.length; i++) {
-            code.loadThis();
-            code.getField(itself, names[i], slots.get(names[i]));
-            if (!slots.get(names[i]).equals(held[i])) {
-                code.checkCast(held[i]);
-            }
-        }
-        Type[] taken = site.taken();
-        Type[] declared = site.method().getArgumentTypes();
-        Type[] known = site.given().getArgumentTypes();
-        for (int i = 0; i < declared.length; i++) {
-            code.loadArg(i);
-            ValueConversion.of(declared[i], known[i], taken[held.length + i], code);
-        }
-        code.visitMethodInsn(
-                instruction(called),
-                called.getOwner(),
-                called.getName(),
-                called.getDesc(),
-                called.isInterface());
-        Type wanted = site.method().getReturnType();
-        if (wanted.equals(Type.VOID_TYPE)) {
-            drop(site.returned(), code);
-        } else {
-            ValueConversion.of(site.returned(), site.given().getReturnType(), wanted, code);
-        }
+        LambdaCall.write(
+                site,
+                held -> {
+                    Type slot = slots.get(names[held]);
+                    code.loadThis();
+                    code.getField(itself, names[held], slot);
+                    if (!slot.equals(site.held()[held])) {
+                        code.checkCast(site.held()[held]);
+                    }
+                },
+                code);
         code.returnValue();
-    }
-
-    private static int instruction(Handle called) {
-        return switch (called.getTag()) {
-            case Opcodes.H_INVOKESTATIC -> Opcodes.INVOKESTATIC;
-            case Opcodes.H_NEWINVOKESPECIAL -> Opcodes.INVOKESPECIAL;
-            case Opcodes.H_INVOKEINTERFACE -> Opcodes.INVOKEINTERFACE;
-            default -> called.isInterface() ? Opcodes.INVOKEINTERFACE : Opcodes.INVOKEVIRTUAL;
-        };
-    }
-
-    private static void drop(Type value, GeneratorAdapter code) {
-        if (value.getSize() == 2) {
-            code.pop2();
-        } else if (value.getSize() == 1) {
-            code.pop();
-        }
     }
 
     private void field(int access, String name, Type type) {

@@ -296,6 +296,7 @@ class ClosedFamiliesTest {
                         "JdkCalls",
                         "JdkCollections",
                         "JumpCondition",
+                        "LambdaCall",
                         "LambdaClass",
                         "MethodName",
                         "MethodRun",
