@@ -33,16 +33,18 @@ final class BindingUses {
     boolean has(ResolvedBinding binding) {
         int seat = binding.slot().orElseThrow();
         boolean holds = wiring.profile().binding(seat).filter(held -> held == binding).isPresent();
-        boolean leavesOut =
-                binding.target().isPresent()
-                        || binding.declared().supply().effect() == SupplyEffect.LEAVES_EMPTY
-                        || set.lifetimes()
-                                .oneOfClass(SlotOutcome.ofBinding(binding, List.of()))
-                                .isPresent();
         return holds
                 && (wiring.isReached(seat)
                         || atLevels.contains(binding)
-                        || leavesOut && isConsidered(seat));
+                        || leavesOut(binding) && isConsidered(seat));
+    }
+
+    private boolean leavesOut(ResolvedBinding binding) {
+        return binding.target().isPresent()
+                || binding.declared().supply().effect() == SupplyEffect.LEAVES_EMPTY
+                || set.lifetimes()
+                        .oneOfClass(SlotOutcome.ofBinding(binding, List.of()))
+                        .isPresent();
     }
 
     /**

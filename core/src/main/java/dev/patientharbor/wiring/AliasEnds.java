@@ -57,6 +57,9 @@ final class AliasEnds {
     }
 
     private Optional<Integer> end(int seat, Predicate<Kind> passes, Map<Integer, Integer> known) {
+        if (wiring.outcome(seat).next().isEmpty()) {
+            return Optional.of(seat);
+        }
         List<Integer> line = new ArrayList<>(0);
         int at = seat;
         int end = NONE;

@@ -47,6 +47,9 @@ public final class Wiring {
     /** Those that were asked for last: whoever asks goes on with its next need. */
     private volatile Steps lastSteps = new Steps(NONE, Map.of());
 
+    /** The places that were asked for last. */
+    private volatile Unlike lastUnlike;
+
     /**
      * One need on the way from an entry consumer: the seat of the object that asks, the class that
      * asks, and the need.
@@ -55,6 +58,9 @@ public final class Wiring {
 
     /** The first step to each seat for which the object in a seat asks. */
     private record Steps(int object, Map<Integer, Step> bySeat) {}
+
+    /** The places of what another profile does not have in the same way. */
+    private record Unlike(Optional<Wiring> other, int[] places) {}
 
     /** Receives needs, each with the seat to which it leads. */
     public interface NeedVisitor {
@@ -125,16 +131,25 @@ public final class Wiring {
 
     /**
      * The places in line of what another profile does not have in the same way: all of them for
-     * none.
+     * none. Nobody may change them: rules ask for the same ones.
      */
     public int[] seatsUnlike(Optional<Wiring> other) {
+        Unlike known = lastUnlike;
+        if (known == null || !known.other().equals(other)) {
+            known = new Unlike(other, placesUnlike(other.orElse(null)));
+            lastUnlike = known;
+        }
+        return known.places();
+    }
+
+    private int[] placesUnlike(Wiring other) {
         int[] places = new int[count];
         int found = 0;
         for (int i = 0; i < count; i++) {
             int seat = reached[i];
-            if (other.isEmpty()
-                    || seat >= other.get().outcomes.length
-                    || other.get().outcomes[seat] != outcomes[seat]) {
+            if (other == null
+                    || seat >= other.outcomes.length
+                    || other.outcomes[seat] != outcomes[seat]) {
                 places[found++] = i;
             }
         }
