@@ -33,6 +33,9 @@ final class OutlivesRule implements CheckRule {
     public void check(RuleContext context) {
         ResolvedSet set = context.set();
         FindingReporter reporter = context.reporter();
+        if (nobodyHoldsAny(set)) {
+            return;
+        }
         for (Wiring wiring : set.checked()) {
             if (!holdsAny(set, wiring)) {
                 continue;
@@ -71,15 +74,30 @@ final class OutlivesRule implements CheckRule {
         }
     }
 
+    /** Whether nothing is there that is not shared, in any profile: what is alike is asked once. */
+    private static boolean nobodyHoldsAny(ResolvedSet set) {
+        boolean[] holds = {false};
+        for (Wiring wiring : set.checked()) {
+            holds[0] |= !set.lifetimes().usual(wiring.profile()).lifetime().isOfRig();
+        }
+        if (!holds[0]) {
+            set.eachDistinctSeat((wiring, seat) -> holds[0] |= isHeld(set, wiring, seat));
+        }
+        return !holds[0];
+    }
+
     /** Whether anything is there that is not shared. */
     private static boolean holdsAny(ResolvedSet set, Wiring wiring) {
         for (int i = 0; i < wiring.reachedSize(); i++) {
-            int seat = wiring.reached(i);
-            if (wiring.outcome(seat).isMet() && !lifetime(set, wiring, seat).isOfRig()) {
+            if (isHeld(set, wiring, wiring.reached(i))) {
                 return true;
             }
         }
         return false;
+    }
+
+    private static boolean isHeld(ResolvedSet set, Wiring wiring, int seat) {
+        return wiring.outcome(seat).isMet() && !lifetime(set, wiring, seat).isOfRig();
     }
 
     private static void hold(

@@ -34,6 +34,12 @@ final class UnansweredCallRule implements CheckRule {
 
     @Override
     public void check(RuleContext context) {
+        boolean[] callsAny = {false};
+        context.set()
+                .eachDistinctSeat((wiring, seat) -> callsAny[0] |= callsAny(wiring.outcome(seat)));
+        if (!callsAny[0]) {
+            return;
+        }
         Map<String, Set<String>> abstractMethods = new HashMap<>();
         for (Wiring wiring : context.set().checked()) {
             CallsInProfile one =

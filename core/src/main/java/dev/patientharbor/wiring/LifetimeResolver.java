@@ -75,7 +75,8 @@ public final class LifetimeResolver {
                                         .map(lifetime -> new LifetimeChoice(lifetime, By.MARK)));
     }
 
-    private LifetimeChoice usual(ResolvedProfile profile) {
+    /** The lifetime of what has none of its own, in a profile. */
+    public LifetimeChoice usual(ResolvedProfile profile) {
         Optional<Lifetime> said = profile.lifetime();
         return said.isPresent()
                 ? new LifetimeChoice(said.get(), By.PROFILE)
