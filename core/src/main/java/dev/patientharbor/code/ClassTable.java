@@ -21,7 +21,7 @@ final class ClassTable {
     private final NameTable byName;
     private List<String> names;
     private Map<String, List<String>> byPackage;
-    private Subtypes subtypes;
+    private DirectSubtypes subtypes;
     private boolean allRead;
 
     /**
@@ -114,9 +114,9 @@ final class ClassTable {
     }
 
     /** Returns which classes extend and implement others. */
-    synchronized Subtypes subtypes(int threads) {
+    synchronized DirectSubtypes subtypes(int threads) {
         if (subtypes == null) {
-            subtypes = Subtypes.of(entries(), threads);
+            subtypes = DirectSubtypes.of(entries(), request, threads);
         }
         return subtypes;
     }

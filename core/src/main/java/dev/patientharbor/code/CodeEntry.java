@@ -45,8 +45,8 @@ final class CodeEntry {
     }
 
     /**
-     * Returns the binary names of what the class extends and implements directly, of which facts
-     * need not be known; empty if they cannot be told, which is so if nothing else can either.
+     * Returns the binary names of what the class extends and implements directly; its facts are not
+     * read for it. Empty if the names cannot be told without them.
      */
     Optional<List<String>> supertypes() {
         Optional<List<String>> known = supertypes;

@@ -182,11 +182,11 @@ public final class CodeIndex {
 
     /**
      * Returns the classes of the code that extend or implement a type, directly or not, sorted by
-     * name, itself left out. Reads these, and of all others what they extend and implement; one of
-     * which that cannot be told counts as looked at.
+     * name, itself left out. Reads these, and of all others what they extend and implement; one
+     * that cannot be read counts as looked at.
      */
     public List<ClassFacts> subtypesOf(String binaryName) {
-        Subtypes subtypes = table.subtypes(Runtime.getRuntime().availableProcessors());
+        DirectSubtypes subtypes = table.subtypes(Runtime.getRuntime().availableProcessors());
         subtypes.unreadable().forEach(entry -> look(entry.name()));
         Map<String, ClassFacts> found = new TreeMap<>();
         List<String> open = new ArrayList<>(List.of(binaryName));

@@ -51,7 +51,7 @@ final class SupertypeReader {
 
     /**
      * The binary names of what a class extends and implements directly. Empty if they cannot be
-     * told; then its facts cannot either.
+     * told.
      *
      * @param bytes begins with the file
      * @param length the number of bytes of the file

@@ -32,7 +32,7 @@ public final class PackedFiles {
 
     private final JarBytes jar;
     private final JarDirectory directory;
-    private final Deque<Unpacker> idle = new ConcurrentLinkedDeque<>();
+    private final Deque<FileUnpacker> idle = new ConcurrentLinkedDeque<>();
 
     public PackedFiles(JarBytes jar, JarDirectory directory) {
         this.jar = jar;
@@ -61,8 +61,8 @@ public final class PackedFiles {
         if (Math.max(directory.size(at), directory.packed(at)) > limit.bytes()) {
             throw unfit(at, limit.reason());
         }
-        Unpacker free = idle.poll();
-        Unpacker unpacker = free == null ? new Unpacker() : free;
+        FileUnpacker free = idle.poll();
+        FileUnpacker unpacker = free == null ? new FileUnpacker() : free;
         try {
             int size = (int) directory.size(at);
             return look.at(unpacked(at, unpacker, size), size);
@@ -86,7 +86,7 @@ public final class PackedFiles {
     }
 
     /** Returns the room of the unpacker, with the file in it. */
-    private byte[] unpacked(int at, Unpacker unpacker, int size) throws IOException {
+    private byte[] unpacked(int at, FileUnpacker unpacker, int size) throws IOException {
         long position = directory.position(at);
         int packed = (int) directory.packed(at);
         int name = directory.nameEnd(at) - directory.nameStart(at);

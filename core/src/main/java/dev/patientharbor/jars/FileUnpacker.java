@@ -9,7 +9,7 @@ import java.util.zip.ZipException;
 /**
  * Unpacks files of a jar, one after the other, in rooms that it keeps; for one thread at a time.
  */
-final class Unpacker {
+final class FileUnpacker {
 
     /** What a file says of its size that is not so. */
     static final String OTHER_SIZE = "it does not have the size that its jar states";

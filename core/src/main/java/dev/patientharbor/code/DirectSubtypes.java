@@ -9,18 +9,24 @@ import java.util.Map;
  * Which classes of the code extend or implement a class directly. To know it, the names of the
  * supertypes of all classes are read, and of no class more.
  */
-final class Subtypes {
+final class DirectSubtypes {
 
     private final Map<String, List<String>> direct = new HashMap<>();
     private final List<CodeEntry> unreadable = new ArrayList<>();
 
-    private Subtypes() {}
+    private DirectSubtypes() {}
 
-    static Subtypes of(List<CodeEntry> entries, int threads) {
+    /**
+     * Finds them.
+     *
+     * @param request what is read of a class of which the names of its supertypes cannot be told
+     */
+    static DirectSubtypes of(List<CodeEntry> entries, FactsRequest request, int threads) {
         CodeReader.inParallel(threads, entries, CodeEntry::supertypes);
-        Subtypes subtypes = new Subtypes();
+        DirectSubtypes subtypes = new DirectSubtypes();
         for (CodeEntry entry : entries) {
             entry.supertypes()
+                    .or(() -> entry.facts(request).map(ClassFacts::superNames))
                     .ifPresentOrElse(
                             supertypes -> subtypes.add(entry.name(), supertypes),
                             () -> subtypes.unreadable.add(entry));
@@ -41,7 +47,7 @@ final class Subtypes {
         return direct.getOrDefault(binaryName, List.of());
     }
 
-    /** Returns the classes of which it cannot be told what they extend. */
+    /** Returns the classes that cannot be read. */
     List<CodeEntry> unreadable() {
         return unreadable;
     }
