@@ -14,8 +14,8 @@ interface ClassEntries {
     /** Returns the {@linkplain NameHash hash} of its name. */
     long hash(int number);
 
-    /** Returns the hash of its simple name. */
-    long simpleHash(int number);
+    /** Returns the hashes of the simple names, by number; nobody may change them. */
+    long[] simpleHashes();
 
     /** Returns the class itself, the same whenever it is asked for. */
     CodeEntry entry(int number);

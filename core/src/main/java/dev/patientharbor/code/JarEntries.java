@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.concurrent.atomic.AtomicReferenceArray;
 
 /**
- * The classes of a jar. Of each only where it stands in the directory and a hash of its name are
+ * The classes of a jar. Of each only where it stands in the directory and hashes of its names are
  * kept: of most nothing is ever asked.
  */
 final class JarEntries implements ClassEntries {
@@ -17,6 +17,7 @@ final class JarEntries implements ClassEntries {
     private final int[] entries;
     private final PackageStart start;
     private final long[] hashes;
+    private final long[] simpleHashes;
     private final AtomicReferenceArray<CodeEntry> made;
 
     /**
@@ -28,10 +29,18 @@ final class JarEntries implements ClassEntries {
         start = PackageStart.of(firstFiles());
         made = new AtomicReferenceArray<>(entries.length);
         hashes = new long[entries.length];
+        simpleHashes = new long[entries.length];
+        PathHashes path = new PathHashes();
         for (int i = 0; i < hashes.length; i++) {
-            long hash = start.isRoot() ? hashOfPath(entries[i]) : 0;
-            hashes[i] = hash == 0 ? NameHash.of(name(i)) : hash;
+            hash(i, path);
         }
+    }
+
+    private void hash(int number, PathHashes path) {
+        boolean isRead = start.isRoot() && isRead(path, entries[number]);
+        String name = isRead && path.simple() != 0 ? "" : name(number);
+        hashes[number] = isRead ? path.whole() : NameHash.of(name);
+        simpleHashes[number] = name.isEmpty() ? path.simple() : NameHash.ofSimple(name);
     }
 
     /** The first files by name: as many as may be needed to see where packages start. */
@@ -65,13 +74,12 @@ final class JarEntries implements ClassEntries {
                 < 0;
     }
 
-    /** The hash of a name that is the path of its file; 0 if it must be looked at more closely. */
-    private long hashOfPath(int entry) {
+    /** Reads a path that is the name of the class; one with a version is none. */
+    private boolean isRead(PathHashes path, int entry) {
         JarDirectory in = jar.directory();
         int from = in.nameStart(entry);
-        return in.bytes()[from] == OpenJar.VERSIONS.charAt(0)
-                ? 0
-                : NameHash.ofPath(in.bytes(), from, in.nameEnd(entry) - ENDING);
+        return in.bytes()[from] != OpenJar.VERSIONS.charAt(0)
+                && path.read(in.bytes(), from, in.nameEnd(entry) - ENDING);
     }
 
     @Override
@@ -90,13 +98,8 @@ final class JarEntries implements ClassEntries {
     }
 
     @Override
-    public long simpleHash(int number) {
-        JarDirectory in = jar.directory();
-        int entry = entries[number];
-        long hash =
-                NameHash.ofSimpleInPath(
-                        in.bytes(), in.nameStart(entry), in.nameEnd(entry) - ENDING);
-        return hash == 0 ? NameHash.ofSimple(name(number)) : hash;
+    public long[] simpleHashes() {
+        return simpleHashes;
     }
 
     @Override

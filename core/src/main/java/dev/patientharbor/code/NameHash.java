@@ -6,10 +6,10 @@ package dev.patientharbor.code;
  */
 public final class NameHash {
 
-    private static final long START = 1125899906842597L;
+    static final long START = 1125899906842597L;
 
     /** Odd, and without a pattern: short names that differ have hashes that differ. */
-    private static final long FACTOR = 0x9e3779b97f4a7c15L;
+    static final long FACTOR = 0x9e3779b97f4a7c15L;
 
     private NameHash() {}
 
@@ -18,23 +18,6 @@ public final class NameHash {
         long hash = START;
         for (int i = name.length() - 1; i >= 0; i--) {
             hash = hash * FACTOR + name.charAt(i);
-        }
-        return mixed(hash);
-    }
-
-    /**
-     * Returns the hash of the binary name of a class, from the path of its file without the ending.
-     *
-     * @return 0 if the path has letters beyond ASCII
-     */
-    static long ofPath(byte[] bytes, int from, int to) {
-        long hash = START;
-        for (int i = to - 1; i >= from; i--) {
-            byte letter = bytes[i];
-            if (letter < 0) {
-                return 0;
-            }
-            hash = hash * FACTOR + (letter == '/' ? '.' : letter);
         }
         return mixed(hash);
     }
@@ -57,29 +40,11 @@ public final class NameHash {
         return mixed(hash);
     }
 
-    /** The same, from the path of its file without the ending; 0 if it has others than ASCII. */
-    static long ofSimpleInPath(byte[] bytes, int from, int to) {
-        long hash = START;
-        char behind = 0;
-        for (int i = to - 1; i >= from; i--) {
-            byte letter = bytes[i];
-            if (letter < 0) {
-                return 0;
-            }
-            if (letter == '/' || letter == '.') {
-                break;
-            }
-            hash = hash * FACTOR + simple((char) letter, behind);
-            behind = (char) letter;
-        }
-        return mixed(hash);
-    }
-
-    private static char simple(char letter, char behind) {
+    static char simple(char letter, char behind) {
         return letter == '$' && (behind < '0' || behind > '9') ? '.' : letter;
     }
 
-    private static long mixed(long hash) {
+    static long mixed(long hash) {
         long half = (hash ^ hash >>> 33) * 0xff51afd7ed558ccdL;
         return (half ^ half >>> 33) | 1;
     }

@@ -129,17 +129,12 @@ final class NameTable {
 
     /** Returns the hashes of the simple names of all classes, those of the first place first. */
     long[] simpleHashes() {
-        long[] hashes = new long[size()];
-        int count = 0;
+        long[] all = new long[firsts[places.size()]];
         for (int place = 0; place < places.size(); place++) {
-            ClassEntries entries = places.get(place);
-            for (int i = 0; i < entries.size(); i++) {
-                if (!hidden.get(firsts[place] + i)) {
-                    hashes[count++] = entries.simpleHash(i);
-                }
-            }
+            long[] own = places.get(place).simpleHashes();
+            System.arraycopy(own, 0, all, firsts[place], own.length);
         }
-        return hashes;
+        return hidden.isEmpty() ? all : numbers().mapToLong(number -> all[number]).toArray();
     }
 
     private IntStream numbers() {

@@ -42,8 +42,8 @@ final class NamedEntries implements ClassEntries {
     }
 
     @Override
-    public long simpleHash(int number) {
-        return NameHash.ofSimple(name(number));
+    public long[] simpleHashes() {
+        return entries.stream().map(CodeEntry::name).mapToLong(NameHash::ofSimple).toArray();
     }
 
     @Override

@@ -32,15 +32,17 @@ final class FeelingEntries {
     private final Map<List<String>, Set<Standing>> standings = new HashMap<>();
 
     FeelingEntries(Roster roster) {
+        List<Standing> holders = new ArrayList<>();
         for (RosterRow row : roster.rows()) {
             Standing each = Standing.of(row);
+            holders.add(each);
             standings
                     .computeIfAbsent(
                             List.of(each.consumer(), each.as()), key -> new LinkedHashSet<>())
                     .add(each);
         }
-        for (RosterRow row : roster.rows()) {
-            add(Standing.of(row), row.answer());
+        for (int i = 0; i < holders.size(); i++) {
+            add(holders.get(i), roster.rows().get(i).answer());
         }
     }
 

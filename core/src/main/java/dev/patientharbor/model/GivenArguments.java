@@ -52,8 +52,9 @@ public record GivenArguments(Map<String, GivenValue> named, List<GivenValue> pos
 
     /** Describes the values and the constructor that is named: {@code 10, constructor: [int]}. */
     public String words(Optional<List<String>> constructor) {
-        String named = constructor.map(it -> "constructor: " + it).orElse("");
-        return words() + (isEmpty() || named.isEmpty() ? "" : ", ") + named;
+        return constructor
+                .map(it -> words() + (isEmpty() ? "" : ", ") + "constructor: " + it)
+                .orElseGet(this::words);
     }
 
     /** The values as text: equal for equal values. */

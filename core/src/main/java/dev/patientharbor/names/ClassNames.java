@@ -34,6 +34,7 @@ public final class ClassNames {
     private final Map<String, List<ClassFacts>> known = new ConcurrentHashMap<>();
     private final Set<String> things = new HashSet<>();
     private final Map<String, Boolean> sharedNames = new ConcurrentHashMap<>();
+    private final Map<String, String> shortNames = new ConcurrentHashMap<>();
     private volatile SimpleNameHashes hashes;
     private volatile SimpleNames bySimpleName;
     private NameSearch simpleNames;
@@ -117,6 +118,10 @@ public final class ClassNames {
      * share the simple one. What is no class, and what is built in, is called as it is.
      */
     public String shortName(String binaryName) {
+        return shortNames.computeIfAbsent(binaryName, this::newShortName);
+    }
+
+    private String newShortName(String binaryName) {
         if (things.contains(binaryName)) {
             return binaryName;
         }

@@ -61,12 +61,16 @@ final class SimpleNameHashes {
             // At most half full, so that looking up stays short.
             hashes = new long[Integer.highestOneBit(Math.max(8, all.length)) << 2];
             for (long hash : all) {
-                int place = place(hash);
-                if (hashes[place] == hash) {
-                    several.set(place);
-                }
-                hashes[place] = hash;
+                add(hash);
             }
+        }
+
+        private void add(long hash) {
+            int place = place(hash);
+            if (hashes[place] == hash) {
+                several.set(place);
+            }
+            hashes[place] = hash;
         }
 
         Found find(long hash) {

@@ -2,7 +2,6 @@ package dev.patientharbor.plan;
 
 import dev.patientharbor.texts.RequiredArgument;
 import dev.patientharbor.texts.ShortName;
-import java.util.Comparator;
 
 /**
  * Where a consumer asks for something.
@@ -18,11 +17,6 @@ public record NeedPlace(Kind kind, String member, int index) implements Comparab
         RequiredArgument.of(kind, "kind");
         RequiredArgument.of(member, "member");
     }
-
-    private static final Comparator<NeedPlace> ORDER =
-            Comparator.comparing(NeedPlace::kind)
-                    .thenComparing(NeedPlace::member)
-                    .thenComparingInt(NeedPlace::index);
 
     /** The kinds of places, in the order of their words. */
     public enum Kind {
@@ -161,6 +155,10 @@ public record NeedPlace(Kind kind, String member, int index) implements Comparab
 
     @Override
     public int compareTo(NeedPlace other) {
-        return ORDER.compare(this, other);
+        int order = kind.compareTo(other.kind);
+        if (order == 0) {
+            order = member.compareTo(other.member);
+        }
+        return order == 0 ? Integer.compare(index, other.index) : order;
     }
 }

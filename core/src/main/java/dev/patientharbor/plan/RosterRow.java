@@ -46,11 +46,22 @@ public record RosterRow(
      * Sorts rows by consumer, place, the slot that the consumer fills (an entry consumer first),
      * and level.
      */
-    public static final Comparator<RosterRow> ORDER =
-            Comparator.comparing(RosterRow::consumer)
-                    .thenComparing(RosterRow::place)
-                    .thenComparing(row -> row.as().map(Slot::text).orElse(""))
-                    .thenComparing(row -> row.within().orElse(""));
+    public static final Comparator<RosterRow> ORDER = RosterRow::compare;
+
+    private static int compare(RosterRow one, RosterRow other) {
+        int order = one.consumer().compareTo(other.consumer());
+        if (order == 0) {
+            order = one.place().compareTo(other.place());
+        }
+        if (order == 0) {
+            order = one.slotText().compareTo(other.slotText());
+        }
+        return order == 0 ? one.within().orElse("").compareTo(other.within().orElse("")) : order;
+    }
+
+    private String slotText() {
+        return as.map(Slot::text).orElse("");
+    }
 
     /**
      * Returns the row as people read it: {@code FeeBooth (terminal): mock}; classes by their short

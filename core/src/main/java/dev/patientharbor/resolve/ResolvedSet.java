@@ -204,7 +204,9 @@ public record ResolvedSet(
     }
 
     private static List<String> names(List<FillInFinder.Candidate> candidates) {
-        return candidates.stream().map(candidate -> candidate.facts().name()).toList();
+        return candidates.isEmpty()
+                ? List.of()
+                : candidates.stream().map(candidate -> candidate.facts().name()).toList();
     }
 
     /** The slots of a contract, with whatever key, that classes of the code fill by themselves. */

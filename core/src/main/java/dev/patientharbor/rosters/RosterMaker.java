@@ -30,7 +30,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
-import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -42,18 +41,22 @@ import java.util.Set;
  */
 public final class RosterMaker {
 
+    private static final Answer OPEN = new AnswerBuilder(AnswerKind.UNMET).build();
+
     private final ResolvedSet set;
     private final Wiring wiring;
     private final Set<Integer> entries;
-    private final Map<String, String> labels = new HashMap<>();
 
-    /** Those that are the same for whoever asks, by what is asked for. */
+    /** Collections that are the same for whoever asks, by what is asked for. */
     private final Map<Integer, Answer> collections = new HashMap<>();
 
-    /** Answers with their members numbered, once that is known. */
-    private final Map<Answer, Answer> numbered = new IdentityHashMap<>();
+    /** The numbers of the objects that are kept, by what equal ones have in common. */
+    private final Map<String, String> labels = new HashMap<>();
 
-    RosterMaker(ResolvedSet set, Wiring wiring) {
+    /** How many objects so far are made anew for who asks; each has a number of its own. */
+    private int fresh;
+
+    private RosterMaker(ResolvedSet set, Wiring wiring) {
         this.set = set;
         this.wiring = wiring;
         entries = new HashSet<>(wiring.entries());
@@ -68,16 +71,16 @@ public final class RosterMaker {
         List<RosterRow> rows = new ArrayList<>();
         List<RosterRow> alike = new ArrayList<>(1);
         // Equal rows stand together, among those of the same place: no row need be hashed.
-        eachRow(
-                (row, seat, consumer, need, asked) -> {
-                    if (!alike.isEmpty() && RosterRow.ORDER.compare(alike.get(0), row) != 0) {
-                        alike.clear();
-                    }
-                    if (!alike.contains(row)) {
-                        alike.add(row);
-                        rows.add(row);
-                    }
-                });
+        for (Draft draft : drafts()) {
+            RosterRow row = draft.row().with(answer(draft.asked()));
+            if (!alike.isEmpty() && RosterRow.ORDER.compare(alike.get(0), row) != 0) {
+                alike.clear();
+            }
+            if (!alike.contains(row)) {
+                alike.add(row);
+                rows.add(row);
+            }
+        }
         return new Roster(
                 wiring.profile().declared().name(),
                 rows,
@@ -85,15 +88,11 @@ public final class RosterMaker {
                 wiring.profile().isEager());
     }
 
-    /** Looks at a row with the need of which it is the answer. */
-    interface RowVisitor {
-        void visit(RosterRow row, int seat, Blueprint consumer, Need need, int asked);
-    }
+    /** A row that is not answered yet. */
+    private record Draft(RosterRow row, int asked) {}
 
-    private record Draft(RosterRow row, int seat, Blueprint consumer, Need need, int asked) {}
-
-    /** Visits all rows in order; equal ones more than once. */
-    void eachRow(RowVisitor visitor) {
+    /** All rows in order, equal ones more than once; objects are numbered as they are answered. */
+    private List<Draft> drafts() {
         List<Draft> drafts = new ArrayList<>();
         for (int i = 0; i < wiring.reachedSize(); i++) {
             int seat = wiring.reached(i);
@@ -103,24 +102,10 @@ public final class RosterMaker {
             wiring.eachNeed(
                     seat,
                     (consumer, need, asked) ->
-                            drafts.add(
-                                    new Draft(
-                                            row(consumer, need, asked, as, within),
-                                            seat,
-                                            consumer,
-                                            need,
-                                            asked)));
+                            drafts.add(new Draft(row(consumer, need, asked, as, within), asked)));
         }
         drafts.sort(Comparator.comparing(Draft::row, RosterRow.ORDER));
-        // What is shared is known by a name of its own until here; people read numbers.
-        for (Draft draft : drafts) {
-            visitor.visit(
-                    draft.row().with(numbered(draft.row().answer())),
-                    draft.seat(),
-                    draft.consumer(),
-                    draft.need(),
-                    draft.asked());
-        }
+        return drafts;
     }
 
     private RosterRow row(
@@ -138,25 +123,20 @@ public final class RosterMaker {
                 within,
                 inside,
                 wrapped ? Carrier.words(slot.contract()) : Optional.empty(),
-                answer(asked));
+                OPEN);
     }
 
     /** What is asked for; a collection that is the same for whoever asks is worked out once. */
     private Answer answer(int asked) {
         Answer known = collections.get(asked);
         if (known == null) {
+            int before = fresh;
             known = newAnswer(asked);
-            if (known.kind() == AnswerKind.COLLECTION && !isAnew(known)) {
+            if (known.kind() == AnswerKind.COLLECTION && fresh == before) {
                 collections.put(asked, known);
             }
         }
         return known;
-    }
-
-    /** Whether a member is another object for whoever asks. */
-    private static boolean isAnew(Answer answer) {
-        return answer.instance().filter(String::isEmpty).isPresent()
-                || answer.elements().stream().anyMatch(element -> isAnew(element.answer()));
     }
 
     private Answer newAnswer(int asked) {
@@ -168,17 +148,19 @@ public final class RosterMaker {
                         ? Optional.of(set.lifetimes().of(outcome, wiring.profile()))
                         : Optional.empty();
         Optional<Integer> filled = wiring.filledAt(asked);
+        // Members are numbered before the collection that has them.
+        List<Element> elements = outcome.kind() == Kind.COLLECTION ? elements(outcome) : List.of();
         return new AnswerBuilder(outcome.answer())
                 .implementation(
                         outcome.blueprint().map(Blueprint::maker).or(() -> handedIn(outcome)))
                 .around(outcome.decorators().stream().map(ResolvedDecorator::around).toList())
                 .lifetime(lifetime)
-                .instance(lifetime.map(choice -> identity(choice, end.orElseThrow(), outcome)))
+                .instance(lifetime.map(choice -> label(choice, end.orElseThrow(), outcome)))
                 .origin(origin(asked, outcome))
                 .hides(end.map(this::hidden).orElse(List.of()))
                 .filledBy(filled.map(wiring::outcome).flatMap(SlotOutcome::filledBy))
                 .leftOut(filled.map(set::leftOut).orElse(List.of()))
-                .elements(outcome.kind() == Kind.COLLECTION ? elements(outcome) : List.of())
+                .elements(elements)
                 .behind(end.filter(seat -> outcome.isMet()).flatMap(this::behindSeat))
                 .given(given(outcome))
                 .fills(end.filter(seat -> outcome.isMet()).map(this::seat))
@@ -266,16 +248,24 @@ public final class RosterMaker {
     }
 
     /**
-     * What equal instances have in common: the class if its mark says so and nothing is around it,
-     * else the seat; nothing for a fresh one, whose name is empty.
+     * The number of an instance. What equal ones have in common is the class if its mark says so
+     * and nothing is around it, else the seat.
      */
-    private static String identity(LifetimeChoice choice, int seat, SlotOutcome outcome) {
+    private String label(LifetimeChoice choice, int seat, SlotOutcome outcome) {
         if (!choice.lifetime().isKept()) {
-            return "";
+            fresh++;
+            return "#" + (labels.size() + fresh);
         }
-        return choice.by() == By.MARK && outcome.decorators().isEmpty()
-                ? outcome.blueprint().map(Blueprint::className).orElseThrow()
-                : Integer.toString(seat);
+        String same =
+                choice.by() == By.MARK && outcome.decorators().isEmpty()
+                        ? outcome.blueprint().map(Blueprint::className).orElseThrow()
+                        : Integer.toString(seat);
+        String known = labels.get(same);
+        if (known == null) {
+            known = "#" + (labels.size() + fresh + 1);
+            labels.put(same, known);
+        }
+        return known;
     }
 
     private Optional<SourcePosition> origin(int asked, SlotOutcome end) {
@@ -287,58 +277,24 @@ public final class RosterMaker {
 
     /** What the profiles that this one extends say of a seat, and no longer holds. */
     private List<Answer.Hidden> hidden(int seat) {
-        int said = set.boundSlot(seat);
-        List<Answer.Hidden> all = new ArrayList<>();
-        wiring.profile().hidden(said).stream()
-                // What was left to be filled is not hidden by what fills it.
-                .filter(binding -> binding.declared().supply().effect() != SupplyEffect.LEAVES_OPEN)
-                .forEach(
-                        binding ->
-                                all.add(
-                                        new Answer.Hidden(
-                                                binding.declared().supply().words(),
-                                                binding.declared().at())));
-        if (wiring.outcome(seat).binding().isPresent()) {
-            Optional<String> own = wiring.outcome(seat).blueprint().map(Blueprint::className);
-            set.fillers(seat).stream()
-                    .filter(name -> !own.equals(Optional.of(name)))
-                    .forEach(
-                            name ->
-                                    all.add(
-                                            new Answer.Hidden(
-                                                    set.names().shortName(name),
-                                                    SourcePosition.classNamed(name))));
+        List<Answer.Hidden> all = new ArrayList<>(0);
+        for (ResolvedBinding binding : wiring.profile().hidden(set.boundSlot(seat))) {
+            Supply supply = binding.declared().supply();
+            // What was left to be filled is not hidden by what fills it.
+            if (supply.effect() != SupplyEffect.LEAVES_OPEN) {
+                all.add(new Answer.Hidden(supply.words(), binding.declared().at()));
+            }
+        }
+        SlotOutcome outcome = wiring.outcome(seat);
+        if (outcome.binding().isPresent()) {
+            String own = outcome.blueprint().map(Blueprint::className).orElse("");
+            for (String name : set.fillers(seat)) {
+                if (!own.equals(name)) {
+                    SourcePosition at = SourcePosition.classNamed(name);
+                    all.add(new Answer.Hidden(set.names().shortName(name), at));
+                }
+            }
         }
         return all;
-    }
-
-    private Answer numbered(Answer answer) {
-        Answer known = numbered.get(answer);
-        if (known == null) {
-            known = newNumbered(answer);
-            numbered.put(answer, known);
-        }
-        return known;
-    }
-
-    private Answer newNumbered(Answer answer) {
-        Answer whole =
-                answer.elements().isEmpty()
-                        ? answer
-                        : answer.withElements(
-                                answer.elements().stream()
-                                        .map(
-                                                element ->
-                                                        new Element(
-                                                                element.key(),
-                                                                element.carrier(),
-                                                                numbered(element.answer())))
-                                        .toList());
-        if (answer.instance().isEmpty()) {
-            return whole;
-        }
-        String identity = answer.instance().get();
-        String name = identity.isEmpty() ? "fresh " + labels.size() : identity;
-        return whole.labelled(labels.computeIfAbsent(name, key -> "#" + (labels.size() + 1)));
     }
 }

@@ -8,10 +8,13 @@ import dev.patientharbor.plan.Roster;
 import dev.patientharbor.plan.RosterRow;
 import dev.patientharbor.resolve.RandomSets;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Random;
 import java.util.Set;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
@@ -84,6 +87,41 @@ class ComparisonWorldsTest {
                                                 .count());
             }
         }
+    }
+
+    @Test
+    void rows_that_somebody_moved_in_a_saved_roster_change_nothing() {
+        Random random = new Random(18);
+        for (int seed = 0; seed < WORLDS; seed++) {
+            List<Roster> all = rosters(seed);
+            for (int i = 1; i < all.size(); i++) {
+                List<RosterRow> moved = new ArrayList<>(all.get(i).rows());
+                Collections.shuffle(moved, random);
+                // Of answers to the same need the first one stays before the second.
+                List<RosterRow> again = new ArrayList<>(all.get(i).rows());
+                moved.replaceAll(
+                        row ->
+                                again.remove(
+                                        IntStream.range(0, again.size())
+                                                .filter(at -> isOfSameNeed(again.get(at), row))
+                                                .findFirst()
+                                                .orElseThrow()));
+                Roster saved =
+                        new Roster(
+                                all.get(i).profile(),
+                                moved,
+                                all.get(i).passed(),
+                                all.get(i).eager());
+                assertEquals(
+                        RosterComparison.of(all.get(i - 1), all.get(i)),
+                        RosterComparison.of(all.get(i - 1), saved),
+                        "seed " + seed);
+            }
+        }
+    }
+
+    private static boolean isOfSameNeed(RosterRow one, RosterRow other) {
+        return RosterRow.ORDER.compare(one, other) == 0;
     }
 
     private static List<String> texts(RosterComparison comparison, boolean isSwapped) {

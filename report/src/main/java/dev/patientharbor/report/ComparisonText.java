@@ -16,7 +16,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
 
 /** Writes for people what differs between two rosters: grouped by what changed, with both sides. */
 public final class ComparisonText {
@@ -220,22 +219,10 @@ public final class ComparisonText {
     private void changes(List<RowChange> alike) {
         RowChange change = alike.get(0);
         RosterRow row = change.row();
-        String others =
-                change.kinds().stream()
-                        .skip(1)
-                        .map(ChangeKind::word)
-                        .collect(Collectors.joining(", "));
+        List<String> kinds = change.kinds().stream().map(ChangeKind::word).toList();
+        String others = String.join(", ", kinds.subList(1, kinds.size()));
         page.line(2)
-                .put(
-                        alike.stream()
-                                .map(RowChange::row)
-                                .map(
-                                        each ->
-                                                before.shortName(each.consumer())
-                                                        + " ("
-                                                        + each.need()
-                                                        + ")")
-                                .collect(Collectors.joining(", ")))
+                .put(String.join(", ", alike.stream().map(each -> asking(each.row())).toList()))
                 .put(TextTone.QUIET, "· " + asked(row) + standing(row))
                 .put(TextTone.QUIET, others.isEmpty() ? "" : "· also " + others)
                 .end();
@@ -247,6 +234,10 @@ public final class ComparisonText {
                         + 2;
         change.before().ifPresent(each -> side(before, comparison.before(), each, column));
         change.after().ifPresent(each -> side(after, comparison.after(), each, column));
+    }
+
+    private String asking(RosterRow row) {
+        return before.shortName(row.consumer()) + " (" + row.need() + ")";
     }
 
     private String asked(RosterRow row) {
