@@ -9,6 +9,7 @@ import dev.patientharbor.explaining.SubjectFinder;
 import dev.patientharbor.finding.FindingKind;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.plan.Roster;
+import dev.patientharbor.plan.RosterRow;
 import dev.patientharbor.profiles.ProfileSet;
 import dev.patientharbor.report.ExplanationText;
 import dev.patientharbor.report.FindingPages;
@@ -20,6 +21,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import picocli.CommandLine.Model.CommandSpec;
@@ -61,13 +63,10 @@ final class ExplainCommand {
                     ProfileExplanationText.of(
                             verdict, verdict.explainProfile(name), output.layout()));
         }
+        Predicate<RosterRow> asking = subjects.asking(name);
         List<NeedExplanation> needs =
                 rosters.keySet().stream()
-                        .flatMap(
-                                profile ->
-                                        verdict
-                                                .explain(profile, row -> subjects.isOf(row, name))
-                                                .stream())
+                        .flatMap(profile -> verdict.explain(profile, asking).stream())
                         .toList();
         if (!needs.isEmpty()) {
             if (text.isEmpty()) {

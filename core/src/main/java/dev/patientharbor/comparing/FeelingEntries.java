@@ -27,19 +27,17 @@ final class FeelingEntries {
 
     private final Map<Standing, Set<Standing>> heldBy = new HashMap<>();
     private final Map<Standing, Set<String>> known = new HashMap<>();
+    private final Set<Standing> standings = new LinkedHashSet<>();
 
-    /** Who asks in a slot, by class and slot, at whatever level. */
-    private final Map<List<String>, Set<Standing>> standings = new HashMap<>();
+    /** Who asks in a slot, by class and slot, at whatever level; made when it is needed. */
+    private Map<List<String>, Set<Standing>> bySlot;
 
     FeelingEntries(Roster roster) {
         List<Standing> holders = new ArrayList<>();
         for (RosterRow row : roster.rows()) {
             Standing each = Standing.of(row);
             holders.add(each);
-            standings
-                    .computeIfAbsent(
-                            List.of(each.consumer(), each.as()), key -> new LinkedHashSet<>())
-                    .add(each);
+            standings.add(each);
         }
         for (int i = 0; i < holders.size(); i++) {
             add(holders.get(i), roster.rows().get(i).answer());
@@ -53,8 +51,21 @@ final class FeelingEntries {
     private Set<Standing> asking(String maker, Answer.Seat seat) {
         String slot = seat.slot().text();
         Standing exact = new Standing(maker, slot, seat.within().orElse(""));
-        Set<Standing> known = standings.getOrDefault(List.of(maker, slot), Set.of());
-        return known.contains(exact) ? Set.of(exact) : known;
+        return standings.contains(exact)
+                ? Set.of(exact)
+                : bySlot().getOrDefault(List.of(maker, slot), Set.of());
+    }
+
+    private Map<List<String>, Set<Standing>> bySlot() {
+        if (bySlot == null) {
+            bySlot = new HashMap<>();
+            for (Standing each : standings) {
+                bySlot.computeIfAbsent(
+                                List.of(each.consumer(), each.as()), key -> new LinkedHashSet<>())
+                        .add(each);
+            }
+        }
+        return bySlot;
     }
 
     private void add(Standing holder, Answer answer) {

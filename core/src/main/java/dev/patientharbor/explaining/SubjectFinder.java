@@ -5,11 +5,14 @@ import dev.patientharbor.plan.Roster;
 import dev.patientharbor.plan.RosterRow;
 import dev.patientharbor.terms.Slot;
 import dev.patientharbor.texts.RequiredArgument;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import java.util.function.Consumer;
+import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 
@@ -37,14 +40,19 @@ public final class SubjectFinder {
         return rosters.stream().flatMap(roster -> roster.rows().stream());
     }
 
+    /** Hands over what a row asks for, and where what it receives stands. */
+    private static void slots(RosterRow row, Consumer<Slot> visitor) {
+        visitor.accept(row.slot());
+        row.answer().fills().ifPresent(seat -> visitor.accept(seat.slot()));
+        for (Answer.Element element : row.answer().elements()) {
+            element.answer().fills().ifPresent(seat -> visitor.accept(seat.slot()));
+        }
+    }
+
     private static Stream<Slot> slots(RosterRow row) {
-        return Stream.concat(
-                Stream.of(row.slot()),
-                Stream.concat(
-                                Stream.of(row.answer()),
-                                row.answer().elements().stream().map(Answer.Element::answer))
-                        .flatMap(answer -> answer.fills().stream())
-                        .map(Answer.Seat::slot));
+        List<Slot> all = new ArrayList<>();
+        slots(row, all::add);
+        return all.stream();
     }
 
     private static Stream<String> makers(RosterRow row) {
@@ -59,17 +67,20 @@ public final class SubjectFinder {
         return shortNames.apply(owner) + maker.substring(owner.length());
     }
 
-    /** Returns whether a name is that of a row's consumer, or {@code CONSUMER.NEED}. */
-    public boolean isOf(RosterRow row, String name) {
-        String consumer = RequiredArgument.of(row, "row").consumer();
-        RequiredArgument.of(name, "name");
-        if (!consumer.contains(partOf(name)) && !name.endsWith(row.need())) {
-            return false;
-        }
-        String need = '.' + row.need();
-        return isClass(consumer, name)
-                || name.endsWith(need)
-                        && isClass(consumer, name.substring(0, name.length() - need.length()));
+    /** Returns what tells the rows of a consumer, or of {@code CONSUMER.NEED}, by its name. */
+    public Predicate<RosterRow> asking(String name) {
+        String part = partOf(RequiredArgument.of(name, "name"));
+        return row -> {
+            if (!row.consumer().contains(part) && !name.endsWith(row.need())) {
+                return false;
+            }
+            String need = '.' + row.need();
+            return isClass(row.consumer(), name)
+                    || name.endsWith(need)
+                            && isClass(
+                                    row.consumer(),
+                                    name.substring(0, name.length() - need.length()));
+        };
     }
 
     private boolean isClass(String binaryName, String name) {
@@ -99,13 +110,23 @@ public final class SubjectFinder {
     /** Returns the slots of a name, sorted; none if it is that of no slot. */
     public List<Slot> slots(String name) {
         String part = partOf(RequiredArgument.of(name, "name"));
-        Set<Slot> looked = new HashSet<>();
-        return rows().flatMap(SubjectFinder::slots)
-                .filter(looked::add)
-                .filter(slot -> slot.text().contains(part))
-                .filter(slot -> slot.text().equals(name) || slot.text(shortNames).equals(name))
-                .sorted(Slot.ORDER)
-                .toList();
+        Set<Slot> found = new HashSet<>();
+        for (Roster roster : rosters) {
+            for (RosterRow row : roster.rows()) {
+                slots(
+                        row,
+                        slot -> {
+                            if (slot.text().contains(part) && isNamed(slot, name)) {
+                                found.add(slot);
+                            }
+                        });
+            }
+        }
+        return found.stream().sorted(Slot.ORDER).toList();
+    }
+
+    private boolean isNamed(Slot slot, String name) {
+        return slot.text().equals(name) || slot.text(shortNames).equals(name);
     }
 
     /**

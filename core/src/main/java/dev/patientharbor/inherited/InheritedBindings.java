@@ -84,17 +84,24 @@ final class InheritedBindings {
 
     /** The inherited bindings of a slot that no longer hold here, nearest first. */
     List<ResolvedBinding> hidden(int slot) {
-        List<ResolvedBinding> all = statements(slot);
-        return all.isEmpty() ? all : all.subList(1, all.size());
+        InheritedStatement<ResolvedBinding> statement = statement(slot);
+        return statement == null || statement.over().isEmpty()
+                ? List.of()
+                : said(statement.over().get());
     }
 
     /** All that is said of a slot, nearest first: the first one counts. */
     List<ResolvedBinding> statements(int slot) {
-        List<ResolvedBinding> all = new ArrayList<>(1);
         InheritedStatement<ResolvedBinding> statement = statement(slot);
-        while (statement != null) {
-            all.add(statement.what());
-            statement = statement.over().orElse(null);
+        return statement == null ? List.of() : said(statement);
+    }
+
+    private static List<ResolvedBinding> said(InheritedStatement<ResolvedBinding> nearest) {
+        List<ResolvedBinding> all = new ArrayList<>(1);
+        for (InheritedStatement<ResolvedBinding> word = nearest;
+                word != null;
+                word = word.over().orElse(null)) {
+            all.add(word.what());
         }
         return all;
     }

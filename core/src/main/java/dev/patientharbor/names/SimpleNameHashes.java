@@ -22,6 +22,9 @@ final class SimpleNameHashes {
     /** Looking through all hashes is quick; making a table of them takes as long as this often. */
     private static final int FEW = 16;
 
+    /** What is called often is compiled sooner than one long loop. */
+    private static final int STEP = 64;
+
     private final long[] all;
     private final AtomicInteger asked = new AtomicInteger();
     private volatile Table table;
@@ -45,12 +48,20 @@ final class SimpleNameHashes {
 
     private Found lookThrough(long hash) {
         int count = 0;
-        for (long each : all) {
-            if (each == hash) {
+        for (int from = 0; from < all.length; from += STEP) {
+            count += count(hash, from, Math.min(from + STEP, all.length));
+        }
+        return count == 0 ? Found.NONE : count == 1 ? Found.ONE : Found.PERHAPS_SEVERAL;
+    }
+
+    private int count(long hash, int from, int to) {
+        int count = 0;
+        for (int i = from; i < to; i++) {
+            if (all[i] == hash) {
                 count++;
             }
         }
-        return count == 0 ? Found.NONE : count == 1 ? Found.ONE : Found.PERHAPS_SEVERAL;
+        return count;
     }
 
     private static final class Table {

@@ -125,7 +125,7 @@ public final class Answer {
 
     /** Returns the decorators around it by their names, outermost first. */
     public List<String> decorators() {
-        return around().stream().map(Around::name).toList();
+        return around().isEmpty() ? List.of() : around().stream().map(Around::name).toList();
     }
 
     /** Returns whether the need is met. */

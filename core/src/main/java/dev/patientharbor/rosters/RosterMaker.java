@@ -21,6 +21,7 @@ import dev.patientharbor.plan.Roster;
 import dev.patientharbor.plan.RosterRow;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.terms.Slot;
+import dev.patientharbor.terms.TypeRef;
 import dev.patientharbor.terms.TypeRef.ClassType;
 import dev.patientharbor.types.Carrier;
 import dev.patientharbor.wiring.SlotOutcome;
@@ -226,21 +227,29 @@ public final class RosterMaker {
     private Optional<Integer> passedOnTo(int seat) {
         SlotOutcome outcome = wiring.outcome(seat);
         int core = outcome.core().orElse(seat);
-        if (!wiring.isReached(core) || outcome.blueprint().isEmpty()) {
+        if (outcome.blueprint().isEmpty() || !wiring.isReached(core)) {
+            return Optional.empty();
+        }
+        Blueprint made = outcome.blueprint().get();
+        TypeRef contract = set.slots().slot(seat).contract();
+        if (made.needs().stream().noneMatch(need -> isOf(need, contract))) {
             return Optional.empty();
         }
         List<Integer> same = new ArrayList<>(0);
         wiring.eachNeed(
                 core,
                 (consumer, need, asked) -> {
-                    if (consumer == outcome.blueprint().get()
-                            && set.content(need.slot()).equals(set.slots().slot(seat).contract())) {
+                    if (consumer == made && isOf(need, contract)) {
                         same.add(asked);
                     }
                 });
         return same.size() == 1
                 ? wiring.received(same.get(0)).filter(end -> wiring.outcome(end).isMet())
                 : Optional.empty();
+    }
+
+    private boolean isOf(Need need, TypeRef contract) {
+        return set.content(need.slot()).equals(contract);
     }
 
     private Seat seat(int number) {
