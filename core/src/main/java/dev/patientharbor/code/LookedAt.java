@@ -4,7 +4,6 @@ import dev.patientharbor.finding.Finding;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 
@@ -38,7 +37,9 @@ final class LookedAt {
     /** Returns findings about what was looked at and could not be read, in order of place. */
     List<Finding> unreadable() {
         List<Finding> findings = new ArrayList<>(others);
-        entries.stream().map(CodeEntry::fault).flatMap(Optional::stream).forEach(findings::add);
+        for (CodeEntry entry : entries) {
+            entry.fault().ifPresent(findings::add);
+        }
         findings.sort(Finding.ORDER);
         return findings;
     }

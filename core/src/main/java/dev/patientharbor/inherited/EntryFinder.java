@@ -140,6 +140,9 @@ public final class EntryFinder {
 
     /** Whether JUnit's marks stand on it. */
     private static boolean isTest(ClassFacts facts) {
+        if (facts.annotations().isEmpty() && facts.methods().isEmpty()) {
+            return false;
+        }
         Stream<AnnotationFacts> ofMethods =
                 facts.methods().stream().flatMap(executable -> executable.annotations().stream());
         return Stream.concat(facts.annotations().stream(), ofMethods)

@@ -5,7 +5,6 @@ import dev.patientharbor.declared.ResolvedDecorator;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.needs.Blueprint;
-import dev.patientharbor.needs.Need;
 import dev.patientharbor.needs.SlotTable;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.ruling.CheckRule;
@@ -16,6 +15,7 @@ import dev.patientharbor.surveying.HardWiredFinder;
 import dev.patientharbor.terms.TypeRef;
 import dev.patientharbor.types.ValueTypes;
 import dev.patientharbor.wiring.SlotOutcome;
+import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.Collections;
 import java.util.HashMap;
@@ -23,6 +23,7 @@ import java.util.HashSet;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
@@ -38,7 +39,7 @@ final class HardWiredRule implements CheckRule {
         Reached reached = new Reached(context.set());
         HardWiredFinder finder = reached.finder();
         Map<String, Map<String, Set<HardWiring>>> found = new TreeMap<>();
-        for (String name : reached.consumers) {
+        for (String name : new TreeSet<>(reached.consumers.keySet())) {
             for (HardWiring wiring : finder.in(name)) {
                 if (wiring.consumer().equals(name)) {
                     found.computeIfAbsent(name, key -> new TreeMap<>())
@@ -72,8 +73,7 @@ final class HardWiredRule implements CheckRule {
 
         private final Set<String> asked = new HashSet<>();
         private final Set<String> factories = new HashSet<>();
-        private final Set<String> consumers = new TreeSet<>();
-        private final Map<String, Set<List<String>>> constructors = new HashMap<>();
+        private final Map<String, List<Blueprint>> consumers = new HashMap<>();
 
         Reached(ResolvedSet set) {
             this.set = set;
@@ -84,9 +84,9 @@ final class HardWiredRule implements CheckRule {
 
         private void add(SlotOutcome outcome) {
             outcome.blueprint().ifPresent(this::add);
-            outcome.decorators().stream()
-                    .map(ResolvedDecorator::blueprint)
-                    .forEach(blueprint -> blueprint.ifPresent(this::add));
+            for (ResolvedDecorator decorator : outcome.decorators()) {
+                decorator.blueprint().ifPresent(this::add);
+            }
         }
 
         private void add(Blueprint blueprint) {
@@ -96,18 +96,11 @@ final class HardWiredRule implements CheckRule {
             if (blueprint.method().isPresent()) {
                 factories.add(blueprint.facts().name() + '#' + blueprint.method().get());
             } else if (set.code().inCode(blueprint.className())) {
-                consumers.add(blueprint.className());
-                blueprint
-                        .executable()
-                        .ifPresent(
-                                used ->
-                                        constructors
-                                                .computeIfAbsent(
-                                                        blueprint.className(),
-                                                        key -> new HashSet<>())
-                                                .add(used.erasedParameterTypes()));
+                consumers
+                        .computeIfAbsent(blueprint.className(), key -> new ArrayList<>(1))
+                        .add(blueprint);
             }
-            blueprint.needs().stream().map(Need::slot).forEach(this::addSlot);
+            blueprint.needs().forEach(need -> addSlot(need.slot()));
         }
 
         private void addSlot(int slot) {
@@ -121,7 +114,18 @@ final class HardWiredRule implements CheckRule {
         }
 
         HardWiredFinder finder() {
-            return new HardWiredFinder(set.code(), asked, factories, constructors);
+            return new HardWiredFinder(set.code(), asked, factories, this::constructors);
+        }
+
+        /** The erased parameter types of the constructors by which a class is made, if one is. */
+        private Optional<Set<List<String>>> constructors(String className) {
+            Set<List<String>> used = new HashSet<>();
+            for (Blueprint blueprint : consumers.getOrDefault(className, List.of())) {
+                blueprint
+                        .executable()
+                        .ifPresent(executable -> used.add(executable.erasedParameterTypes()));
+            }
+            return used.isEmpty() ? Optional.empty() : Optional.of(used);
         }
     }
 

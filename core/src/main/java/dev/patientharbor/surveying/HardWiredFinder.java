@@ -19,6 +19,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 
 /**
  * Finds where consumers make or fetch implementations of contracts for themselves.
@@ -35,19 +36,19 @@ public final class HardWiredFinder {
     private final ContractTypes types;
     private final ImplementationFinder implementations;
     private final Set<String> factories;
-    private final Map<String, Set<List<String>>> constructors;
+    private final Function<String, Optional<Set<List<String>>>> constructors;
 
     /**
      * @param asked the types that consumers ask for, or a profile fills, by binary name
      * @param factories the methods that make what a profile names, as {@code CLASS#METHOD}
-     * @param constructors by class, the erased parameter types of the constructors that are used;
-     *     of a class without a word all are
+     * @param constructors gives for a class the erased parameter types of the constructors that are
+     *     used; of a class without a word all are
      */
     public HardWiredFinder(
             CodeIndex code,
             Set<String> asked,
             Set<String> factories,
-            Map<String, Set<List<String>>> constructors) {
+            Function<String, Optional<Set<List<String>>>> constructors) {
         this.constructors = constructors;
         this.code = code;
         this.factories = Set.copyOf(factories);
@@ -98,8 +99,8 @@ public final class HardWiredFinder {
 
     /** The constructors that neither a profile uses nor one that it uses calls. */
     private Set<MethodName> unusedConstructors(ClassBodies bodies) {
-        Set<List<String>> used = constructors.get(bodies.name());
-        if (used == null) {
+        Optional<Set<List<String>>> used = constructors.apply(bodies.name());
+        if (used.isEmpty()) {
             return Set.of();
         }
         Map<MethodName, MethodBody> left = new LinkedHashMap<>();
@@ -108,7 +109,7 @@ public final class HardWiredFinder {
             if (!body.name().isConstructor()) {
                 continue;
             }
-            if (used.contains(body.name().parameterTypes())) {
+            if (used.get().contains(body.name().parameterTypes())) {
                 open.add(body);
             } else {
                 left.put(body.name(), body);

@@ -7,7 +7,7 @@ import dev.patientharbor.survey.HandWiring;
 import dev.patientharbor.survey.HardWiring;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 
@@ -45,7 +45,8 @@ final class NestSurvey {
     }
 
     private Findings find(List<String> names) {
-        HardWiredFinder finder = new HardWiredFinder(code, contractTypes, Set.of(), Map.of());
+        HardWiredFinder finder =
+                new HardWiredFinder(code, contractTypes, Set.of(), name -> Optional.empty());
         HandWiringFinder wiring = new HandWiringFinder(new ContractTypes(code, contractTypes));
         NestReader nests = new NestReader(code);
         List<HardWiring> hardWired = new ArrayList<>();

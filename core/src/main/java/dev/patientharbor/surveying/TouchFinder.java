@@ -71,7 +71,9 @@ public final class TouchFinder {
         for (String name : classNames) {
             starts.put(name, starts(name));
         }
-        hardWired = new HardWiredFinder(code, asked(starts.keySet()), Set.of(), Map.of());
+        hardWired =
+                new HardWiredFinder(
+                        code, asked(starts.keySet()), Set.of(), name -> Optional.empty());
         starts.values().forEach(this::meet);
         Map<String, List<Touch>> found = new TreeMap<>();
         touching.forEach(

@@ -3,6 +3,7 @@ package dev.patientharbor.types;
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.CodeIndex;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -16,6 +17,8 @@ import java.util.Set;
  */
 public final class MissingMethods {
 
+    private static final String OBJECT = "java.lang.Object";
+
     private final CodeIndex code;
 
     public MissingMethods(CodeIndex code) {
@@ -28,11 +31,13 @@ public final class MissingMethods {
      * is not known.
      */
     public List<String> of(ClassFacts implementation, String contract) {
-        List<String> open =
-                abstractMethods(contract).stream()
-                        .filter(method -> !implementation.closedMethods().has(method))
-                        .sorted()
-                        .toList();
+        List<String> open = new ArrayList<>(0);
+        for (String method : abstractMethods(contract)) {
+            if (!implementation.closedMethods().has(method)) {
+                open.add(method);
+            }
+        }
+        open.sort(Comparator.naturalOrder());
         return open.isEmpty() ? open : notInherited(open, implementation.name());
     }
 
@@ -51,9 +56,13 @@ public final class MissingMethods {
 
     /** The abstract methods of a contract and of what it extends, as far as these are known. */
     public Set<String> abstractMethods(String contract) {
+        Optional<ClassFacts> own = code.find(contract);
+        if (own.isEmpty() || isAlone(own.get())) {
+            return own.map(ClassFacts::openMethods).orElse(Set.of());
+        }
         Set<String> methods = new LinkedHashSet<>();
         List<String> open = new ArrayList<>(List.of(contract));
-        Set<String> seen = new LinkedHashSet<>(List.of(contract, "java.lang.Object"));
+        Set<String> seen = new LinkedHashSet<>(List.of(contract, OBJECT));
         for (int i = 0; i < open.size(); i++) {
             code.find(open.get(i))
                     .ifPresent(
@@ -63,6 +72,10 @@ public final class MissingMethods {
                             });
         }
         return methods;
+    }
+
+    private static boolean isAlone(ClassFacts facts) {
+        return facts.interfaces().isEmpty() && facts.superName().filter(OBJECT::equals).isPresent();
     }
 
     /** Returns a class with all its supertypes; empty if one of them is not known. */

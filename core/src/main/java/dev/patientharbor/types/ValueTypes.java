@@ -59,7 +59,10 @@ public final class ValueTypes {
             return !named.arguments().isEmpty()
                     && named.arguments().stream().allMatch(this::isValue);
         }
-        return SIMPLE.contains(named.name()) || isEnum(named) || isRecordOfValues(named);
+        return SIMPLE.contains(named.name())
+                || code.find(named.name())
+                        .filter(facts -> facts.isEnum() || isRecordOfValues(facts))
+                        .isPresent();
     }
 
     /** Returns the names of the constants of an enum, in order; empty for any other type. */
@@ -73,14 +76,11 @@ public final class ValueTypes {
         return constants(type).isPresent();
     }
 
-    private boolean isRecordOfValues(ClassType type) {
-        return code.find(type.name())
-                .filter(facts -> facts.isRecord() && facts.constructors().size() == 1)
-                .filter(
-                        facts ->
-                                facts.constructors().get(0).parameterTypes().stream()
-                                        .allMatch(this::isPlainValue))
-                .isPresent();
+    private boolean isRecordOfValues(ClassFacts facts) {
+        return facts.isRecord()
+                && facts.constructors().size() == 1
+                && facts.constructors().get(0).parameterTypes().stream()
+                        .allMatch(this::isPlainValue);
     }
 
     private boolean isPlainValue(TypeRef type) {

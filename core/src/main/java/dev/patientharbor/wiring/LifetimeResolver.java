@@ -92,7 +92,7 @@ public final class LifetimeResolver {
 
     /** The scope marks on a class for which the file has no lifetime. */
     public List<String> unmapped(ClassFacts facts) {
-        if (KnownMarks.isSingleton(facts.annotations())) {
+        if (facts.annotations().isEmpty() || KnownMarks.isSingleton(facts.annotations())) {
             return List.of();
         }
         return facts.annotations().stream()
