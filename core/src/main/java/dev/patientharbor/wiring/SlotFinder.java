@@ -158,6 +158,10 @@ public final class SlotFinder {
         if (profile.statesWholeProfileOnly() && level.reachesWhole()) {
             from = slots.whole();
         }
+        if (from.isWhole()) {
+            // Whatever is said there, and if nothing is.
+            return slots.at(slot, from);
+        }
         Optional<BindingLevel> layered = Optional.empty();
         for (BindingLevel at : from.search()) {
             BindingLevel words = at.statedAt();

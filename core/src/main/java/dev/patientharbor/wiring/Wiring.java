@@ -93,7 +93,11 @@ public final class Wiring {
     }
 
     private List<Integer> asked(List<Integer> all) {
-        return all.stream().map(slot -> filler.finder().ask(slot, slots.whole(), profile)).toList();
+        List<Integer> seats = new ArrayList<>(all.size());
+        for (int slot : all) {
+            seats.add(filler.finder().ask(slot, slots.whole(), profile));
+        }
+        return List.copyOf(seats);
     }
 
     /** Returns the wiring of the same profile that follows these slots as well. */
@@ -338,9 +342,7 @@ public final class Wiring {
         int[] byKind = new int[AnswerKind.values().length];
         for (int i = 0; i < count; i++) {
             for (int asked : needs(reached[i])) {
-                AnswerKind kind =
-                        received(asked).map(end -> outcomes[end].answer()).orElse(AnswerKind.UNMET);
-                byKind[kind.ordinal()]++;
+                byKind[receivedKind(asked).ordinal()]++;
             }
         }
         Map<AnswerKind, Integer> answers = new EnumMap<>(AnswerKind.class);
@@ -350,6 +352,13 @@ public final class Wiring {
             }
         }
         return answers;
+    }
+
+    private AnswerKind receivedKind(int asked) {
+        SlotOutcome outcome = outcomes[asked];
+        return outcome.next().isEmpty()
+                ? outcome.answer()
+                : received(asked).map(end -> outcomes[end].answer()).orElse(AnswerKind.UNMET);
     }
 
     private void follow(List<Integer> from, Optional<Wiring> like, BitSet seen) {
