@@ -132,7 +132,11 @@ public final class ResolvedBinding {
 
     /** Whether it cannot fill its slot at all. */
     public boolean isBroken() {
-        return names.stream().anyMatch(name -> name.facts().isEmpty())
-                || fit.filter(fit -> !fit.fits()).isPresent();
+        for (NameLookup name : names) {
+            if (name.facts().isEmpty()) {
+                return true;
+            }
+        }
+        return fit.filter(fit -> !fit.fits()).isPresent();
     }
 }

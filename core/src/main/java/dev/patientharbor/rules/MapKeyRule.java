@@ -37,10 +37,10 @@ final class MapKeyRule implements CheckRule {
             for (int i = 0; i < wiring.reachedSize(); i++) {
                 int seat = wiring.reached(i);
                 SlotOutcome outcome = wiring.outcome(seat);
-                Optional<List<String>> keys =
-                        outcome.kind() == SlotOutcome.Kind.COLLECTION
-                                ? set.mapKeys(seat)
-                                : Optional.empty();
+                if (outcome.kind() != SlotOutcome.Kind.COLLECTION) {
+                    continue;
+                }
+                Optional<List<String>> keys = set.mapKeys(seat);
                 if (keys.isPresent() && outcome.binding().isEmpty()) {
                     check(context, wiring, seat, keys.get());
                 }

@@ -68,6 +68,7 @@ public final class Wiring {
     }
 
     /**
+     * @param entries the seats of the entry consumers: slots of the whole profile
      * @param besides slots that are asked for in the whole profile too, after all that the entry
      *     consumers lead to
      * @param like an earlier profile of the same set: what both say in the same words is not worked
@@ -85,19 +86,11 @@ public final class Wiring {
         this.filler = filler;
         outcomes = new SlotOutcome[slots.size()];
         reachedFrom = new int[slots.size()];
-        this.entries = asked(entries);
+        this.entries = entries;
         Optional<Wiring> alike = like.filter(wiring -> wiring.isPlain() && isPlain());
         BitSet seen = new BitSet(slots.size());
         follow(this.entries, alike, seen);
-        follow(asked(besides), alike, seen);
-    }
-
-    private List<Integer> asked(List<Integer> all) {
-        List<Integer> seats = new ArrayList<>(all.size());
-        for (int slot : all) {
-            seats.add(filler.finder().ask(slot, slots.whole(), profile));
-        }
-        return List.copyOf(seats);
+        follow(besides, alike, seen);
     }
 
     /** Returns the wiring of the same profile that follows these slots as well. */
@@ -266,7 +259,7 @@ public final class Wiring {
     /** The seats to which the needs of the object in a seat lead, one for each need. */
     public int[] needs(int seat) {
         SlotOutcome outcome = outcomes[seat];
-        if (outcome.asks().length == 0 || isPlain(seat) && !asksForMany(outcome)) {
+        if (outcome.asks().length == 0 || isPlain(seat) && !outcome.asksForMany(slots)) {
             return outcome.asks();
         }
         int[] asked = new int[outcome.asks().length];
@@ -293,15 +286,6 @@ public final class Wiring {
             int mine = filler.finder().seatFor(seat, here.facts(), need, profile);
             int its = filler.finder().seatFor(seatOfClass, there.facts(), need, profile);
             if (mine != its && !received(mine).equals(received(its))) {
-                return true;
-            }
-        }
-        return false;
-    }
-
-    private boolean asksForMany(SlotOutcome outcome) {
-        for (int asked : outcome.asks()) {
-            if (slots.holdsMany(asked)) {
                 return true;
             }
         }
