@@ -35,6 +35,7 @@ final class CheckCommand {
 
     static CommandSpec spec() {
         return CommandOptions.reading(Format.values())
+                .addOption(CommandOptions.wide("As text, fold no line."))
                 .addOption(CommandOptions.against())
                 .addOption(CommandOptions.wiredBy())
                 .addOption(CommandOptions.build())

@@ -22,6 +22,7 @@ final class CommandOptions {
     static final String PROFILE = "--profile";
     private static final long MILLISECONDS_OF_DAY = 86_400_000;
 
+    private static final String WIDE = "--wide";
     private static final String CODE = "--code";
     private static final String INSIDE_FOLDER = "--inside-folder";
     private static final String FORMAT = "--format";
@@ -338,6 +339,15 @@ final class CommandOptions {
     /** Whether a word can be the name of a profile file, rather than one of a class. */
     static boolean isYaml(String word) {
         return word.endsWith(".yaml") || word.endsWith(".yml");
+    }
+
+    /** Whether lines are folded. */
+    static OptionSpec wide(String description) {
+        return OptionSpec.builder(WIDE).description(description).build();
+    }
+
+    static boolean isWide(ParseResult parsed) {
+        return parsed.hasMatchedOption(WIDE);
     }
 
     static LocalDate today(ParseResult parsed) {

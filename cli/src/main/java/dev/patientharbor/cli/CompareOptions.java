@@ -7,6 +7,7 @@ import static dev.patientharbor.cli.CommandOptions.help;
 import static dev.patientharbor.cli.CommandOptions.insideFolder;
 import static dev.patientharbor.cli.CommandOptions.one;
 import static dev.patientharbor.cli.CommandOptions.profiles;
+import static dev.patientharbor.cli.CommandOptions.wide;
 
 import dev.patientharbor.comparing.ChangeKind;
 import java.util.ArrayList;
@@ -74,6 +75,7 @@ final class CompareOptions {
                 OptionSpec.builder(FAIL_ON_DIFFERENCE)
                         .description("End with exit code 1 if anything differs.")
                         .build());
+        spec.addOption(wide("Fold no line."));
         spec.addOption(one(OUT, "FILE", "Write the result there.").build());
         return help(spec);
     }
@@ -99,6 +101,7 @@ final class CompareOptions {
         spec.addOption(profiles());
         spec.addOption(code(IN_PLACE));
         spec.addOption(insideFolder());
+        spec.addOption(wide("Fold no line."));
         spec.addOption(one(OUT, "FILE", "Write the result there.").build());
         return help(spec);
     }

@@ -14,10 +14,12 @@ import picocli.CommandLine.ParseResult;
 final class ResultOutput {
 
     private final Optional<Path> file;
+    private final boolean isWide;
     private final Console console;
 
-    private ResultOutput(Optional<Path> file, Console console) {
+    private ResultOutput(Optional<Path> file, boolean isWide, Console console) {
         this.file = file;
+        this.isWide = isWide;
         this.console = console;
     }
 
@@ -38,7 +40,7 @@ final class ResultOutput {
      */
     static ResultOutput of(ParseResult parsed, ProfileSet set, Console console, String byDefault) {
         String named = CommandOptions.out(parsed);
-        ResultOutput output = to(named.isEmpty() ? byDefault : named, console);
+        ResultOutput output = to(named.isEmpty() ? byDefault : named, parsed, console);
         if (output.file.filter(set::isReadFrom).isPresent()) {
             throw new UnusableException(
                     "--out names " + named + ", which is read here; write to another file");
@@ -49,17 +51,20 @@ final class ResultOutput {
 
     /** The output that the arguments ask for, where nothing is read. */
     static ResultOutput of(ParseResult parsed, Console console) {
-        return to(CommandOptions.out(parsed), console);
+        return to(CommandOptions.out(parsed), parsed, console);
     }
 
-    private static ResultOutput to(String given, Console console) {
+    private static ResultOutput to(String given, ParseResult parsed, Console console) {
         return new ResultOutput(
-                given.isEmpty() ? Optional.empty() : Optional.of(path(given)), console);
+                given.isEmpty() ? Optional.empty() : Optional.of(path(given)),
+                CommandOptions.isWide(parsed),
+                console);
     }
 
     /** How text is laid out there. */
     TextLayout layout() {
-        return file.isPresent() ? console.forFiles() : console.layout();
+        TextLayout layout = file.isPresent() ? console.forFiles() : console.layout();
+        return isWide ? layout.unfolded() : layout;
     }
 
     /** How tables are laid out there: in one piece where nothing has to fit into a width. */

@@ -82,9 +82,8 @@ final class RosterCommand {
         ProfileSet set = CheckRun.set(parsed, CheckRun.input(parsed));
         ResultOutput output = ResultOutput.of(parsed, set, console);
         Verdict verdict = CheckRun.verdict(set, parsed);
-        boolean wide = RosterOptions.isWide(parsed);
-        TextLayout layout = wide ? output.layout().unfolded() : output.layout();
-        TextLayout tables = wide ? layout : output.tableLayout();
+        TextLayout layout = output.layout();
+        TextLayout tables = output.tableLayout();
         boolean touches = RosterOptions.isWithTouches(parsed);
         RosterFilter filter = filter(parsed, format);
         int depth = RosterOptions.depth(parsed);
@@ -110,7 +109,7 @@ final class RosterCommand {
                     case COVERAGE -> CoverageText.render(verdict, observed, tables);
                     case TREE -> RosterTree.render(verdict, depth, layout);
                     case TEXT ->
-                            wide
+                            CommandOptions.isWide(parsed)
                                     ? RosterText.renderWide(verdict, filter, observed, layout)
                                     : RosterText.render(verdict, filter, observed, layout);
                 };

@@ -18,7 +18,6 @@ import picocli.CommandLine.ParseResult;
 /** What roster takes beside what every command does that reads a profile file. */
 final class RosterOptions {
 
-    private static final String WIDE = "--wide";
     private static final String TOUCHES = "--touches";
     private static final String OBSERVED = "--observed";
     private static final String DEPTH = "--depth";
@@ -31,15 +30,9 @@ final class RosterOptions {
 
     /** Of roster: whether nothing is left out for brevity. */
     static OptionSpec wide() {
-        return OptionSpec.builder(WIDE)
-                .description(
-                        "Fold no line; as text also name all who share an instance, not five of"
-                                + " them, and give the members of a collection each time.")
-                .build();
-    }
-
-    static boolean isWide(ParseResult parsed) {
-        return parsed.hasMatchedOption(WIDE);
+        return CommandOptions.wide(
+                "Fold no line; as text also name all who share an instance, not five of them, and"
+                        + " give the members of a collection each time.");
     }
 
     /** Of roster: whether what reaches outside is told as well. */

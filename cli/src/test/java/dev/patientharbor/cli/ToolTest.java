@@ -15,6 +15,7 @@ import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Arrays;
 import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeAll;
@@ -224,6 +225,31 @@ class ToolTest {
             }
             assertEquals(words(wide), words(folded));
         }
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "check BROKEN",
+                "explain PORT winter",
+                "explain PORT TideGauge",
+                "explain PORT BerthClerk",
+                "compare PORT dock-test live",
+                "compare PORT live --with=TideGauge:mock"
+            })
+    void wide_folds_no_line_whatever_the_width(String line) {
+        String[] words = line.replace("PORT", PORT).replace("BROKEN", BROKEN).split(" ");
+        words =
+                Arrays.stream(words)
+                        .map(word -> word.replace(":mock", ": mock"))
+                        .toArray(String[]::new);
+        String[] widely = Arrays.copyOf(words, words.length + 1);
+        widely[words.length] = "--wide";
+        String wide = Ran.tool(TextLayout.plain(60), widely).out();
+        String folded = Ran.tool(TextLayout.plain(60), words).out();
+        assertEquals(Ran.tool(TextLayout.plain(100_000), words).out(), wide);
+        assertTrue(wide.lines().count() < folded.lines().count(), folded);
+        assertEquals(words(folded), words(wide));
     }
 
     private static List<String> words(String text) {
