@@ -16,8 +16,12 @@ document.getElementById("summary").append(
 function go() {
   const { parts, options } = address();
   const view = VIEWS.find(([name]) => name === parts[0]) || VIEWS[0];
-  document.getElementById("views").replaceChildren(...VIEWS.map(([name, label]) => make("li", null,
+  const views = document.getElementById("views");
+  views.replaceChildren(...VIEWS.map(([name, label]) => make("li", null,
     make("a", { href: "#" + name, "aria-current": name === view[0] ? "page" : null }, label))));
+  // Where the names of the views have no room, that of this one is seen.
+  const current = views.querySelector("[aria-current]");
+  views.scrollLeft = current.offsetLeft + current.offsetWidth - views.offsetLeft - views.clientWidth;
   document.title = view[1] + " · " + data.title;
   main.replaceChildren();
   view[2](parts.slice(1), options);

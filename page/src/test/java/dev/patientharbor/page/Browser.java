@@ -122,6 +122,13 @@ final class Browser implements AutoCloseable {
                                         dark ? "dark" : "light"))));
     }
 
+    /** How wide and high the screen is; 0 for that of the window. */
+    void screen(int width, int height) {
+        driver.executeCdpCommand(
+                "Emulation.setDeviceMetricsOverride",
+                Map.of("width", width, "height", height, "deviceScaleFactor", 1, "mobile", false));
+    }
+
     /** What the console has of warnings and errors since it was last asked. */
     List<String> complaints() {
         return driver.manage().logs().get(LogType.BROWSER).getAll().stream()

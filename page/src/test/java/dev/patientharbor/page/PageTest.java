@@ -339,6 +339,23 @@ class PageTest {
         return browser.all(css).stream().map(each -> each.getText().replace("\n", "")).toList();
     }
 
+    @ParameterizedTest
+    @ValueSource(strings = {"#matrix", "#consumer", "#graph", "#findings", "#realism"})
+    void on_a_narrow_screen_one_sees_which_view_it_is_and_the_page_is_no_wider(String hash) {
+        for (Path file : List.of(page, broken)) {
+            browser.screen(390, 844);
+            browser.open(file, hash);
+            Object seen =
+                    browser.run(
+                            "const tab = document.querySelector('nav"
+                                    + " [aria-current]').getBoundingClientRect(); const all ="
+                                    + " document.documentElement; return [tab.left >= 0, tab.right"
+                                    + " <= all.clientWidth, all.scrollWidth <= all.clientWidth]");
+            browser.screen(0, 0);
+            assertEquals(List.of(true, true, true), seen, file + hash);
+        }
+    }
+
     @Test
     void everything_can_be_reached_with_the_keyboard_alone() {
         browser.open(page, "#graph/winter?with=live");
