@@ -44,7 +44,7 @@ final class CompareCommand {
         ResultOutput output = ResultOutput.of(parsed, set, console);
         Verdict before = CheckRun.checked(set, parsed);
         Verdict after =
-                lines.isEmpty() ? before : CheckRun.checked(tried(parsed, compared, lines), parsed);
+                lines.isEmpty() ? before : tried(tried(parsed, compared, lines), set, parsed);
         String first = compared.names().get(0);
         String second = lines.isEmpty() ? compared.names().get(1) : first;
         RosterComparison whole = compare(before, after, first, second, lines);
@@ -64,6 +64,15 @@ final class CompareCommand {
         return CompareOptions.failsOnDifference(parsed) && differs
                 ? ExitCode.FINDINGS
                 : ExitCode.CLEAN;
+    }
+
+    /**
+     * The verdict of what is tried; what was read of the code for what it changes is not read
+     * again.
+     */
+    private static Verdict tried(ProfileSet changed, ProfileSet set, ParseResult parsed) {
+        changed.shareCodeOf(set);
+        return CheckRun.checked(changed, parsed);
     }
 
     private static ProfileSet tried(
