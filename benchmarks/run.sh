@@ -4,7 +4,8 @@ set -eu
 cd "$(dirname "$0")/.."
 mvn -q -B -DskipTests -Dspotless.check.skip package
 ./patient-harbor --version
-archive=$(find cli/target/start -name '*.jsa' | head -n 1)
+# The launcher has an archive for each Java that ran it; another Java would do without.
+archive=cli/target/start/$(readlink -f "$(command -v java)" | tr / _).jsa
 [ $# -gt 0 ] || set -- 10000 1 12
 exec java -Dpatientharbor.archive="$archive" -cp cli/target/start/patient-harbor.jar:benchmarks/target/classes \
     dev.patientharbor.benchmarks.CheckRatio "$@"
