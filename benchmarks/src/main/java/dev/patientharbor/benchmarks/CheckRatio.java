@@ -156,6 +156,8 @@ public final class CheckRatio {
                         "-XX:NewSize=44m",
                         "-XX:TieredStopAtLevel=1",
                         "-XX:CICompilerCount=1",
+                        "-XX:+UseTransparentHugePages",
+                        "-XX:-UsePerfData",
                         "-XX:+UnlockDiagnosticVMOptions",
                         "-XX:ArchiveRelocationMode=0",
                         "-cp",
