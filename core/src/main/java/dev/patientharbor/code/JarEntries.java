@@ -38,9 +38,10 @@ final class JarEntries implements ClassEntries {
 
     private void hash(int number, PathHashes path) {
         boolean isRead = start.isRoot() && isRead(path, entries[number]);
-        String name = isRead && path.simple() != 0 ? "" : name(number);
+        boolean isSimpleRead = isRead && path.simple() != 0;
+        String name = isSimpleRead ? "" : name(number);
         hashes[number] = isRead ? path.whole() : NameHash.of(name);
-        simpleHashes[number] = name.isEmpty() ? path.simple() : NameHash.ofSimple(name);
+        simpleHashes[number] = isSimpleRead ? path.simple() : NameHash.ofSimple(name);
     }
 
     /** The first files by name: as many as may be needed to see where packages start. */

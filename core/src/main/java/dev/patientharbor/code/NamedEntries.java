@@ -43,7 +43,11 @@ final class NamedEntries implements ClassEntries {
 
     @Override
     public long[] simpleHashes() {
-        return entries.stream().map(CodeEntry::name).mapToLong(NameHash::ofSimple).toArray();
+        long[] hashes = new long[entries.size()];
+        for (int i = 0; i < hashes.length; i++) {
+            hashes[i] = NameHash.ofSimple(name(i));
+        }
+        return hashes;
     }
 
     @Override

@@ -153,12 +153,6 @@ public final class Answer {
         return decision.toString();
     }
 
-    /** Returns this answer with other members. */
-    public Answer withElements(List<Element> members) {
-        RequiredArgument.of(members, "members");
-        return new AnswerBuilder(this).elements(members).build();
-    }
-
     /** Returns this answer with a label for the instance. */
     public Answer labelled(String label) {
         RequiredArgument.of(label, "label");

@@ -312,10 +312,19 @@ public final class SlotOutcome {
     boolean asksForMany(SlotTable slots) {
         Boolean known = asksForMany;
         if (known == null) {
-            known = Arrays.stream(asks).anyMatch(slots::holdsMany);
+            known = holdsMany(asks, slots);
             asksForMany = known;
         }
         return known;
+    }
+
+    private static boolean holdsMany(int[] asked, SlotTable slots) {
+        for (int slot : asked) {
+            if (slots.holdsMany(slot)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** Hands over each need, and the class that has it: the decorators' and the core's. */
