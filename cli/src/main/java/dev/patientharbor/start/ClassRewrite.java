@@ -1,45 +1,31 @@
 package dev.patientharbor.start;
 
-import java.lang.reflect.Modifier;
 import java.util.ArrayList;
-import java.util.Arrays;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
-import java.util.stream.Collectors;
 import org.objectweb.asm.ClassReader;
 import org.objectweb.asm.ClassVisitor;
 import org.objectweb.asm.ClassWriter;
 import org.objectweb.asm.Handle;
 import org.objectweb.asm.MethodVisitor;
 import org.objectweb.asm.Opcodes;
-import org.objectweb.asm.Type;
 import org.objectweb.asm.commons.GeneratorAdapter;
 
 /**
- * A class as it starts sooner: its lambdas have become classes, orders are taken from {@link
- * ComparatorMethods}, and if it is a record its methods are written.
+ * A class as it starts sooner: its lambdas have become classes, some methods of the JDK are {@link
+ * ReplacedMethods}, texts are put together, and if it is a record its methods are written.
  */
 final class ClassRewrite extends ClassVisitor {
 
     private static final int API = Opcodes.ASM9;
 
-    private static final Type COMPARATOR = Type.getType(Comparator.class);
-    static final String REPLACING = Type.getInternalName(ComparatorMethods.class);
-
-    /** The methods of {@link Comparator} that {@link ComparatorMethods} has too. */
-    private static final Set<String> REPLACED =
-            Arrays.stream(ComparatorMethods.class.getMethods())
-                    .filter(method -> Modifier.isStatic(method.getModifiers()))
-                    .map(method -> method.getName() + Type.getMethodDescriptor(method))
-                    .collect(Collectors.toSet());
-
     private final List<LambdaClass> lambdaClasses = new ArrayList<>();
     private final Map<String, LambdaClass> lambdaClassOf = new HashMap<>();
     private final List<RecordMethod> recordMethods = new ArrayList<>();
+    private final List<JoinedText> texts = new ArrayList<>();
+    private boolean isInterface;
     private String simpleName;
     private String name;
     private String host;
@@ -97,6 +83,7 @@ final class ClassRewrite extends ClassVisitor {
         this.host = name;
         this.simpleName = name.substring(name.lastIndexOf('/') + 1);
         this.version = version;
+        isInterface = (access & Opcodes.ACC_INTERFACE) != 0;
         super.visit(version, access, name, signature, superName, interfaces);
     }
 
@@ -111,6 +98,7 @@ final class ClassRewrite extends ClassVisitor {
     @Override
     public void visitEnd() {
         recordMethods.forEach(each -> each.write(cv, simpleName));
+        texts.forEach(each -> each.write(cv));
         super.visitEnd();
     }
 
@@ -131,12 +119,18 @@ final class ClassRewrite extends ClassVisitor {
                 Optional<LambdaSite> site = LambdaSite.of(called, factory, bootstrap, arguments);
                 Optional<RecordMethod> ofRecord =
                         RecordMethod.of(called, factory, bootstrap, arguments);
+                Optional<JoinedText> text =
+                        JoinedText.of(texts.size(), factory, bootstrap, arguments);
                 if (site.isPresent()) {
                     write(site.get(), new GeneratorAdapter(mv, access, method, descriptor));
                 } else if (ofRecord.isPresent()) {
                     recordMethods.add(ofRecord.get());
                     super.visitMethodInsn(
                             Opcodes.INVOKESTATIC, name, ofRecord.get().written(), factory, false);
+                } else if (text.isPresent()) {
+                    texts.add(text.get());
+                    super.visitMethodInsn(
+                            Opcodes.INVOKESTATIC, name, text.get().written(), factory, isInterface);
                 } else {
                     super.visitInvokeDynamicInsn(called, factory, bootstrap, arguments);
                 }
@@ -145,20 +139,20 @@ final class ClassRewrite extends ClassVisitor {
             @Override
             public void visitMethodInsn(
                     int opcode, String owner, String called, String taken, boolean inInterface) {
-                String ordering = opcode == Opcodes.INVOKESTATIC ? taken : withComparator(taken);
-                if (owner.equals(COMPARATOR.getInternalName())
-                        && REPLACED.contains(called + ordering)) {
-                    super.visitMethodInsn(Opcodes.INVOKESTATIC, REPLACING, called, ordering, false);
+                Optional<ReplacedMethods.Own> own =
+                        ReplacedMethods.of(opcode, owner, called, taken);
+                if (own.isPresent()) {
+                    super.visitMethodInsn(
+                            Opcodes.INVOKESTATIC,
+                            own.get().owner(),
+                            called,
+                            own.get().taken(),
+                            false);
                 } else {
                     super.visitMethodInsn(opcode, owner, called, taken, inInterface);
                 }
             }
         };
-    }
-
-    /** What a static method takes that stands for one of {@link Comparator}: first that itself. */
-    private static String withComparator(String taken) {
-        return '(' + COMPARATOR.getDescriptor() + taken.substring(1);
     }
 
     private void write(LambdaSite site, GeneratorAdapter code) {

@@ -67,7 +67,7 @@ record RecordMethod(String name, String descriptor, List<Handle> fields) {
         for (Handle field : fields) {
             append(code, before + field.getName() + '=');
             load(code, field, 0);
-            append(code, appended(Type.getType(field.getDesc())));
+            append(code, JoinedText.appended(Type.getType(field.getDesc())));
             before = ", ";
         }
         append(code, fields.isEmpty() ? before + ']' : "]");
@@ -84,14 +84,6 @@ record RecordMethod(String name, String descriptor, List<Handle> fields) {
     private static void append(MethodVisitor code, Type type) {
         String descriptor = "(" + type.getDescriptor() + ")L" + BUILDER + ";";
         code.visitMethodInsn(Opcodes.INVOKEVIRTUAL, BUILDER, "append", descriptor, false);
-    }
-
-    private static Type appended(Type type) {
-        return switch (type.getSort()) {
-            case Type.BYTE, Type.SHORT -> Type.INT_TYPE;
-            case Type.OBJECT, Type.ARRAY -> Type.getType(Object.class);
-            default -> type;
-        };
     }
 
     private void writeHash(MethodVisitor code) {

@@ -15,11 +15,13 @@ import java.util.jar.JarEntry;
 import java.util.jar.JarFile;
 import java.util.jar.JarOutputStream;
 import org.objectweb.asm.Opcodes;
+import org.objectweb.asm.Type;
 
 /**
  * Copies a jar so that it starts sooner: lambdas become objects of classes, the methods of records
- * are written down, the orders of the JDK are replaced by those of {@link ComparatorMethods}, which
- * the copy holds, and old classes are written as {@link OldClass} says.
+ * are written down, some methods of the JDK are replaced by others, which the copy holds ({@link
+ * ReplacedMethods}), texts are put together without the virtual machine's help, and old classes are
+ * written as {@link OldClass} says.
  *
  * <p>The virtual machine writes a class where a lambda is first met, or takes it from a class-data
  * archive, and both take it ten times as long as a class that is there. A check meets hundreds. For
@@ -42,7 +44,9 @@ public final class StartJar {
 
     private static void write(Path from, Path to) throws IOException {
         Map<String, byte[]> files = read(from);
-        files.putIfAbsent(ClassRewrite.REPLACING + CLASS, comparatorMethods());
+        for (Class<?> holder : ReplacedMethods.holders()) {
+            files.putIfAbsent(Type.getInternalName(holder) + CLASS, bytes(holder));
+        }
         renewOldClasses(files, from);
         Map<String, List<String>> members = new HashMap<>();
         Map<String, byte[]> written = new TreeMap<>();
@@ -86,8 +90,8 @@ public final class StartJar {
         }
     }
 
-    private static byte[] comparatorMethods() throws IOException {
-        try (var bytes = ComparatorMethods.class.getResourceAsStream("ComparatorMethods.class")) {
+    private static byte[] bytes(Class<?> own) throws IOException {
+        try (var bytes = own.getResourceAsStream(own.getSimpleName() + CLASS)) {
             return bytes.readAllBytes();
         }
     }

@@ -141,6 +141,18 @@ class StartJarTest {
                     say(callback.later().get());
                     say(IntStream.range(0, 5).mapToObj(i -> "n" + i).collect(Collectors.joining(",")));
                     say(Stream.of("bb", "a").collect(Collectors.toMap(s -> s, String::length)));
+                    say(Stream.of("bb", "a").collect(Collectors.joining()));
+                    say(Stream.of("bb", "a").collect(Collectors.joining("; ", "(", ")")));
+                    say(Stream.of(3, 1, 3).collect(Collectors.toList()));
+                    say(Stream.of(3, 1, 3).collect(Collectors.toSet()));
+                    say(IntStream.range(0, 5000).parallel().boxed().collect(Collectors.toList()).hashCode());
+                    say(IntStream.range(0, 5000).parallel().boxed().collect(Collectors.toSet()).hashCode());
+                    say(IntStream.range(0, 5000).parallel().mapToObj(i -> "" + i).collect(Collectors.joining(",")));
+                    say(together((byte) 1, (short) 2, 'c', 4, 5L, 6f, 7.0, true, null, new char[0].length, crates));
+                    say("\1" + number + "\2" + letter + '\1' + large);
+                    String sum = null;
+                    sum += sum + number;
+                    say(sum);
                     say(Optional.of(text).map(String::length).filter(n -> n > 0).isPresent());
                     Object lock = new Object();
                     Supplier<String> bound = Objects.requireNonNull(text)::toUpperCase;
@@ -167,13 +179,17 @@ class StartJarTest {
                         say("nothing to trim");
                     }
                 }
+                static String together(byte a, short b, char c, int d, long e, float f, double g, boolean h,
+                        Object i, Integer j, List<Crate> k) {
+                    return a + "|" + b + c + d + e + f + g + h + i + j + k.get(0) + "";
+                }
                 interface Callback { Supplier<String> later(); }
             }
             class Base {
                 protected String base(String s) { return "base " + s; }
             }
             interface Named {
-                private String quiet(String s) { return "quiet " + s; }
+                private String quiet(String s) { return "quiet " + s + s.length(); }
                 default String called(String s) {
                     Function<String, String> f = this::quiet;
                     Function<String, String> g = x -> f.apply(x) + quiet(x);
@@ -363,15 +379,19 @@ class StartJarTest {
                 @Override
                 public void visitInvokeDynamicInsn(
                         String called, String site, Handle bootstrap, Object... arguments) {
-                    if (!bootstrap.getOwner().endsWith("StringConcatFactory")) {
-                        found.add(name + " " + bootstrap.getName());
-                    }
+                    found.add(name + " " + bootstrap.getName());
                 }
 
                 @Override
                 public void visitMethodInsn(
                         int opcode, String owner, String called, String type, boolean inInterface) {
-                    if (owner.equals("java/util/Comparator") && called.contains("omparing")) {
+                    boolean isOfText =
+                            owner.endsWith("/Collectors")
+                                    && List.of("joining", "toList", "toSet").contains(called)
+                                    && !name.endsWith("CollectorMethods.class");
+                    if (isOfText
+                            || owner.equals("java/util/Comparator")
+                                    && called.contains("omparing")) {
                         found.add(name + " " + called);
                     }
                 }
