@@ -135,7 +135,10 @@ public final class Checker {
                                 restIsWhole
                                         && findings.stream()
                                                 .noneMatch(f -> f.kind().breaksCompleteness()));
-        int needs = answers.values().stream().mapToInt(Integer::intValue).sum();
+        int needs = 0;
+        for (int count : answers.values()) {
+            needs += count;
+        }
         SuppressionFilter.FilteredFindings sifted = filter.filter(findings);
         return new ProfileVerdict(
                 profile.name(),

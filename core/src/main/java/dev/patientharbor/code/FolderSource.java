@@ -16,10 +16,8 @@ import java.nio.file.attribute.BasicFileAttributes;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiConsumer;
-import java.util.stream.Collectors;
 
 /** Finds the files of a folder and of those below it; links are followed, circles of them cut. */
 final class FolderSource {
@@ -60,17 +58,16 @@ final class FolderSource {
     }
 
     private static ClassSource source(Path folder, List<ClassFile> files) {
-        Map<Boolean, List<ClassFile>> byKind =
-                files.stream()
-                        .collect(
-                                Collectors.partitioningBy(
-                                        file -> ClassSource.isServices(file.name())));
-        List<ClassFile> classes = byKind.get(false);
+        List<ClassFile> classes = new ArrayList<>();
+        List<ClassFile> services = new ArrayList<>(0);
+        for (ClassFile file : files) {
+            (ClassSource.isServices(file.name()) ? services : classes).add(file);
+        }
         return new ClassSource(
                 folder,
                 classes.size(),
                 () -> NamedEntries.of(classes),
-                byKind.get(true),
+                services,
                 identity ->
                         files.stream()
                                 .anyMatch(

@@ -143,10 +143,12 @@ public final class EntryFinder {
         if (facts.annotations().isEmpty() && facts.methods().isEmpty()) {
             return false;
         }
-        Stream<AnnotationFacts> ofMethods =
-                facts.methods().stream().flatMap(executable -> executable.annotations().stream());
-        return Stream.concat(facts.annotations().stream(), ofMethods)
-                .anyMatch(mark -> mark.type().startsWith("org.junit."));
+        return isOfTest(facts.annotations())
+                || facts.methods().stream().anyMatch(method -> isOfTest(method.annotations()));
+    }
+
+    private static boolean isOfTest(List<AnnotationFacts> marks) {
+        return marks.stream().anyMatch(mark -> mark.type().startsWith("org.junit."));
     }
 
     /** Whether it asks for something other than values. */

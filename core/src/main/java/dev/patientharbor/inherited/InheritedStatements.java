@@ -32,7 +32,10 @@ final class InheritedStatements<T> {
         if (parents.size() == 1) {
             return new InheritedStatements<>(parents.get(0).pieces.clone());
         }
-        int length = parents.stream().mapToInt(parent -> parent.pieces.length).max().orElse(0);
+        int length = 0;
+        for (InheritedStatements<T> parent : parents) {
+            length = Math.max(length, parent.pieces.length);
+        }
         InheritedStatements<T> joined = new InheritedStatements<>(pieces(length));
         for (int i = 0; i < length; i++) {
             List<InheritedStatement<T>[]> said = new ArrayList<>();

@@ -65,10 +65,12 @@ public final class ProfileHierarchy {
     public List<Integer> inOrder(BitSet some) {
         BitSet all = (BitSet) some.clone();
         some.stream().forEach(child -> all.or(ancestors[child]));
-        return all.stream()
-                .boxed()
-                .sorted(Comparator.comparing(profile -> placeInOrder[profile]))
-                .toList();
+        List<Integer> inOrder = new ArrayList<>();
+        for (int i = all.nextSetBit(0); i >= 0; i = all.nextSetBit(i + 1)) {
+            inOrder.add(i);
+        }
+        inOrder.sort(Comparator.comparing(profile -> placeInOrder[profile]));
+        return inOrder;
     }
 
     /** Lists by profile which of some profiles are that one or extend it, directly or not. */
@@ -126,7 +128,8 @@ public final class ProfileHierarchy {
 
     private Map<Integer, Integer> line(int profile) {
         Map<Integer, Integer> places = new HashMap<>();
-        Deque<Integer> open = new ArrayDeque<>(List.of(profile));
+        Deque<Integer> open = new ArrayDeque<>();
+        open.push(profile);
         while (!open.isEmpty()) {
             int next = open.peek();
             List<Integer> left =

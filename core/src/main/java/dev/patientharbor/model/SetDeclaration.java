@@ -96,17 +96,11 @@ public record SetDeclaration(
 
     /** Everything that its profiles bind, at whatever level. */
     public Stream<Binding> bindings() {
-        return profiles.stream()
-                .flatMap(
-                        profile ->
-                                Stream.concat(
-                                        profile.words().bindings().stream(),
-                                        profile.within().stream()
-                                                .flatMap(
-                                                        statements ->
-                                                                statements
-                                                                        .words()
-                                                                        .bindings()
-                                                                        .stream())));
+        List<Binding> all = new ArrayList<>();
+        for (Profile profile : profiles) {
+            all.addAll(profile.words().bindings());
+            profile.within().forEach(statements -> all.addAll(statements.words().bindings()));
+        }
+        return all.stream();
     }
 }

@@ -53,14 +53,14 @@ public record Key(String text, String qualifier) {
     }
 
     static boolean isPlain(String text) {
-        return !text.isEmpty()
-                && text.chars()
-                        .allMatch(
-                                c ->
-                                        c == '_'
-                                                || c == '.'
-                                                || c == '-'
-                                                || (c < 128 && Character.isLetterOrDigit(c)));
+        for (int i = 0; i < text.length(); i++) {
+            char letter = text.charAt(i);
+            boolean isLetter = letter < 128 && Character.isLetterOrDigit(letter);
+            if (!isLetter && letter != '_' && letter != '.' && letter != '-') {
+                return false;
+            }
+        }
+        return !text.isEmpty();
     }
 
     @Override

@@ -28,7 +28,7 @@ public record Slot(TypeRef contract, Optional<Key> key) {
 
     /** The slot as a file writes it: {@code p.FeeSchedule@freight}. */
     public String text() {
-        return text(UnaryOperator.identity());
+        return text(name -> name);
     }
 
     /** Returns the slot as text, each class name written by the given function. */

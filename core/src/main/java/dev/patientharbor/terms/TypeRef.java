@@ -19,7 +19,7 @@ public sealed interface TypeRef {
      * p.Reader<p.Ship>}.
      */
     default String text() {
-        return text(UnaryOperator.identity());
+        return text(name -> name);
     }
 
     /**

@@ -252,6 +252,13 @@ public final class SlotOutcome {
         return aim.next();
     }
 
+    /** The same as {@link #candidates()}. */
+    int[] members() {
+        int[] members = new int[candidates().size()];
+        Arrays.setAll(members, candidates()::get);
+        return members;
+    }
+
     /** The slots among which nothing chooses, or the elements of a collection, in order. */
     public List<Integer> candidates() {
         return aim.several();

@@ -310,7 +310,7 @@ public final class Wiring {
                     : new int[] {outcome.next().get()};
         }
         if (outcome.kind() == Kind.COLLECTION) {
-            return outcome.candidates().stream().mapToInt(Integer::intValue).toArray();
+            return outcome.members();
         }
         int[] needs = needs(seat);
         if (outcome.core().isEmpty()) {
