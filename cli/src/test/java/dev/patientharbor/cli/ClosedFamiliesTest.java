@@ -295,6 +295,7 @@ class ClosedFamiliesTest {
                         "InstructionMeaning",
                         "JdkCalls",
                         "JdkCollections",
+                        "JoinedText",
                         "JumpCondition",
                         "LambdaCall",
                         "LambdaClass",
