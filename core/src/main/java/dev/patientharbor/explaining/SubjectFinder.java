@@ -69,9 +69,10 @@ public final class SubjectFinder {
 
     /** Returns what tells the rows of a consumer, or of {@code CONSUMER.NEED}, by its name. */
     public Predicate<RosterRow> asking(String name) {
-        String part = partOf(RequiredArgument.of(name, "name"));
+        String last = lastOf(RequiredArgument.of(name, "name"));
         return row -> {
-            if (!row.consumer().contains(part) && !name.endsWith(row.need())) {
+            // Short or in full, a class ends with the same word.
+            if (!row.consumer().endsWith(last) && !name.endsWith(row.need())) {
                 return false;
             }
             String need = '.' + row.need();
@@ -101,6 +102,14 @@ public final class SubjectFinder {
             }
         }
         return longest;
+    }
+
+    private static String lastOf(String name) {
+        int start = name.length();
+        while (start > 0 && isOfWord(name.charAt(start - 1))) {
+            start--;
+        }
+        return name.substring(start);
     }
 
     private static boolean isOfWord(char letter) {

@@ -232,7 +232,7 @@ public final class RosterMaker {
         }
         Blueprint made = outcome.blueprint().get();
         TypeRef contract = set.slots().slot(seat).contract();
-        if (made.needs().stream().noneMatch(need -> isOf(need, contract))) {
+        if (!asksFor(contract, made)) {
             return Optional.empty();
         }
         List<Integer> same = new ArrayList<>(0);
@@ -246,6 +246,15 @@ public final class RosterMaker {
         return same.size() == 1
                 ? wiring.received(same.get(0)).filter(end -> wiring.outcome(end).isMet())
                 : Optional.empty();
+    }
+
+    private boolean asksFor(TypeRef contract, Blueprint made) {
+        for (Need need : made.needs()) {
+            if (isOf(need, contract)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private boolean isOf(Need need, TypeRef contract) {
