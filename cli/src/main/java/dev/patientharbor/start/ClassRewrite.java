@@ -139,7 +139,7 @@ final class ClassRewrite extends ClassVisitor {
             @Override
             public void visitMethodInsn(
                     int opcode, String owner, String called, String taken, boolean inInterface) {
-                Optional<ReplacedMethods.Own> own =
+                Optional<ReplacedMethods.OwnMethod> own =
                         ReplacedMethods.of(opcode, owner, called, taken);
                 if (own.isPresent()) {
                     super.visitMethodInsn(

@@ -52,10 +52,10 @@ final class ReplacedMethods {
      * @param owner its class, with slashes
      * @param taken what it takes: first the object, if that one is called on an object
      */
-    record Own(String owner, String name, String taken) {}
+    record OwnMethod(String owner, String name, String taken) {}
 
     /** Returns the method that stands for one that is called; empty for most. */
-    static Optional<Own> of(int opcode, String owner, String name, String descriptor) {
+    static Optional<OwnMethod> of(int opcode, String owner, String name, String descriptor) {
         Class<?> holder = BY_OWNER.get(owner);
         if (holder == null) {
             return Optional.empty();
@@ -65,7 +65,7 @@ final class ReplacedMethods {
                         ? descriptor
                         : "(L" + owner + ';' + descriptor.substring(1);
         return SHAPES.get(holder).contains(name + taken)
-                ? Optional.of(new Own(Type.getInternalName(holder), name, taken))
+                ? Optional.of(new OwnMethod(Type.getInternalName(holder), name, taken))
                 : Optional.empty();
     }
 }
