@@ -139,6 +139,9 @@ final class InheritedBindings {
     }
 
     List<ResolvedProfile.Clash> clashes() {
+        if (bindings.inOneLine()) {
+            return List.of();
+        }
         List<ResolvedProfile.Clash> clashes = new ArrayList<>();
         bindings.eachSlot(
                 slot ->

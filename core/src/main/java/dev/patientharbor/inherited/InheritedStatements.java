@@ -19,9 +19,11 @@ final class InheritedStatements<T> {
 
     private InheritedStatement<T>[][] pieces;
     private boolean[] isOwn;
+    private final boolean inOneLine;
 
-    private InheritedStatements(InheritedStatement<T>[][] pieces) {
+    private InheritedStatements(InheritedStatement<T>[][] pieces, boolean inOneLine) {
         this.pieces = pieces;
+        this.inOneLine = inOneLine;
         isOwn = new boolean[pieces.length];
     }
 
@@ -30,13 +32,15 @@ final class InheritedStatements<T> {
             List<InheritedStatements<T>> parents,
             Function<List<InheritedStatement<T>>, InheritedStatement<T>> join) {
         if (parents.size() == 1) {
-            return new InheritedStatements<>(parents.get(0).pieces.clone());
+            InheritedStatements<T> parent = parents.get(0);
+            return new InheritedStatements<>(parent.pieces.clone(), parent.inOneLine);
         }
         int length = 0;
         for (InheritedStatements<T> parent : parents) {
             length = Math.max(length, parent.pieces.length);
         }
-        InheritedStatements<T> joined = new InheritedStatements<>(pieces(length));
+        InheritedStatements<T> joined =
+                new InheritedStatements<>(pieces(length), parents.isEmpty());
         for (int i = 0; i < length; i++) {
             List<InheritedStatement<T>[]> said = new ArrayList<>();
             for (InheritedStatements<T> parent : parents) {
@@ -75,6 +79,11 @@ final class InheritedStatements<T> {
     @SuppressWarnings("unchecked")
     private static <T> InheritedStatement<T>[] piece() {
         return (InheritedStatement<T>[]) new InheritedStatement<?>[SIZE];
+    }
+
+    /** Whether no profile on the way had several parents, which could disagree. */
+    boolean inOneLine() {
+        return inOneLine;
     }
 
     /** What holds for a slot; null for nothing. */

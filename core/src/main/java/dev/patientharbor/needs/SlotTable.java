@@ -23,6 +23,7 @@ public final class SlotTable {
     private final List<Slot> slots = new ArrayList<>();
     private final BitSet many = new BitSet();
     private final BitSet wrapping = new BitSet();
+    private final BitSet sharingClass = new BitSet();
     private int[] wholeSlot = new int[64];
     private BindingLevel[] level = new BindingLevel[64];
     private final Map<String, List<Integer>> byContractClass = new HashMap<>();
@@ -60,6 +61,10 @@ public final class SlotTable {
                 byContractClass.computeIfAbsent(
                         className(slot.contract()), name -> new ArrayList<>(1));
         same.add(number);
+        if (same.size() > 1) {
+            sharingClass.set(same.get(0));
+            sharingClass.set(number);
+        }
         ofSameClass.add(same);
         Slot raw = new Slot(TypeRef.of(className(slot.contract())), slot.key());
         List<Integer> alike = byClassAndKey.computeIfAbsent(raw, named -> new ArrayList<>(1));
@@ -105,7 +110,8 @@ public final class SlotTable {
 
     /** Whether what fills a slot that nothing binds depends on no other slot. */
     public boolean standsAlone(int number) {
-        return !wrapping.get(wholeSlot[number]) && ofSameClass.get(number).size() == 1;
+        int whole = wholeSlot[number];
+        return !wrapping.get(whole) && !sharingClass.get(whole);
     }
 
     /**

@@ -5,7 +5,6 @@ import dev.patientharbor.declared.ResolvedDecorator;
 import dev.patientharbor.model.SupplyForm;
 import dev.patientharbor.needs.Blueprint;
 import dev.patientharbor.needs.Need;
-import dev.patientharbor.needs.SlotTable;
 import dev.patientharbor.plan.AnswerKind;
 import dev.patientharbor.terms.FillInSource;
 import dev.patientharbor.terms.ImplementationKind;
@@ -39,7 +38,6 @@ public final class SlotOutcome {
     private final Aim aim;
     private final int[] asks;
     private final boolean standsAlone;
-    private volatile Boolean asksForMany;
 
     /** The kinds of outcome. */
     public enum Kind {
@@ -313,25 +311,6 @@ public final class SlotOutcome {
     /** The slots that the object and its decorators ask for, one for each need. */
     int[] asks() {
         return asks;
-    }
-
-    /** Whether one of these slots holds several others; looked up once for all profiles. */
-    boolean asksForMany(SlotTable slots) {
-        Boolean known = asksForMany;
-        if (known == null) {
-            known = holdsMany(asks, slots);
-            asksForMany = known;
-        }
-        return known;
-    }
-
-    private static boolean holdsMany(int[] asked, SlotTable slots) {
-        for (int slot : asked) {
-            if (slots.holdsMany(slot)) {
-                return true;
-            }
-        }
-        return false;
     }
 
     /** Hands over each need, and the class that has it: the decorators' and the core's. */

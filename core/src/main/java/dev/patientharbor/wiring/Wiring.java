@@ -41,7 +41,7 @@ public final class Wiring {
     private int count;
     private final List<Integer> unsound = new ArrayList<>(0);
     private final List<Integer> aliases = new ArrayList<>(0);
-    private SlotOutcome[] outcomes;
+    private final SeatTable seats;
     private int[] reachedFrom;
 
     /** Those that were asked for last: whoever asks goes on with its next need. */
@@ -84,7 +84,7 @@ public final class Wiring {
         this.profile = profile;
         this.slots = slots;
         this.filler = filler;
-        outcomes = new SlotOutcome[slots.size()];
+        seats = new SeatTable(slots.size());
         reachedFrom = new int[slots.size()];
         this.entries = entries;
         Optional<Wiring> alike = like.filter(wiring -> wiring.isPlain() && isPlain());
@@ -144,9 +144,7 @@ public final class Wiring {
         int found = 0;
         for (int i = 0; i < count; i++) {
             int seat = reached[i];
-            if (other == null
-                    || seat >= other.outcomes.length
-                    || other.outcomes[seat] != outcomes[seat]) {
+            if (other == null || other.seats.outcome(seat) != seats.outcome(seat)) {
                 places[found++] = i;
             }
         }
@@ -164,12 +162,13 @@ public final class Wiring {
     }
 
     public boolean isReached(int seat) {
-        return seat < outcomes.length && outcomes[seat] != null;
+        return seats.outcome(seat) != null;
     }
 
     /** What fills a seat, reached or not. */
     public SlotOutcome outcome(int seat) {
-        return isReached(seat) ? outcomes[seat] : filler.fill(seat, profile);
+        SlotOutcome reached = seats.outcome(seat);
+        return reached != null ? reached : filler.fill(seat, profile);
     }
 
     /**
@@ -179,7 +178,7 @@ public final class Wiring {
     public Optional<Step> firstStep(int seat) {
         int to = seat;
         int from = isReached(seat) ? reachedFrom[seat] : NONE;
-        while (from != NONE && outcomes[from].blueprint().isEmpty() && !asks(from, to)) {
+        while (from != NONE && seats.outcome(from).blueprint().isEmpty() && !asks(from, to)) {
             to = from;
             from = reachedFrom[from];
         }
@@ -247,8 +246,8 @@ public final class Wiring {
     public void eachNeed(int seat, NeedVisitor visitor) {
         int[] asked = needs(seat);
         int[] next = {0};
-        outcomes[seat].eachNeed(
-                (consumer, need) -> visitor.visit(consumer, need, asked[next[0]++]));
+        seats.outcome(seat)
+                .eachNeed((consumer, need) -> visitor.visit(consumer, need, asked[next[0]++]));
     }
 
     /** The levels at which a need of the object in a seat is looked for, nearest first. */
@@ -256,12 +255,29 @@ public final class Wiring {
         return filler.finder().searched(seat, consumer.facts(), need, profile);
     }
 
-    /** The seats to which the needs of the object in a seat lead, one for each need. */
+    /**
+     * The seats to which the needs of the object in a reached seat lead, one for each need. Nobody
+     * may change them.
+     */
     public int[] needs(int seat) {
-        SlotOutcome outcome = outcomes[seat];
-        if (outcome.asks().length == 0 || isPlain(seat) && !outcome.asksForMany(slots)) {
-            return outcome.asks();
+        return seats.needs(seat);
+    }
+
+    private void findNeeds(int seat, SlotOutcome outcome) {
+        boolean same = outcome.asks().length == 0 || isPlain(seat) && !asksForMany(outcome);
+        seats.ask(seat, same ? outcome.asks() : asked(seat, outcome), same);
+    }
+
+    private boolean asksForMany(SlotOutcome outcome) {
+        for (int slot : outcome.asks()) {
+            if (slots.holdsMany(slot)) {
+                return true;
+            }
         }
+        return false;
+    }
+
+    private int[] asked(int seat, SlotOutcome outcome) {
         int[] asked = new int[outcome.asks().length];
         int[] next = {0};
         outcome.eachNeed(
@@ -276,8 +292,8 @@ public final class Wiring {
      * be made in another way here: by another constructor, of other values, or of other objects.
      */
     public boolean isMadeOtherwise(int seat, int seatOfClass) {
-        Blueprint here = outcomes[seat].blueprint().orElseThrow();
-        Blueprint there = outcomes[seatOfClass].blueprint().orElseThrow();
+        Blueprint here = seats.outcome(seat).blueprint().orElseThrow();
+        Blueprint there = seats.outcome(seatOfClass).blueprint().orElseThrow();
         if (!here.values().equals(there.values())
                 || !here.executable().equals(there.executable())) {
             return true;
@@ -303,7 +319,10 @@ public final class Wiring {
      * @param deferred whether what is only made when it is asked for counts
      */
     public int[] leadsTo(int seat, boolean deferred) {
-        SlotOutcome outcome = outcomes[seat];
+        if (seats.asksOnly(seat)) {
+            return needs(seat);
+        }
+        SlotOutcome outcome = seats.outcome(seat);
         if (outcome.next().isPresent()) {
             return outcome.kind() == Kind.DEFERRED && !deferred
                     ? NOWHERE
@@ -313,9 +332,6 @@ public final class Wiring {
             return outcome.members();
         }
         int[] needs = needs(seat);
-        if (outcome.core().isEmpty()) {
-            return needs;
-        }
         int[] all = Arrays.copyOf(needs, needs.length + 1);
         all[needs.length] = outcome.core().get();
         return all;
@@ -339,36 +355,44 @@ public final class Wiring {
     }
 
     private AnswerKind receivedKind(int asked) {
-        SlotOutcome outcome = outcomes[asked];
-        return outcome.next().isEmpty()
-                ? outcome.answer()
-                : received(asked).map(end -> outcomes[end].answer()).orElse(AnswerKind.UNMET);
+        AnswerKind answer = seats.answer(asked);
+        return answer != null
+                ? answer
+                : received(asked).map(end -> seats.outcome(end).answer()).orElse(AnswerKind.UNMET);
     }
 
     private void follow(List<Integer> from, Optional<Wiring> like, BitSet seen) {
         Wiring other = like.orElse(null);
+        // Where the other one met no mark that says so, what is alike has none.
+        boolean isCopied = other != null && other.oneOfClass.isEmpty();
         int first = count;
         for (int one : from) {
             enter(one, NONE, seen);
         }
         for (int i = first; i < count; i++) {
             int seat = reached[i];
-            boolean isAlike = other != null && other.fillsAlone(seat, profile);
-            SlotOutcome outcome = isAlike ? other.outcomes[seat] : filler.fill(seat, profile);
-            // Where the other one met no such mark, what is alike has none.
-            if (!isAlike || !other.oneOfClass.isEmpty()) {
-                outcome = oneOfClass(seat, outcome);
+            if (other == null || !other.fillsAlone(seat, profile)) {
+                fill(seat, filler.fill(seat, profile));
+            } else if (isCopied && other.seats.asksTheSame(seat)) {
+                seats.fillAs(other.seats, seat);
+            } else {
+                fill(seat, other.seats.outcome(seat));
             }
-            outcomes[seat] = outcome;
-            if (!outcome.isSound()) {
+            if (!seats.isSound(seat)) {
                 unsound.add(seat);
-            }
-            if (outcome.kind() == Kind.ALIAS) {
-                aliases.add(seat);
             }
             for (int to : leadsTo(seat, true)) {
                 enter(to, seat, seen);
             }
+        }
+    }
+
+    private void fill(int seat, SlotOutcome filled) {
+        SlotOutcome outcome = oneOfClass(seat, filled);
+        seats.fill(seat, outcome);
+        findNeeds(seat, outcome);
+        if (outcome.kind() == Kind.ALIAS) {
+            aliases.add(seat);
         }
     }
 
@@ -387,11 +411,9 @@ public final class Wiring {
 
     /** Whether another profile, saying the same of a seat, fills it in the same way. */
     private boolean fillsAlone(int seat, ResolvedProfile by) {
-        return seat < outcomes.length
-                && outcomes[seat] != null
-                && outcomes[seat].standsAlone()
+        return seats.isAlike(seat)
                 && profile.saysTheSameAs(by, seat)
-                && (outcomes[seat].binding().isPresent() || slots.standsAlone(seat));
+                && (seats.isBound(seat) || slots.standsAlone(seat));
     }
 
     private void enter(int seat, int from, BitSet seen) {
@@ -399,9 +421,9 @@ public final class Wiring {
             return;
         }
         seen.set(seat);
-        if (seat >= outcomes.length) {
+        if (seat >= reachedFrom.length) {
             int roomy = slots.size() + slots.size() / 2;
-            outcomes = Arrays.copyOf(outcomes, roomy);
+            seats.makeRoom(roomy);
             reachedFrom = Arrays.copyOf(reachedFrom, roomy);
         }
         reachedFrom[seat] = from;
