@@ -3,6 +3,7 @@ package dev.patientharbor.code;
 import dev.patientharbor.terms.TypeRef;
 import dev.patientharbor.terms.TypeRef.ClassType;
 import java.lang.reflect.Modifier;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -113,8 +114,11 @@ public record ClassFacts(
 
     /** The class with its own type parameters as arguments. */
     public ClassType asType() {
-        return new ClassType(
-                name, typeParameters().stream().<TypeRef>map(TypeRef.Variable::new).toList());
+        List<TypeRef> arguments = new ArrayList<>(0);
+        for (String parameter : typeParameters()) {
+            arguments.add(new TypeRef.Variable(parameter));
+        }
+        return new ClassType(name, arguments);
     }
 
     /** The package, empty for the unnamed one. */

@@ -3,6 +3,7 @@ package dev.patientharbor.code;
 import dev.patientharbor.finding.Finding;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -218,6 +219,11 @@ public final class CodeIndex {
                         }
                     });
         }
-        return names.stream().sorted().map(this::find).flatMap(Optional::stream).toList();
+        names.sort(Comparator.naturalOrder());
+        List<ClassFacts> found = new ArrayList<>(names.size());
+        for (String name : names) {
+            find(name).ifPresent(found::add);
+        }
+        return List.copyOf(found);
     }
 }

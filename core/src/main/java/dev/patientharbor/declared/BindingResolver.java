@@ -96,9 +96,17 @@ public final class BindingResolver {
                 implementation,
                 fit,
                 valued.map(ValuedBlueprint::blueprint),
-                members.stream().map(slots::number).toList(),
+                numbers(members),
                 faults,
                 answerFaults(binding.supply(), slot));
+    }
+
+    private List<Integer> numbers(List<Slot> members) {
+        List<Integer> numbers = new ArrayList<>(0);
+        for (Slot member : members) {
+            numbers.add(slots.number(member));
+        }
+        return numbers;
     }
 
     /** The exceptions that canned answers name. */
@@ -119,9 +127,11 @@ public final class BindingResolver {
     }
 
     private List<Slot> members(Binding binding, List<NameLookup> lookups) {
-        return binding.supply().members().stream()
-                .flatMap(named -> slot(named, binding.at(), lookups).stream())
-                .toList();
+        List<Slot> members = new ArrayList<>(0);
+        for (Slot named : binding.supply().members()) {
+            slot(named, binding.at(), lookups).ifPresent(members::add);
+        }
+        return members;
     }
 
     /** Holds members against what the collection holds; a contract that is none holds nothing. */
@@ -226,10 +236,12 @@ public final class BindingResolver {
         int before = lookups.size();
         TypeRef contract = type(written.contract(), at, lookups);
         Optional<Key> key = written.key().map(other -> key(other, at, lookups));
-        return lookups.subList(before, lookups.size()).stream()
-                        .allMatch(name -> name.facts().isPresent())
-                ? Optional.of(new Slot(contract, key))
-                : Optional.empty();
+        for (NameLookup name : lookups.subList(before, lookups.size())) {
+            if (name.facts().isEmpty()) {
+                return Optional.empty();
+            }
+        }
+        return Optional.of(new Slot(contract, key));
     }
 
     private TypeRef type(TypeRef written, SourcePosition at, List<NameLookup> lookups) {
@@ -239,8 +251,10 @@ public final class BindingResolver {
         if (written instanceof ClassType type) {
             NameLookup lookup = names.lookup(new WrittenName(type.name(), at));
             lookups.add(lookup);
-            List<TypeRef> arguments =
-                    type.arguments().stream().map(argument -> type(argument, at, lookups)).toList();
+            List<TypeRef> arguments = new ArrayList<>(0);
+            for (TypeRef argument : type.arguments()) {
+                arguments.add(type(argument, at, lookups));
+            }
             return new ClassType(
                     lookup.facts().map(ClassFacts::name).orElse(type.name()), arguments);
         }

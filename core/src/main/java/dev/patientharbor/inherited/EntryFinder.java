@@ -5,6 +5,7 @@ import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.ClassPattern;
 import dev.patientharbor.code.CodeIndex;
 import dev.patientharbor.code.ExecutableFacts;
+import dev.patientharbor.code.FieldFacts;
 import dev.patientharbor.model.EntryText;
 import dev.patientharbor.names.ClassNames;
 import dev.patientharbor.names.NameLookup;
@@ -13,6 +14,7 @@ import dev.patientharbor.needs.InheritedTrait;
 import dev.patientharbor.needs.KnownMarks;
 import dev.patientharbor.needs.Need;
 import dev.patientharbor.needs.SlotTable;
+import dev.patientharbor.terms.TypeRef;
 import dev.patientharbor.terms.WrittenName;
 import dev.patientharbor.types.Carrier;
 import dev.patientharbor.types.ValueTypes;
@@ -111,13 +113,13 @@ public final class EntryFinder {
                     entry, lookup.facts().map(List::of).orElse(List.of()), lookup.isAmbiguous());
         }
         boolean unasked = text.kind() == EntryText.Kind.UNASKED;
-        List<ClassFacts> classes =
-                named(entry, text).stream()
-                        .filter(this::canBeConsumer)
-                        .filter(
-                                facts ->
-                                        unasked ? isMarked(facts) && isUnasked(facts) : asks(facts))
-                        .toList();
+        List<ClassFacts> classes = new ArrayList<>();
+        for (ClassFacts facts : named(entry, text)) {
+            if (canBeConsumer(facts)
+                    && (unasked ? isMarked(facts) && isUnasked(facts) : asks(facts))) {
+                classes.add(facts);
+            }
+        }
         return new ResolvedEntry(entry, classes, false);
     }
 
@@ -153,15 +155,29 @@ public final class EntryFinder {
 
     /** Whether it asks for something other than values. */
     private boolean asks(ClassFacts facts) {
-        return !facts.bodies().lookups().isEmpty()
-                || facts.constructors().stream().anyMatch(this::asks)
-                || hasMarkedMember(facts);
+        if (!facts.bodies().lookups().isEmpty()) {
+            return true;
+        }
+        for (ExecutableFacts constructor : facts.constructors()) {
+            if (asks(constructor)) {
+                return true;
+            }
+        }
+        return hasMarkedMember(facts);
     }
 
     private boolean hasMarkedMember(ClassFacts facts) {
-        return facts.fields().stream().anyMatch(field -> marks.isInject(field.annotations()))
-                || facts.methods().stream()
-                        .anyMatch(method -> marks.isInject(method.annotations()));
+        for (FieldFacts field : facts.fields()) {
+            if (marks.isInject(field.annotations())) {
+                return true;
+            }
+        }
+        for (ExecutableFacts method : facts.methods()) {
+            if (marks.isInject(method.annotations())) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** Whether it has a member with the mark of what is filled. */
@@ -208,6 +224,11 @@ public final class EntryFinder {
      * no consumer.
      */
     private boolean asks(ExecutableFacts constructor) {
-        return constructor.parameterTypes().stream().anyMatch(type -> !values.isValue(type));
+        for (TypeRef type : constructor.parameterTypes()) {
+            if (!values.isValue(type)) {
+                return true;
+            }
+        }
+        return false;
     }
 }

@@ -41,6 +41,9 @@ public record ConstructorChoice(Optional<ExecutableFacts> constructor, Optional<
         if (all.isEmpty()) {
             return fault(Reason.NO_CONSTRUCTOR, List.of());
         }
+        if (all.size() == 1 && !all.get(0).isPrivate()) {
+            return of(all.get(0));
+        }
         List<ExecutableFacts> marked =
                 all.stream()
                         .filter(executable -> marks.isInject(executable.annotations()))

@@ -27,6 +27,11 @@ public final class InheritedTrait {
     }
 
     public boolean has(ClassFacts facts) {
+        Boolean told = known.get(facts.name());
+        return told != null ? told : find(facts);
+    }
+
+    private boolean find(ClassFacts facts) {
         Set<String> passed = new LinkedHashSet<>();
         boolean has = false;
         Optional<ClassFacts> at = Optional.of(facts);

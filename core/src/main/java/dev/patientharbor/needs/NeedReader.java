@@ -82,6 +82,9 @@ public final class NeedReader {
 
     private void addMembers(List<Member> chain, int index, boolean areStatic, List<Need> needs) {
         Member member = chain.get(index);
+        if (member.facts().fields().isEmpty() && member.facts().methods().isEmpty()) {
+            return;
+        }
         Set<String> below = new HashSet<>();
         for (Member one : chain.subList(0, index)) {
             markedFields(one, areStatic).forEach(field -> below.add(field.name()));
@@ -172,18 +175,17 @@ public final class NeedReader {
     /** What is wrong with the marks of the constructor and of the marked members of a class. */
     List<MarkFault> faults(
             ClassFacts facts, ClassType type, Optional<ExecutableFacts> constructor) {
-        MarkFaults faults = new MarkFaults(qualifiers);
-        constructor
-                .filter(
-                        executable ->
-                                executable.parameterAnnotations().stream()
-                                        .anyMatch(it -> !it.isEmpty()))
-                .ifPresent(
-                        executable ->
-                                faults.ofParameters(
-                                        facts.name(), executable, NeedPlace::constructor));
+        boolean isMarked = constructor.isPresent() && hasMarkedParameter(constructor.get());
         boolean isAlone = facts.superName().filter(code::inCode).isEmpty();
-        if (isAlone && facts.fields().isEmpty() && facts.methods().isEmpty()) {
+        boolean hasMembers = !isAlone || !facts.fields().isEmpty() || !facts.methods().isEmpty();
+        if (!isMarked && !hasMembers) {
+            return List.of();
+        }
+        MarkFaults faults = new MarkFaults(qualifiers);
+        if (isMarked) {
+            faults.ofParameters(facts.name(), constructor.get(), NeedPlace::constructor);
+        }
+        if (!hasMembers) {
             return faults.all();
         }
         List<Member> chain = chain(facts, open(facts, type));
@@ -194,6 +196,15 @@ public final class NeedReader {
                     .forEach(executable -> faults.ofMethod(owner, executable));
         }
         return faults.all();
+    }
+
+    private static boolean hasMarkedParameter(ExecutableFacts constructor) {
+        for (List<AnnotationFacts> marks : constructor.parameterAnnotations()) {
+            if (!marks.isEmpty()) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** The parameters of a factory method. */
@@ -237,6 +248,9 @@ public final class NeedReader {
         chain.add(member(facts, type));
         ClassFacts last = facts;
         ClassType lastType = type;
+        if (last.superName().filter(code::inCode).isEmpty()) {
+            return chain;
+        }
         Set<String> seen = new HashSet<>(Set.of(facts.name()));
         while (last.superName().filter(code::inCode).isPresent()
                 && seen.add(last.superName().get())) {
@@ -251,8 +265,12 @@ public final class NeedReader {
     }
 
     private Member member(ClassFacts facts, ClassType type) {
-        Map<String, TypeRef> variables = TypeParameterBounds.around(facts, code);
-        variables.putAll(GenericTypes.variables(facts, type));
+        Map<String, TypeRef> variables = GenericTypes.variables(facts, type);
+        if (facts.name().indexOf('$') > 0) {
+            Map<String, TypeRef> own = variables;
+            variables = TypeParameterBounds.around(facts, code);
+            variables.putAll(own);
+        }
         return new Member(facts, variables, new HashSet<>(0));
     }
 

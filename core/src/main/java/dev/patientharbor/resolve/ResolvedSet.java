@@ -247,8 +247,13 @@ public record ResolvedSet(
         if (blueprint.method().isPresent() || blueprint.executable().isEmpty()) {
             return List.of();
         }
-        List<MarkFault> all = new ArrayList<>(blueprints.markFaults(blueprint));
-        all.addAll(lifetimes.faults(blueprint.facts()));
+        List<MarkFault> ofMembers = blueprints.markFaults(blueprint);
+        List<MarkFault> ofScopes = lifetimes.faults(blueprint.facts());
+        if (ofScopes.isEmpty()) {
+            return ofMembers;
+        }
+        List<MarkFault> all = new ArrayList<>(ofMembers);
+        all.addAll(ofScopes);
         return all;
     }
 

@@ -18,6 +18,7 @@ import dev.patientharbor.wiring.SlotOutcome;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.IdentityHashMap;
@@ -39,7 +40,9 @@ final class HardWiredRule implements CheckRule {
         Reached reached = new Reached(context.set());
         HardWiredFinder finder = reached.finder();
         Map<String, Map<String, Set<HardWiring>>> found = new TreeMap<>();
-        for (String name : new TreeSet<>(reached.consumers.keySet())) {
+        List<String> names = new ArrayList<>(reached.consumers.keySet());
+        names.sort(Comparator.naturalOrder());
+        for (String name : names) {
             for (HardWiring wiring : finder.in(name)) {
                 if (wiring.consumer().equals(name)) {
                     found.computeIfAbsent(name, key -> new TreeMap<>())

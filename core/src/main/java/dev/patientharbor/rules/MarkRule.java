@@ -1,5 +1,6 @@
 package dev.patientharbor.rules;
 
+import dev.patientharbor.declared.ResolvedDecorator;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.needs.Blueprint;
@@ -28,9 +29,11 @@ final class MarkRule implements CheckRule {
                             SlotOutcome outcome = wiring.outcome(seat);
                             outcome.blueprint()
                                     .ifPresent(blueprint -> check(context, blueprint, seen));
-                            outcome.decorators().stream()
-                                    .flatMap(decorator -> decorator.blueprint().stream())
-                                    .forEach(blueprint -> check(context, blueprint, seen));
+                            for (ResolvedDecorator decorator : outcome.decorators()) {
+                                decorator
+                                        .blueprint()
+                                        .ifPresent(blueprint -> check(context, blueprint, seen));
+                            }
                         });
     }
 

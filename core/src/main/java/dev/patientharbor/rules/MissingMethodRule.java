@@ -100,13 +100,18 @@ final class MissingMethodRule implements CheckRule {
     }
 
     /** What is missing, worked out once for each class and contract. */
-    private record KnownMethods(MissingMethods methods, Map<String, List<String>> byPair) {
+    private record KnownMethods(
+            MissingMethods methods, Map<String, Map<String, List<String>>> byClass) {
         List<String> of(ClassFacts facts, String contract) {
-            String pair = facts.name() + ' ' + contract;
-            List<String> missing = byPair.get(pair);
+            Map<String, List<String>> known = byClass.get(facts.name());
+            if (known == null) {
+                known = new HashMap<>(2);
+                byClass.put(facts.name(), known);
+            }
+            List<String> missing = known.get(contract);
             if (missing == null) {
                 missing = methods.of(facts, contract);
-                byPair.put(pair, missing);
+                known.put(contract, missing);
             }
             return missing;
         }

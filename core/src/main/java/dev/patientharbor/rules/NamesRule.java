@@ -27,13 +27,13 @@ final class NamesRule implements CheckRule {
         }
         set.bindings()
                 .forEach(
-                        binding ->
-                                binding.names().stream()
-                                        .filter(name -> name.facts().isEmpty())
-                                        .forEach(
-                                                name ->
-                                                        reporter.report(
-                                                                binding, finding(set, name))));
+                        binding -> {
+                            for (NameLookup name : binding.names()) {
+                                if (name.facts().isEmpty()) {
+                                    reporter.report(binding, finding(set, name));
+                                }
+                            }
+                        });
         for (ResolvedProfile owner : set.profiles()) {
             for (ResolvedDecoratorStatement statement : owner.ownDecoratorStatements()) {
                 statement.names().stream()

@@ -68,11 +68,22 @@ public final class HardWiredFinder {
 
     /** Returns whether a nest may make or fetch an object of a contract; reads no body. */
     boolean mayBe(String outermost) {
-        return nests.members(outermost).stream()
-                .map(code::find)
-                .flatMap(Optional::stream)
-                .flatMap(facts -> facts.bodies().obtained().stream())
-                .anyMatch(this::mayBeContract);
+        for (String member : nests.members(outermost)) {
+            Optional<ClassFacts> facts = code.find(member);
+            if (facts.isPresent() && obtainsContract(facts.get())) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private boolean obtainsContract(ClassFacts facts) {
+        for (String type : facts.bodies().obtained()) {
+            if (mayBeContract(type)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** Not a binary name: it stands for whatever is looked up. */

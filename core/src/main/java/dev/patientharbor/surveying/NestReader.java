@@ -1,7 +1,6 @@
 package dev.patientharbor.surveying;
 
 import dev.patientharbor.bodies.NestBodies;
-import dev.patientharbor.code.BodyFacts;
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.CodeIndex;
 import java.util.ArrayList;
@@ -38,16 +37,24 @@ final class NestReader {
 
     /** Returns a class with all classes within it that are in the code, the outermost first. */
     Set<String> members(String outermost) {
+        if (nested(outermost).isEmpty()) {
+            return Set.of(outermost);
+        }
         Set<String> members = new LinkedHashSet<>(Set.of(outermost));
         List<String> open = new ArrayList<>(members);
         for (int i = 0; i < open.size(); i++) {
-            code.find(open.get(i)).map(ClassFacts::bodies).map(BodyFacts::nested).stream()
-                    .flatMap(List::stream)
-                    .filter(code::inCode)
-                    .filter(members::add)
-                    .forEach(open::add);
+            for (String nested : nested(open.get(i))) {
+                if (code.inCode(nested) && members.add(nested)) {
+                    open.add(nested);
+                }
+            }
         }
         return members;
+    }
+
+    private List<String> nested(String className) {
+        Optional<ClassFacts> facts = code.find(className);
+        return facts.isPresent() ? facts.get().bodies().nested() : List.of();
     }
 
     /** Returns the bodies; empty if there is no class file that can be read. */

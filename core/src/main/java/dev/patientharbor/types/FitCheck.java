@@ -4,7 +4,6 @@ import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.terms.TypeRef;
 import dev.patientharbor.terms.TypeRef.ClassType;
 import java.util.HashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -46,12 +45,11 @@ public final class FitCheck {
     }
 
     private static ClassType withKnown(ClassType own, Map<String, TypeRef> variables) {
-        List<TypeRef> arguments = own.arguments();
-        boolean known =
-                arguments.stream()
-                        .filter(argument -> !argument.isExact())
-                        .map(TypeRef::text)
-                        .allMatch(variables::containsKey);
-        return known ? (ClassType) own.bind(variables) : own.raw();
+        for (TypeRef argument : own.arguments()) {
+            if (!argument.isExact() && !variables.containsKey(argument.text())) {
+                return own.raw();
+            }
+        }
+        return (ClassType) own.bind(variables);
     }
 }

@@ -64,12 +64,16 @@ public final class MissingMethods {
         List<String> open = new ArrayList<>(List.of(contract));
         Set<String> seen = new LinkedHashSet<>(List.of(contract, OBJECT));
         for (int i = 0; i < open.size(); i++) {
-            code.find(open.get(i))
-                    .ifPresent(
-                            facts -> {
-                                methods.addAll(facts.openMethods());
-                                parents(facts).stream().filter(seen::add).forEach(open::add);
-                            });
+            Optional<ClassFacts> facts = code.find(open.get(i));
+            if (facts.isEmpty()) {
+                continue;
+            }
+            methods.addAll(facts.get().openMethods());
+            for (String parent : parents(facts.get())) {
+                if (seen.add(parent)) {
+                    open.add(parent);
+                }
+            }
         }
         return methods;
     }

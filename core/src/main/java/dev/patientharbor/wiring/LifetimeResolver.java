@@ -60,19 +60,24 @@ public final class LifetimeResolver {
     }
 
     private Optional<LifetimeChoice> known(SlotOutcome outcome) {
-        return ownLifetimes.computeIfAbsent(outcome, this::ownLifetime);
+        Optional<LifetimeChoice> known = ownLifetimes.get(outcome);
+        if (known == null) {
+            known = ownLifetime(outcome);
+            ownLifetimes.put(outcome, known);
+        }
+        return known;
     }
 
     private Optional<LifetimeChoice> ownLifetime(SlotOutcome outcome) {
-        return outcome.binding()
-                .flatMap(binding -> binding.declared().lifetime())
-                .map(lifetime -> new LifetimeChoice(lifetime, By.BINDING))
-                .or(
-                        () ->
-                                outcome.blueprint()
-                                        .filter(blueprint -> blueprint.method().isEmpty())
-                                        .flatMap(blueprint -> marked(blueprint.facts()))
-                                        .map(lifetime -> new LifetimeChoice(lifetime, By.MARK)));
+        Optional<Lifetime> bound =
+                outcome.binding().flatMap(binding -> binding.declared().lifetime());
+        if (bound.isPresent()) {
+            return Optional.of(new LifetimeChoice(bound.get(), By.BINDING));
+        }
+        Optional<Blueprint> made = outcome.blueprint();
+        return made.isPresent() && made.get().method().isEmpty()
+                ? marked(made.get().facts()).map(it -> new LifetimeChoice(it, By.MARK))
+                : Optional.empty();
     }
 
     /** The lifetime of what has none of its own, in a profile. */
@@ -87,7 +92,13 @@ public final class LifetimeResolver {
         if (KnownMarks.isSingleton(facts.annotations())) {
             return Optional.of(Lifetime.SHARED);
         }
-        return facts.annotations().stream().flatMap(mark -> marks.scope(mark).stream()).findFirst();
+        for (AnnotationFacts mark : facts.annotations()) {
+            Optional<Lifetime> scope = marks.scope(mark);
+            if (scope.isPresent()) {
+                return scope;
+            }
+        }
+        return Optional.empty();
     }
 
     /** The scope marks on a class for which the file has no lifetime. */
