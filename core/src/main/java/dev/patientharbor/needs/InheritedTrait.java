@@ -27,6 +27,9 @@ public final class InheritedTrait {
     }
 
     public boolean has(ClassFacts facts) {
+        if (facts.superName().filter(name -> !name.equals(OBJECT)).isEmpty()) {
+            return trait.test(facts);
+        }
         Boolean told = known.get(facts.name());
         return told != null ? told : find(facts);
     }

@@ -32,7 +32,8 @@ public final class MissingMethods {
      */
     public List<String> of(ClassFacts implementation, String contract) {
         List<String> open = new ArrayList<>(0);
-        for (String method : abstractMethods(contract)) {
+        boolean isItself = implementation.name().equals(contract) && isAlone(implementation);
+        for (String method : isItself ? implementation.openMethods() : abstractMethods(contract)) {
             if (!implementation.closedMethods().has(method)) {
                 open.add(method);
             }
