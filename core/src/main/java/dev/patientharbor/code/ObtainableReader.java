@@ -19,6 +19,8 @@ final class ObtainableReader {
     private static final String SERVICES = "java/util/ServiceLoader";
     private static final String LANGUAGE = "java/lang/";
     private static final String BY_NAME = "forName";
+    private static final String LOADING = "load";
+    private static final String CONSTRUCTOR = "<init>";
 
     private final ClassReader reader;
     private final char[] buffer;
@@ -44,20 +46,30 @@ final class ObtainableReader {
 
     private void member(int at, int tag) {
         int nameAndType = reader.getItem(reader.readUnsignedShort(at + 2));
-        int type = reader.getItem(reader.readUnsignedShort(nameAndType + 2));
+        int type = item(nameAndType + 2);
         int length = reader.readUnsignedShort(type);
         int result = tag == FIELD ? type + 2 : result(type + 2, length);
         if (reader.readByte(result) == 'V') {
-            if (isConstructor(nameAndType)) {
+            if (isText(item(nameAndType), CONSTRUCTOR) && !holds(owner(at) + 2, LANGUAGE)) {
                 add(reader.readClass(at, buffer));
             }
-        } else if (reader.readByte(result) == 'L' && !isLanguage(result + 1)) {
+        } else if (reader.readByte(result) == 'L' && !holds(result + 1, LANGUAGE)) {
             String descriptor = reader.readUTF8(nameAndType + 2, buffer);
             add(descriptor.substring(descriptor.indexOf(')') + 2, descriptor.length() - 1));
         }
-        if (looksUp(at, nameAndType)) {
+        if (looksUp(at, item(nameAndType))) {
             found.add(SERVICES);
         }
+    }
+
+    /** Where the text stands to which an entry of the pool points: its length, then its bytes. */
+    private int item(int at) {
+        return reader.getItem(reader.readUnsignedShort(at));
+    }
+
+    /** Where the name of the class of a member stands. */
+    private int owner(int at) {
+        return item(item(at));
     }
 
     /**
@@ -71,24 +83,22 @@ final class ObtainableReader {
         return at + 1;
     }
 
-    private boolean isConstructor(int nameAndType) {
-        return reader.readUTF8(nameAndType, buffer).equals("<init>");
+    private boolean looksUp(int at, int name) {
+        return isText(name, BY_NAME) || holds(name + 2, LOADING) && isText(owner(at), SERVICES);
     }
 
-    /** Most results are of java/lang: these are not even made a text. */
-    private boolean isLanguage(int at) {
-        for (int i = 0; i < LANGUAGE.length(); i++) {
-            if (reader.readByte(at + i) != LANGUAGE.charAt(i)) {
+    private boolean isText(int at, String text) {
+        return reader.readUnsignedShort(at) == text.length() && holds(at + 2, text);
+    }
+
+    /** Whether ASCII stands there: most names are of java/lang, and are not even made a text. */
+    private boolean holds(int at, String text) {
+        for (int i = 0; i < text.length(); i++) {
+            if (reader.readByte(at + i) != text.charAt(i)) {
                 return false;
             }
         }
         return true;
-    }
-
-    private boolean looksUp(int at, int nameAndType) {
-        String name = reader.readUTF8(nameAndType, buffer);
-        return name.equals(BY_NAME)
-                || name.startsWith("load") && reader.readClass(at, buffer).equals(SERVICES);
     }
 
     private void add(String internalName) {
@@ -96,7 +106,7 @@ final class ObtainableReader {
                 internalName.startsWith("java/util/")
                         && !internalName.startsWith("java/util/concurrent/")
                         && !internalName.equals("java/util/Random");
-        if (!isCollection && !internalName.startsWith(LANGUAGE)) {
+        if (!isCollection) {
             found.add(FactsCollector.className(internalName));
         }
     }
