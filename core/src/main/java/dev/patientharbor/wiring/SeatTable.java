@@ -57,24 +57,19 @@ final class SeatTable {
         return seat < outcomes.length ? outcomes[seat] : null;
     }
 
-    /** Fills a seat; what it asks for is noted afterwards. */
-    void fill(int seat, SlotOutcome outcome) {
-        outcomes[seat] = outcome;
-        answers[seat] = outcome.next().isPresent() ? BY_ANOTHER : (byte) outcome.answer().ordinal();
-    }
-
     /**
-     * Notes the seats for which a filled one asks, one for each need.
+     * Fills a seat.
      *
+     * @param asked the seats for which the outcome asks, one for each need
      * @param same whether they are the same for whoever fills the seat in the same way
      */
-    void ask(int seat, int[] asked, boolean same) {
-        SlotOutcome outcome = outcomes[seat];
+    void fill(int seat, SlotOutcome outcome, int[] asked, boolean same) {
+        boolean byAnother = outcome.next().isPresent();
         boolean asksOnly =
-                outcome.next().isEmpty()
-                        && outcome.kind() != Kind.COLLECTION
-                        && outcome.core().isEmpty();
+                !byAnother && outcome.kind() != Kind.COLLECTION && outcome.core().isEmpty();
+        outcomes[seat] = outcome;
         needs[seat] = asked;
+        answers[seat] = byAnother ? BY_ANOTHER : (byte) outcome.answer().ordinal();
         traits[seat] =
                 (byte)
                         ((outcome.isSound() ? SOUND : 0)

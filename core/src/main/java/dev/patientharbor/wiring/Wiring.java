@@ -263,11 +263,6 @@ public final class Wiring {
         return seats.needs(seat);
     }
 
-    private void findNeeds(int seat, SlotOutcome outcome) {
-        boolean same = outcome.asks().length == 0 || isPlain(seat) && !asksForMany(outcome);
-        seats.ask(seat, same ? outcome.asks() : asked(seat, outcome), same);
-    }
-
     private boolean asksForMany(SlotOutcome outcome) {
         for (int slot : outcome.asks()) {
             if (slots.holdsMany(slot)) {
@@ -389,8 +384,8 @@ public final class Wiring {
 
     private void fill(int seat, SlotOutcome filled) {
         SlotOutcome outcome = oneOfClass(seat, filled);
-        seats.fill(seat, outcome);
-        findNeeds(seat, outcome);
+        boolean same = outcome.asks().length == 0 || isPlain(seat) && !asksForMany(outcome);
+        seats.fill(seat, outcome, same ? outcome.asks() : asked(seat, outcome), same);
         if (outcome.kind() == Kind.ALIAS) {
             aliases.add(seat);
         }
