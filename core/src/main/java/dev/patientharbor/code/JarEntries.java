@@ -65,14 +65,17 @@ final class JarEntries implements ClassEntries {
     private boolean isBefore(int entry, int other) {
         JarDirectory in = jar.directory();
         byte[] bytes = in.bytes();
-        return Arrays.compareUnsigned(
-                        bytes,
-                        in.nameStart(entry),
-                        in.nameEnd(entry),
-                        bytes,
-                        in.nameStart(other),
-                        in.nameEnd(other))
-                < 0;
+        int from = in.nameStart(entry);
+        int otherFrom = in.nameStart(other);
+        int length = in.nameEnd(entry) - from;
+        int otherLength = in.nameEnd(other) - otherFrom;
+        for (int i = 0; i < length && i < otherLength; i++) {
+            int difference = (bytes[from + i] & 0xFF) - (bytes[otherFrom + i] & 0xFF);
+            if (difference != 0) {
+                return difference < 0;
+            }
+        }
+        return length < otherLength;
     }
 
     /** Reads a path that is the name of the class; one with a version is none. */

@@ -38,24 +38,29 @@ final class NameTable {
 
     private void add(int place) {
         ClassEntries entries = places.get(place);
-        for (int i = 0; i < entries.size(); i++) {
-            long hash = entries.hash(i);
-            int slot = first(hash);
-            while (slots[slot] != 0 && !isSame(slots[slot] - 1, hash, entries, i)) {
-                slot = slot + 1 & slots.length - 1;
-            }
-            int number = firsts[place] + i;
-            int known = slots[slot] - 1;
-            if (known >= 0 && known < firsts[place]) {
-                // An earlier place has it.
-                hidden.set(number);
-                continue;
-            }
-            if (known >= 0) {
-                hidden.set(known);
-            }
-            slots[slot] = number + 1;
+        int size = entries.size();
+        for (int i = 0; i < size; i++) {
+            add(entries, i, firsts[place]);
         }
+    }
+
+    private void add(ClassEntries entries, int own, int first) {
+        long hash = entries.hash(own);
+        int slot = first(hash);
+        while (slots[slot] != 0 && !isSame(slots[slot] - 1, hash, entries, own)) {
+            slot = slot + 1 & slots.length - 1;
+        }
+        int number = first + own;
+        int known = slots[slot] - 1;
+        if (known >= 0 && known < first) {
+            // An earlier place has it.
+            hidden.set(number);
+            return;
+        }
+        if (known >= 0) {
+            hidden.set(known);
+        }
+        slots[slot] = number + 1;
     }
 
     private boolean isSame(int known, long hash, ClassEntries entries, int number) {

@@ -35,6 +35,10 @@ final class WantedEntries {
     private int[] classes = new int[64];
     private int count;
     private long unpacked;
+    private long packed;
+
+    /** Those below {@code META-INF}. */
+    private final List<Integer> special = new ArrayList<>();
 
     private WantedEntries(OpenJar jar) {
         this.jar = jar;
@@ -63,15 +67,9 @@ final class WantedEntries {
     }
 
     private void find() throws IOException {
-        long packed = 0;
-        List<Integer> special = new ArrayList<>();
-        for (int at = 0; !directory.isEnd(at); at = directory.next(at)) {
-            packed += directory.packed(at);
-            if (has(META, at, directory.nameStart(at))) {
-                special.add(at);
-            } else if (endsWith(CLASS, at) && !endsWith(MODULE, at)) {
-                addClass(at);
-            }
+        int at = 0;
+        while (!directory.isEnd(at)) {
+            at = look(at);
         }
         addSpecial(special);
         if (packed > jar.size()) {
@@ -86,17 +84,32 @@ final class WantedEntries {
         }
     }
 
-    private boolean endsWith(byte[] letters, int at) {
-        return has(letters, at, directory.nameEnd(at) - letters.length);
+    /** Looks at an entry, and returns the next one. */
+    private int look(int at) {
+        int start = directory.nameStart(at);
+        int end = directory.nameEnd(at);
+        packed += directory.packed(at);
+        if (has(META, start, end, start)) {
+            special.add(at);
+        } else if (has(CLASS, start, end, end - CLASS.length)
+                && !has(MODULE, start, end, end - MODULE.length)) {
+            addClass(at);
+        }
+        return directory.next(at);
     }
 
-    private boolean has(byte[] letters, int at, int from) {
+    /** Whether letters stand somewhere in a name. */
+    private boolean has(byte[] letters, int start, int end, int from) {
+        if (from < start || from + letters.length > end) {
+            return false;
+        }
         byte[] bytes = directory.bytes();
-        return from >= directory.nameStart(at)
-                && from + letters.length <= directory.nameEnd(at)
-                // Most differ in the first letter already.
-                && bytes[from] == letters[0]
-                && Arrays.equals(bytes, from, from + letters.length, letters, 0, letters.length);
+        for (int i = 0; i < letters.length; i++) {
+            if (bytes[from + i] != letters[i]) {
+                return false;
+            }
+        }
+        return true;
     }
 
     private void addClass(int at) {

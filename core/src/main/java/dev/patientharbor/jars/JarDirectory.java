@@ -75,17 +75,20 @@ public final class JarDirectory {
         JarDirectory directory = new JarDirectory(bytes, end.before());
         int at = 0;
         while (at < bytes.length) {
-            directory.requireSound(at);
-            at = directory.next(at);
+            at = directory.requireSound(at);
         }
         return directory;
     }
 
-    private void requireSound(int at) throws ZipException {
+    /** Returns the entry behind one that is as it should be. */
+    private int requireSound(int at) throws ZipException {
         if (at + HEADER_SIZE > bytes.length || signature(bytes, at) != HEADER) {
             throw new ZipException("an entry does not begin where it should");
         }
-        if (next(at) > bytes.length) {
+        int nameEnd = nameEnd(at);
+        int extraEnd = nameEnd + two(bytes, at + EXTRA_LENGTH_AT);
+        int next = extraEnd + two(bytes, at + COMMENT_LENGTH_AT);
+        if (next > bytes.length) {
             throw new ZipException("an entry is longer than the directory");
         }
         if ((two(bytes, at + FLAGS_AT) & ENCRYPTED) != 0) {
@@ -95,32 +98,40 @@ public final class JarDirectory {
         if (method != ZipEntry.DEFLATED && method != ZipEntry.STORED) {
             throw new ZipException("an entry is packed in a way that Java does not know");
         }
-        requireSoundExtra(at);
-        requireText(nameStart(at), nameEnd(at));
-        requireText(nameEnd(at) + two(bytes, at + EXTRA_LENGTH_AT), next(at));
+        requireSoundExtra(at, nameEnd, extraEnd);
+        requireText(nameStart(at), nameEnd);
+        requireText(extraEnd, next);
+        return next;
     }
 
-    private void requireSoundExtra(int at) throws ZipException {
-        int end = nameEnd(at) + two(bytes, at + EXTRA_LENGTH_AT);
-        if (end == nameEnd(at) && seesLongNumbers(at)) {
+    private void requireSoundExtra(int at, int from, int end) throws ZipException {
+        boolean seesLongNumbers = seesLongNumbers(at);
+        if (from == end && seesLongNumbers) {
             throw new ZipException("a size or position is missing");
         }
-        for (int field = nameEnd(at); field + EXTRA_HEADER_SIZE <= end; ) {
+        for (int field = from; field + EXTRA_HEADER_SIZE <= end; ) {
             field += EXTRA_HEADER_SIZE + two(bytes, field + 2);
             if (field > end) {
                 throw new ZipException("an extra field is longer than its entry");
             }
         }
-        if (size(at) < 0 || packed(at) < 0 || position(at) < 0) {
+        if (seesLongNumbers && (size(at) < 0 || packed(at) < 0 || position(at) < 0)) {
             throw new ZipException("a size or position is too large");
         }
     }
 
     private boolean seesLongNumbers(int at) {
-        return four(bytes, at + SIZE_AT) == JarEnd.SEE_LONG
-                || four(bytes, at + PACKED_AT) == JarEnd.SEE_LONG
-                || four(bytes, at + OFFSET_AT) == JarEnd.SEE_LONG
+        return seesLong(at + SIZE_AT)
+                || seesLong(at + PACKED_AT)
+                || seesLong(at + OFFSET_AT)
                 || two(bytes, at + DISK_AT) == SEE_LONG_DISK;
+    }
+
+    /**
+     * Whether a number stands among the long ones; the last byte of most tells that it does not.
+     */
+    private boolean seesLong(int at) {
+        return bytes[at + Integer.BYTES - 1] == -1 && four(bytes, at) == JarEnd.SEE_LONG;
     }
 
     private void requireText(int from, int to) throws ZipException {
@@ -194,7 +205,7 @@ public final class JarDirectory {
     }
 
     private int isLong(int at) {
-        return four(bytes, at) == JarEnd.SEE_LONG ? 1 : 0;
+        return seesLong(at) ? 1 : 0;
     }
 
     /**

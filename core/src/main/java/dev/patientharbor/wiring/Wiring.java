@@ -336,9 +336,7 @@ public final class Wiring {
     public Map<AnswerKind, Integer> answers() {
         int[] byKind = new int[AnswerKind.values().length];
         for (int i = 0; i < count; i++) {
-            for (int asked : needs(reached[i])) {
-                byKind[receivedKind(asked).ordinal()]++;
-            }
+            addAnswers(reached[i], byKind);
         }
         Map<AnswerKind, Integer> answers = new EnumMap<>(AnswerKind.class);
         for (AnswerKind kind : AnswerKind.values()) {
@@ -347,6 +345,12 @@ public final class Wiring {
             }
         }
         return answers;
+    }
+
+    private void addAnswers(int seat, int[] byKind) {
+        for (int asked : needs(seat)) {
+            byKind[receivedKind(asked).ordinal()]++;
+        }
     }
 
     private AnswerKind receivedKind(int asked) {
@@ -358,27 +362,29 @@ public final class Wiring {
 
     private void follow(List<Integer> from, Optional<Wiring> like, BitSet seen) {
         Wiring other = like.orElse(null);
-        // Where the other one met no mark that says so, what is alike has none.
-        boolean isCopied = other != null && other.oneOfClass.isEmpty();
         int first = count;
         for (int one : from) {
             enter(one, NONE, seen);
         }
         for (int i = first; i < count; i++) {
-            int seat = reached[i];
-            if (other == null || !other.fillsAlone(seat, profile)) {
-                fill(seat, filler.fill(seat, profile));
-            } else if (isCopied && other.seats.asksTheSame(seat)) {
-                seats.fillAs(other.seats, seat);
-            } else {
-                fill(seat, other.seats.outcome(seat));
-            }
-            if (!seats.isSound(seat)) {
-                unsound.add(seat);
-            }
-            for (int to : leadsTo(seat, true)) {
-                enter(to, seat, seen);
-            }
+            follow(reached[i], other, seen);
+        }
+    }
+
+    private void follow(int seat, Wiring other, BitSet seen) {
+        if (other == null || !other.fillsAlone(seat, profile)) {
+            fill(seat, filler.fill(seat, profile));
+        } else if (other.oneOfClass.isEmpty() && other.seats.asksTheSame(seat)) {
+            // Where the other one met no mark that says so, what is alike is not one of its class.
+            seats.fillAs(other.seats, seat);
+        } else {
+            fill(seat, other.seats.outcome(seat));
+        }
+        if (!seats.isSound(seat)) {
+            unsound.add(seat);
+        }
+        for (int to : leadsTo(seat, true)) {
+            enter(to, seat, seen);
         }
     }
 
