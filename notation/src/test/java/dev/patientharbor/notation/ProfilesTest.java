@@ -330,4 +330,23 @@ class ProfilesTest {
             }
         }
     }
+
+    @Test
+    void a_slot_that_fills_itself_in_one_profile_is_filled_by_what_another_one_binds() {
+        Situation it =
+                Situation.of(
+                        """
+                        class Crate<T> {}
+                        class Oak<T> extends Crate<T> {}
+                        class Hold { Hold(Crate<String> crate) {} }
+                        """,
+                        """
+                        entry: [Hold]
+                        profiles:
+                          bare: {}
+                          bound: { bindings: { Crate: Oak } }
+                        """);
+        assertEquals("real Crate", it.received("bare", "Hold.crate"));
+        assertEquals("real Oak", it.received("bound", "Hold.crate"));
+    }
 }
