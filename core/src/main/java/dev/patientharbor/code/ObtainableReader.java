@@ -91,7 +91,10 @@ final class ObtainableReader {
         return reader.readUnsignedShort(at) == text.length() && holds(at + 2, text);
     }
 
-    /** Whether ASCII stands there: most names are of java/lang, and are not even made a text. */
+    /**
+     * Whether ASCII letters stand there: most names are of java/lang, and are not even made a text.
+     * A name that is shorter does not hold them, for no letter follows a name in the pool.
+     */
     private boolean holds(int at, String text) {
         for (int i = 0; i < text.length(); i++) {
             if (reader.readByte(at + i) != text.charAt(i)) {
