@@ -3,6 +3,7 @@ package dev.patientharbor.check;
 import dev.patientharbor.code.CodeIndex;
 import dev.patientharbor.code.CodePlaces;
 import dev.patientharbor.finding.Finding;
+import dev.patientharbor.finding.FindingDetail;
 import dev.patientharbor.finding.FindingKind;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.inherited.CodeSide;
@@ -84,7 +85,13 @@ public final class Checker {
         }
         ClassNames names = sides.size() == 1 ? resolved.get(0).names() : new ClassNames(whole, set);
         List<Finding> others = new ArrayList<>(circumstances.earlier());
-        others.addAll(places.findings());
+        Set<Finding> inDoubt =
+                resolved.stream()
+                        .flatMap(side -> side.unreadable().stream())
+                        .collect(Collectors.toSet());
+        for (Finding fault : places.findings()) {
+            others.add(inDoubt.contains(fault) ? withDoubt(fault) : fault);
+        }
         JoinedFindings joined = new JoinedFindings(others, reporters, set.profiles());
         List<Finding> ofSet = joined.ofSet(names);
         boolean setIsWhole =
@@ -119,6 +126,21 @@ public final class Checker {
                 profiles,
                 profiles,
                 faults);
+    }
+
+    /** A file that cannot be read, and in which an answer was looked for. */
+    private static Finding withDoubt(Finding unreadable) {
+        Finding told =
+                Finding.of(
+                                FindingKinds.ANSWER_IN_DOUBT,
+                                unreadable.at(),
+                                unreadable.cause(),
+                                unreadable.message())
+                        .with("so", "no profile is complete: an answer may depend on it");
+        for (FindingDetail detail : unreadable.details()) {
+            told = told.with(detail.label(), detail.text());
+        }
+        return told;
     }
 
     private static ProfileVerdict verdict(

@@ -25,6 +25,7 @@ public final class CodeIndex {
     private final LookedAt lookedAt;
     private final List<Finding> ofPlaces;
     private final Map<String, Optional<ClassFacts>> seen = new ConcurrentHashMap<>();
+    private final Set<Finding> unreadable = ConcurrentHashMap.newKeySet();
     private volatile boolean sawAll;
 
     /**
@@ -42,6 +43,14 @@ public final class CodeIndex {
         return ofPlaces;
     }
 
+    /**
+     * Returns what could not be read of all for which somebody asked so far, class by class or
+     * together: an answer that rests on its absence may be wrong. In no particular order.
+     */
+    public Set<Finding> unreadable() {
+        return Set.copyOf(unreadable);
+    }
+
     /** Returns the facts of a class of the code or of the running JDK; empty if there are none. */
     public Optional<ClassFacts> find(String binaryName) {
         Optional<ClassFacts> known = seen.get(binaryName);
@@ -55,6 +64,7 @@ public final class CodeIndex {
         }
         Optional<ClassFacts> facts = entry.facts(table.request());
         lookedAt.add(entry);
+        entry.fault().ifPresent(unreadable::add);
         seen.put(binaryName, facts);
         return facts;
     }
@@ -88,7 +98,12 @@ public final class CodeIndex {
 
     /** Returns the classes that the service files list for a contract, in order. */
     public List<String> services(String contract) {
-        return table.services(contract, lookedAt::add);
+        return table.services(
+                contract,
+                fault -> {
+                    lookedAt.add(fault);
+                    unreadable.add(fault);
+                });
     }
 
     /**
@@ -156,6 +171,9 @@ public final class CodeIndex {
     /** Returns all classes of the code that can be read, in no particular order. */
     public Collection<ClassFacts> classes() {
         readClasses();
+        for (CodeEntry entry : table.entries()) {
+            entry.fault().ifPresent(unreadable::add);
+        }
         return table.entries().stream()
                 .map(entry -> entry.facts(table.request()))
                 .flatMap(Optional::stream)

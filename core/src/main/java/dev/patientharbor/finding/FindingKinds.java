@@ -35,6 +35,8 @@ public final class FindingKinds {
             error("code-missing", "Compiled code that is listed and not there");
     public static final FindingKind UNREADABLE_CLASS =
             warning("unreadable-class", "A class file that cannot be read");
+    public static final FindingKind ANSWER_IN_DOUBT =
+            error("answer-in-doubt", "An answer that depends on a file which cannot be read");
     public static final FindingKind NOTHING_TO_CHECK =
             error(
                     "nothing-to-check",
@@ -190,6 +192,7 @@ public final class FindingKinds {
                 DEFINED_TWICE,
                 CODE_MISSING,
                 UNREADABLE_CLASS,
+                ANSWER_IN_DOUBT,
                 NOTHING_TO_CHECK,
                 UNKNOWN_ENTRY,
                 LOOKUP_UNSEEN,

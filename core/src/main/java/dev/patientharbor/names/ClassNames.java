@@ -19,6 +19,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Stream;
 
 /** Looks up class names as users write them, and writes them as users read them. */
 public final class ClassNames {
@@ -101,6 +102,32 @@ public final class ClassNames {
             }
             binary = binary.substring(0, dot) + '$' + binary.substring(dot + 1);
         }
+    }
+
+    /** Returns whether a name is that of a class which is there and cannot be read. */
+    public boolean isUnreadable(String name) {
+        if (!SlotParser.isName(name)) {
+            return false;
+        }
+        List<String> whole = new ArrayList<>(List.of(name));
+        packages.forEach(packageName -> whole.add(packageName + '.' + name));
+        return whole.stream().flatMap(ClassNames::nested).anyMatch(this::isUnreadableClass);
+    }
+
+    private boolean isUnreadableClass(String binaryName) {
+        return code.inCode(binaryName) && code.find(binaryName).isEmpty();
+    }
+
+    /** A name with more and more of its last dots read as those of nested classes. */
+    private static Stream<String> nested(String name) {
+        return Stream.iterate(
+                        name,
+                        binary -> binary.indexOf('.') >= 0,
+                        binary -> {
+                            int dot = binary.lastIndexOf('.');
+                            return binary.substring(0, dot) + '$' + binary.substring(dot + 1);
+                        })
+                .limit(DEEPEST);
     }
 
     /** Whether a name is one of what the set states as a consumer, and no class. */

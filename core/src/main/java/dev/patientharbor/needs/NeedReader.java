@@ -255,10 +255,11 @@ public final class NeedReader {
         while (last.superName().filter(code::inCode).isPresent()
                 && seen.add(last.superName().get())) {
             lastType = generics.parents(last, lastType).get(0);
-            last = code.find(lastType.name()).orElseThrow();
-            if (!asksByMembers.has(last)) {
+            Optional<ClassFacts> found = code.find(lastType.name());
+            if (found.filter(asksByMembers::has).isEmpty()) {
                 return chain;
             }
+            last = found.get();
             chain.add(member(last, lastType));
         }
         return chain;

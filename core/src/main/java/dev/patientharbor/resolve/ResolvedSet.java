@@ -9,6 +9,7 @@ import dev.patientharbor.declared.ResolvedDecorator;
 import dev.patientharbor.declared.ResolvedDecoratorStatement;
 import dev.patientharbor.declared.StatedKeys;
 import dev.patientharbor.declared.UnknownPlace;
+import dev.patientharbor.finding.Finding;
 import dev.patientharbor.inherited.BindingsOfAllSides;
 import dev.patientharbor.inherited.CodeSide;
 import dev.patientharbor.inherited.ResolvedEntry;
@@ -67,6 +68,7 @@ import java.util.stream.Stream;
  * @param emptyAllowed the contracts of which a collection may have no member
  * @param entries the entry consumers
  * @param consumers the consumers that the set states
+ * @param unreadable what could not be read of all that the answers were looked for in
  * @param wirings those of the profiles that are checked on this side, by the numbers of these
  */
 public record ResolvedSet(
@@ -88,6 +90,7 @@ public record ResolvedSet(
         Set<TypeRef> emptyAllowed,
         List<ResolvedEntry> entries,
         List<ResolvedConsumer> consumers,
+        Set<Finding> unreadable,
         SortedMap<Integer, Wiring> wirings) {
     public ResolvedSet {
         unknownPlaces = List.copyOf(unknownPlaces);
@@ -96,6 +99,7 @@ public record ResolvedSet(
         emptyAllowed = Set.copyOf(emptyAllowed);
         entries = List.copyOf(entries);
         consumers = List.copyOf(consumers);
+        unreadable = Set.copyOf(unreadable);
         wirings = Collections.unmodifiableSortedMap(wirings);
     }
 

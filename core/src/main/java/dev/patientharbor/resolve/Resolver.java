@@ -1,5 +1,6 @@
 package dev.patientharbor.resolve;
 
+import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.CodeIndex;
 import dev.patientharbor.declared.AreaTable;
 import dev.patientharbor.declared.BindingResolver;
@@ -183,6 +184,7 @@ public final class Resolver {
                 emptyAllowed,
                 entries,
                 stated,
+                code.unreadable(),
                 wirings);
     }
 
@@ -210,7 +212,13 @@ public final class Resolver {
             if (entry.isExclusion()) {
                 continue;
             }
-            entry.classes().forEach(facts -> distinct.add(slots.number(Slot.of(facts.name()))));
+            for (ClassFacts facts : entry.classes()) {
+                distinct.add(slots.number(Slot.of(facts.name())));
+                if (facts.isRecord()) {
+                    // What is named as a consumer is one, data or not.
+                    filler.state(facts.name(), blueprints.of(facts, facts.asType().raw()));
+                }
+            }
         }
         for (ResolvedConsumer consumer : stated) {
             consumer.sound()

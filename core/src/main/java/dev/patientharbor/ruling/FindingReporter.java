@@ -38,6 +38,13 @@ public final class FindingReporter {
                     FindingKinds.UNKNOWN_ENTRY,
                     FindingKinds.UNKNOWN_AREA);
 
+    /** What tells that something is missing, which may be in a file that cannot be read. */
+    private static final Set<FindingKind> ABSENCES =
+            Set.of(
+                    FindingKinds.UNUSED_BINDING,
+                    FindingKinds.UNKNOWN_ENTRY,
+                    FindingKinds.LOOKUP_UNSEEN);
+
     private static final BitSet NOBODY = new BitSet();
 
     private final ResolvedSet set;
@@ -185,7 +192,8 @@ public final class FindingReporter {
 
     /**
      * Takes back what one cause explains that is reported: no code was read, so that no name of a
-     * class is known; or an included file is missing, so that no area is that it declares.
+     * class is known; an included file is missing, so that no area is that it declares; or a class
+     * file cannot be read, so that what is missing may be in it.
      *
      * @return the kinds of the causes, if they explain anything; the first finding of such a kind
      *     is to say so
@@ -195,23 +203,34 @@ public final class FindingReporter {
         if (noCode) {
             explained.addAll(NAMES);
         }
-        if (hasReported(FindingKinds.INCLUDE_MISSING)) {
+        boolean includeMissing = hasReported(FindingKinds.INCLUDE_MISSING);
+        if (includeMissing) {
             explained.add(FindingKinds.UNKNOWN_AREA);
+        }
+        if (!set.unreadable().isEmpty()) {
+            explained.addAll(ABSENCES);
         }
         if (explained.isEmpty()) {
             return Set.of();
         }
-        boolean left = ofSet.removeIf(reported -> explained.contains(reported.finding().kind()));
+        boolean left = ofSet.removeIf(reported -> isConsequence(reported.finding()));
         for (List<Finding> all : ofProfile.values()) {
-            left |= all.removeIf(finding -> explained.contains(finding.kind()));
+            left |= all.removeIf(this::isConsequence);
         }
         ofPartial
                 .values()
-                .forEach(
-                        all ->
-                                all.removeIf(
-                                        reported -> explained.contains(reported.finding().kind())));
-        return !left ? Set.of() : noCode ? NO_CODE : Set.of(FindingKinds.INCLUDE_MISSING);
+                .forEach(all -> all.removeIf(reported -> isConsequence(reported.finding())));
+        if (!left) {
+            return Set.of();
+        }
+        return noCode ? NO_CODE : includeMissing ? Set.of(FindingKinds.INCLUDE_MISSING) : Set.of();
+    }
+
+    private boolean isConsequence(Finding finding) {
+        return explained.contains(finding.kind())
+                || finding.kind() == FindingKinds.UNKNOWN_CLASS
+                        && !set.unreadable().isEmpty()
+                        && set.names().isUnreadable(finding.cause());
     }
 
     /** Whether what is of a kind was taken back. */
