@@ -35,7 +35,7 @@ class DependenciesTest {
             jars: files
             bodies: org.objectweb.asm
             survey: finding texts
-            surveying: bodies code finding survey terms
+            surveying: bodies code finding survey terms types
             types: code terms
             model: finding survey terms
             names: code finding model terms texts types
@@ -62,7 +62,7 @@ class DependenciesTest {
             watching: check comparing finding plan texts
             graph: plan terms texts
             explaining: finding plan terms texts
-            tracing: bodies code org.objectweb.asm survey
+            tracing: bodies code org.objectweb.asm survey terms types
             drafting: bodies code model names needs plan survey terms tracing types
             profiles: assembly check code drafting explaining files finding inherited model plan survey \
             surveying terms texts

@@ -15,14 +15,15 @@ import java.util.stream.Stream;
  * What one class file says.
  *
  * @param name the binary name, {@code p.Outer$Inner}
- * @param access its modifiers; those of the source for a nested class; bits beyond the 16 of the
- *     class file say that it is no member of a class (JVMS 4.7.6), and that it names its subclasses
- *     (JVMS 4.7.31)
+ * @param access its modifiers; those of the source for a nested class; a bit beyond the 16 of the
+ *     class file says that it is no member of a class (JVMS 4.7.6)
  * @param signature its type parameters and generic supertypes, as in JVMS 4.7.9.1
  * @param superName the binary name of its superclass; empty for {@code Object}
  * @param interfaces the binary names of its interfaces, in order
  * @param annotations the marks on it
- * @param constructors its constructors, in the order of the class file
+ * @param permitted the binary names of its subclasses, if it is sealed (JVMS 4.7.31)
+ * @param constructors its constructors, in the order of the class file; of a record the one with
+ *     its components comes first (JVMS 4.7.30)
  * @param fields its fields that carry marks
  * @param methods its methods that carry marks
  * @param unmarkedMethods name and erased parameters of the methods that may override one of a
@@ -41,6 +42,7 @@ public record ClassFacts(
         Optional<String> superName,
         List<String> interfaces,
         List<AnnotationFacts> annotations,
+        List<String> permitted,
         List<ExecutableFacts> constructors,
         List<FieldFacts> fields,
         List<ExecutableFacts> methods,
@@ -57,9 +59,6 @@ public record ClassFacts(
     /** The flag of a class that stands in a method, or has no name. */
     static final int IN_METHOD = 0x10000;
 
-    /** The flag of a class that names its subclasses. */
-    static final int SEALED = 0x20000;
-
     private static final int ENUM = 0x4000;
 
     /** Returns the facts of a thing that is no class: its name alone. */
@@ -69,6 +68,7 @@ public record ClassFacts(
                 Modifier.PUBLIC,
                 Optional.empty(),
                 Optional.empty(),
+                List.of(),
                 List.of(),
                 List.of(),
                 List.of(),
@@ -84,7 +84,7 @@ public record ClassFacts(
 
     /** Whether it names its subclasses, so that nobody can make another one. */
     public boolean isSealed() {
-        return (access & SEALED) != 0;
+        return !permitted.isEmpty();
     }
 
     /** The names of its type parameters, in order. */

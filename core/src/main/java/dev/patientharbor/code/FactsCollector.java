@@ -13,6 +13,7 @@ import org.objectweb.asm.ClassVisitor;
 import org.objectweb.asm.FieldVisitor;
 import org.objectweb.asm.MethodVisitor;
 import org.objectweb.asm.Opcodes;
+import org.objectweb.asm.RecordComponentVisitor;
 import org.objectweb.asm.Type;
 
 /**
@@ -20,6 +21,9 @@ import org.objectweb.asm.Type;
  * no place for its lambdas in a class-data archive, and each would cost at every start.
  */
 final class FactsCollector extends ClassVisitor {
+
+    /** The flags of a class file; the bytecode library adds its own beyond them. */
+    private static final int OF_CLASS_FILE = 0xFFFF;
 
     private String name;
     private int access;
@@ -40,9 +44,14 @@ final class FactsCollector extends ClassVisitor {
     private final Set<String> openMethods = new HashSet<>(0);
     private Set<String> obtained = Set.of();
     private final List<String> nested = new ArrayList<>(0);
-    private boolean sealed;
+    private final List<String> permitted = new ArrayList<>(0);
+    private final StringBuilder componentTypes = new StringBuilder(0);
+    private final List<String> componentNames = new ArrayList<>(0);
     private final MethodSet.Builder closedMethods = new MethodSet.Builder();
     private boolean mayHaveConstants;
+
+    /** The constructor of a record that takes its components; null where none was met. */
+    private ExecutableCollector ofComponents;
 
     /**
      * The methods whose parameter names are wanted, by name and descriptor; null until asked for.
@@ -79,7 +88,7 @@ final class FactsCollector extends ClassVisitor {
             String[] interfaceTypes) {
         ShapeLimit.check(generic);
         name = className(internalName);
-        access = flags & ~Opcodes.ACC_SUPER;
+        access = flags & OF_CLASS_FILE & ~Opcodes.ACC_SUPER;
         signature = Optional.ofNullable(generic);
         superName = superType == null ? Optional.empty() : Optional.of(className(superType));
         for (String interfaceType : interfaceTypes) {
@@ -109,7 +118,15 @@ final class FactsCollector extends ClassVisitor {
 
     @Override
     public void visitPermittedSubclass(String internalName) {
-        sealed = true;
+        permitted.add(className(internalName));
+    }
+
+    @Override
+    public RecordComponentVisitor visitRecordComponent(
+            String component, String descriptor, String generic) {
+        componentTypes.append(descriptor);
+        componentNames.add(component);
+        return null;
     }
 
     @Override
@@ -168,11 +185,31 @@ final class FactsCollector extends ClassVisitor {
         ExecutableCollector collector =
                 new ExecutableCollector(flags, method, descriptor, generic, thrown);
         if (method.equals("<init>")) {
-            constructors.add(collector);
+            addConstructor(collector, descriptor);
             return collector;
         }
         collector.whenDone(this);
         return collector;
+    }
+
+    /** A record is made of its components, whose names it knows; what else makes it comes after. */
+    private void addConstructor(ExecutableCollector collector, String descriptor) {
+        boolean isOfComponents = isRecord() && descriptor.equals("(" + componentTypes + ")V");
+        constructors.add(isOfComponents ? 0 : constructors.size(), collector);
+        if (isOfComponents) {
+            ofComponents = collector;
+        }
+    }
+
+    private boolean isRecord() {
+        return superName.isPresent() && superName.get().equals("java.lang.Record");
+    }
+
+    @Override
+    public void visitEnd() {
+        if (ofComponents != null) {
+            ofComponents.parameterNames(componentNames);
+        }
     }
 
     /** Keeps of a method that has been read what matters. */
@@ -258,11 +295,12 @@ final class FactsCollector extends ClassVisitor {
     ClassFacts facts() {
         return new ClassFacts(
                 name,
-                sealed ? access | ClassFacts.SEALED : access,
+                access,
                 signature,
                 superName,
                 List.copyOf(interfaces),
                 List.copyOf(annotations),
+                List.copyOf(permitted),
                 facts(constructors),
                 List.copyOf(fields),
                 facts(methods),

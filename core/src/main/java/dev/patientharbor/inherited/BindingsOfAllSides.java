@@ -44,7 +44,9 @@ public final class BindingsOfAllSides {
     public void add(ResolvedProfile profile, CodeSide side, SlotTable slots) {
         said.add(new ProfileOnSide(profile, slots));
         for (ResolvedBinding binding : profile.ownBindings()) {
-            binding.names().forEach(name -> supply(name, side));
+            Optional<String> own =
+                    binding.slot().map(slot -> SlotTable.className(slots.slot(slot).contract()));
+            binding.names().forEach(name -> supply(name, own, side));
             binding.slot().ifPresent(slot -> replace(binding, slots.slot(slot)));
             binding.blueprint()
                     .ifPresent(blueprint -> firstByMaker.putIfAbsent(blueprint.maker(), binding));
@@ -62,13 +64,15 @@ public final class BindingsOfAllSides {
                                                                     facts.name(), kind)));
         }
         for (ResolvedDecoratorStatement statement : profile.ownDecoratorStatements()) {
-            statement.all().forEach(decorator -> supply(decorator.name(), side));
+            statement.all().forEach(decorator -> supply(decorator.name(), Optional.empty(), side));
         }
     }
 
-    private void supply(NameLookup name, CodeSide side) {
+    /** Remembers what is supplied; a class that is bound to itself stands behind nothing else. */
+    private void supply(NameLookup name, Optional<String> own, CodeSide side) {
         name.facts()
                 .or(() -> side.lookupAnywhere(name).facts())
+                .filter(facts -> !own.equals(Optional.of(facts.name())))
                 .ifPresent(facts -> supplied.add(facts.name()));
     }
 

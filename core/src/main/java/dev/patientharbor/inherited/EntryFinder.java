@@ -135,6 +135,7 @@ public final class EntryFinder {
                 && !facts.isInMethod()
                 && !facts.isEnum()
                 && !facts.isInner()
+                && !(facts.isRecord() && values.isData(facts))
                 && !isTest(facts)
                 && !bound.isSupplied(facts.name())
                 && !thrown.has(facts);

@@ -12,6 +12,7 @@ import dev.patientharbor.ruling.CheckRule;
 import dev.patientharbor.ruling.FindingReporter;
 import dev.patientharbor.ruling.FindingWording;
 import dev.patientharbor.ruling.RuleContext;
+import dev.patientharbor.types.ValueTypes;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.List;
@@ -34,6 +35,7 @@ public final class CannotSwapRule implements CheckRule {
         Map<String, TreeSet<String>> askedBy = new TreeMap<>();
         BitSet known = new BitSet();
         BitSet concrete = new BitSet();
+        ValueTypes values = new ValueTypes(set.code());
         set.eachDistinctSeat(
                 (wiring, seat) ->
                         wiring.outcome(seat)
@@ -42,7 +44,7 @@ public final class CannotSwapRule implements CheckRule {
                                             int slot = need.slot();
                                             if (!known.get(slot)) {
                                                 known.set(slot);
-                                                concrete.set(slot, isConcrete(set, slot));
+                                                concrete.set(slot, isConcrete(set, values, slot));
                                             }
                                             if (concrete.get(slot) && !isOwn(consumer, need)) {
                                                 askedBy.computeIfAbsent(
@@ -64,7 +66,7 @@ public final class CannotSwapRule implements CheckRule {
         return SlotTable.className(set.content(slot));
     }
 
-    private static boolean isConcrete(ResolvedSet set, int slot) {
+    private static boolean isConcrete(ResolvedSet set, ValueTypes values, int slot) {
         String name = contract(set, slot);
         Optional<ClassFacts> facts =
                 set.code().inCode(name) ? set.code().find(name) : Optional.empty();
@@ -73,7 +75,7 @@ public final class CannotSwapRule implements CheckRule {
                                 !found.isInterface()
                                         && !found.isAbstract()
                                         && !found.isEnum()
-                                        && !found.isRecord())
+                                        && !values.isValue(set.content(slot)))
                 .isPresent();
     }
 

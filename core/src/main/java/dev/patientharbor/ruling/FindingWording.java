@@ -125,14 +125,16 @@ public final class FindingWording {
                 continue;
             }
             String reason =
-                    facts.isAbstract()
-                            ? "abstract"
-                            : facts.constructors().stream()
-                                            .allMatch(executable -> executable.isPrivate())
-                                    ? "has only private constructors"
-                                    : asksFor(facts, name, false)
-                                            ? "asks for one itself"
-                                            : "of other type arguments";
+                    facts.isEnum()
+                            ? "an enum"
+                            : facts.isAbstract()
+                                    ? "abstract"
+                                    : facts.constructors().stream()
+                                                    .allMatch(executable -> executable.isPrivate())
+                                            ? "has only private constructors"
+                                            : asksFor(facts, name, false)
+                                                    ? "asks for one itself"
+                                                    : "of other type arguments";
             unfit.add(shortName(facts.name()) + " (" + reason + ")");
         }
         return unfit;

@@ -3,14 +3,13 @@ package dev.patientharbor.surveying;
 import dev.patientharbor.bodies.MethodName;
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.CodeIndex;
-import java.lang.reflect.Modifier;
+import dev.patientharbor.types.ValueTypes;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.regex.Pattern;
 
 /**
  * Tells which types are contracts that a profile could fill in another way, and which classes stand
@@ -20,12 +19,10 @@ final class ContractTypes {
 
     private static final String OBJECT = "java.lang.Object";
     private static final int ANNOTATION = 0x2000;
-    private static final String EQUALS = "equals(Ljava/lang/Object;)Z";
-    private static final Pattern GETTER = Pattern.compile("(get|is|has)\\p{Lu}\\w*\\(\\).*");
-
     private final CodeIndex code;
     private final Set<String> asked;
     private final boolean asksForJdk;
+    private final ValueTypes values;
     private final Map<String, Boolean> contracts = new HashMap<>();
     private final Map<String, Set<String>> lineages = new HashMap<>();
 
@@ -36,17 +33,37 @@ final class ContractTypes {
     ContractTypes(CodeIndex code, Set<String> asked) {
         this.code = code;
         this.asked = asked;
+        values = new ValueTypes(code);
         asksForJdk = asked.stream().anyMatch(name -> !code.inCode(name));
     }
 
     /**
-     * Returns whether a type is a contract: one that is asked for, or a public interface or
-     * abstract class of the code that has methods to implement. Sealed types, annotations and
-     * exceptions are none, nor what has nothing but getters: that is data.
+     * Returns whether a type is a contract: one that is asked for, or an interface or abstract
+     * class of the code that others can implement, or that names a subclass which is no data.
      */
     boolean isContract(String type) {
-        return contracts.computeIfAbsent(
-                type, name -> asked.contains(name) || code.inCode(name) && isOpen(name));
+        Boolean known = contracts.get(type);
+        if (known == null) {
+            known = asked.contains(type) || couldBeContract(type) && !isSealedData(type);
+            contracts.put(type, known);
+        }
+        return known;
+    }
+
+    /**
+     * Returns whether a type is a contract as soon as somebody asks for it: an interface or
+     * abstract class of the code that has methods to implement and a name. Annotations and
+     * exceptions are none, nor what has nothing but getters: that is data.
+     */
+    boolean couldBeContract(String name) {
+        return code.inCode(name) && isOpen(name);
+    }
+
+    /** Whether a type names its subclasses, and all that can be made of them is data. */
+    private boolean isSealedData(String type) {
+        return code.find(type)
+                .filter(facts -> facts.isSealed() && values.isData(facts))
+                .isPresent();
     }
 
     private boolean isOpen(String name) {
@@ -55,9 +72,7 @@ final class ContractTypes {
                                 facts ->
                                         (facts.isInterface() || facts.isAbstract())
                                                 && (facts.access() & ANNOTATION) == 0
-                                                && !facts.isSealed()
                                                 && !facts.isEnum()
-                                                && Modifier.isPublic(facts.access())
                                                 && isNamed(facts))
                         .isPresent()
                 && !isThrown(name)
@@ -65,7 +80,7 @@ final class ContractTypes {
                         .map(code::find)
                         .flatMap(Optional::stream)
                         .flatMap(facts -> facts.openMethods().stream())
-                        .anyMatch(method -> !GETTER.matcher(method).matches());
+                        .anyMatch(method -> !ValueTypes.isGetter(method));
     }
 
     private static boolean isNamed(ClassFacts facts) {
@@ -78,30 +93,26 @@ final class ContractTypes {
 
     /**
      * Returns the contracts that objects of a type are of: the nearest ones, none of which extends
-     * another. None for data: enums, records, exceptions, and what has an equals method of its own;
-     * and for classes that no other class can name.
+     * another. Of data those alone for which somebody asks; none of exceptions, and of classes that
+     * no other class can name.
      */
     List<String> contractsOf(String type) {
         if (!code.inCode(type) && !asksForJdk) {
             return List.of();
         }
         Optional<ClassFacts> facts = code.find(type);
-        if (facts.isEmpty() || !isNamed(facts.get()) || isData(facts.get()) || isThrown(type)) {
+        if (facts.isEmpty() || !isNamed(facts.get()) || isThrown(type)) {
             return List.of();
         }
+        boolean isData = values.isData(facts.get());
         List<String> found = new ArrayList<>();
         for (String name : lineage(type)) {
-            if (isContract(name)
+            if ((isData ? asked.contains(name) && !name.equals(type) : isContract(name))
                     && found.stream().noneMatch(nearer -> lineage(nearer).contains(name))) {
                 found.add(name);
             }
         }
         return found;
-    }
-
-    /** What is equal to another by what it holds is data, as enums and records are. */
-    static boolean isData(ClassFacts facts) {
-        return facts.isEnum() || facts.isRecord() || facts.closedMethods().has(EQUALS);
     }
 
     /** Returns whether an object of a contract is used as one when a method is called on it. */

@@ -20,17 +20,17 @@ final class NestSurvey {
     private static final int TOGETHER = 64;
 
     private final CodeIndex code;
-    private final Set<String> contractTypes;
+    private final Set<String> asked;
 
     /** What some nests have. */
     record Findings(List<HardWiring> hardWired, List<HandWiring> handWiring) {}
 
     /**
-     * @param contractTypes the types that consumers ask for, and those of the code
+     * @param asked the contracts for which consumers ask
      */
-    NestSurvey(CodeIndex code, Set<String> contractTypes) {
+    NestSurvey(CodeIndex code, Set<String> asked) {
         this.code = code;
-        this.contractTypes = Set.copyOf(contractTypes);
+        this.asked = Set.copyOf(asked);
     }
 
     List<Findings> findings(List<ClassFacts> classes) {
@@ -46,8 +46,8 @@ final class NestSurvey {
 
     private Findings find(List<String> names) {
         HardWiredFinder finder =
-                new HardWiredFinder(code, contractTypes, Set.of(), name -> Optional.empty());
-        HandWiringFinder wiring = new HandWiringFinder(new ContractTypes(code, contractTypes));
+                new HardWiredFinder(code, asked, Set.of(), name -> Optional.empty());
+        HandWiringFinder wiring = new HandWiringFinder(new ContractTypes(code, asked));
         NestReader nests = new NestReader(code);
         List<HardWiring> hardWired = new ArrayList<>();
         List<HandWiring> handWiring = new ArrayList<>();

@@ -12,6 +12,7 @@ import dev.patientharbor.survey.SharedState;
 import dev.patientharbor.survey.Survey;
 import dev.patientharbor.survey.SurveyedContract;
 import dev.patientharbor.survey.Touch;
+import dev.patientharbor.types.ValueTypes;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -45,20 +46,29 @@ public final class SurveyMaker {
     public Survey survey(List<Finding> findings) {
         BodyIndex bodies = new BodyIndex(code);
         bodies.readAll(classes.stream().map(ClassFacts::name).toList());
-        List<ClassFacts> made = classes.stream().filter(SurveyMaker::isMade).toList();
-        AskedTypes asked = AskedTypes.of(code, made);
+        ValueTypes values = new ValueTypes(code);
+        List<ClassFacts> concrete = classes.stream().filter(SurveyMaker::canBeMade).toList();
+        AskedTypes asked =
+                AskedTypes.of(
+                        code, concrete.stream().filter(each -> !values.isData(each)).toList());
+        Set<String> askedFor = askedContracts(asked);
+        List<ClassFacts> made =
+                concrete.stream()
+                        .filter(each -> !values.isData(each) || isBehind(each, askedFor))
+                        .toList();
         SortedMap<String, List<Touch>> touches = new TreeMap<>();
         touches.putAll(
                 new TouchFinder(code, table, bodies)
                         .of(made.stream().map(ClassFacts::name).toList()));
-        ContractTypes open = new ContractTypes(code, asked.typesOfJdk());
-        Set<String> contractTypes = contractTypes(asked, open, touches.keySet());
-        ContractTypes types = new ContractTypes(code, contractTypes);
+        Set<String> contractTypes =
+                contractTypes(asked, new ContractTypes(code, askedFor), touches.keySet());
+        contractTypes.stream().filter(name -> !nobody(asked, name)).forEach(askedFor::add);
+        ContractTypes types = new ContractTypes(code, askedFor);
         List<HardWiring> hardWired = new ArrayList<>();
         List<HandWiring> handWiring = new ArrayList<>();
         List<SharedState> shared = new ArrayList<>();
         InterfaceExtractor interfaces = new InterfaceExtractor(code);
-        new NestSurvey(code, contractTypes)
+        new NestSurvey(code, askedFor)
                 .findings(classes)
                 .forEach(
                         found -> {
@@ -74,7 +84,7 @@ public final class SurveyMaker {
                             });
         }
         hardWired.sort(HardWiring.ORDER);
-        List<SurveyedContract> contracts = contracts(contractTypes, types, asked, hardWired);
+        List<SurveyedContract> contracts = contracts(contractTypes, made, types, asked, hardWired);
         List<ExtractableInterface> extractable =
                 contracts.stream()
                         .filter(contract -> contract.kind() == ContractKind.CLASS)
@@ -95,30 +105,41 @@ public final class SurveyMaker {
                 findings);
     }
 
-    /** Whether objects of a class may be supplied, or ask for others. */
-    private static boolean isMade(ClassFacts facts) {
+    /** Whether objects of a class may be supplied, or ask for others, if it is no data. */
+    private static boolean canBeMade(ClassFacts facts) {
         return !facts.isInterface()
-                && !facts.isAbstract()
-                && !ContractTypes.isData(facts)
+                && (!facts.isAbstract() || facts.isEnum())
                 && !facts.isInMethod()
                 && !facts.isPrivate();
+    }
+
+    /** The interfaces and abstract classes for which somebody asks, those of the JDK included. */
+    private Set<String> askedContracts(AskedTypes asked) {
+        Set<String> found = new TreeSet<>(asked.typesOfJdk());
+        ContractTypes types = new ContractTypes(code, found);
+        asked.types().stream().filter(types::couldBeContract).forEach(found::add);
+        return found;
+    }
+
+    private boolean isBehind(ClassFacts facts, Set<String> contracts) {
+        return code.lineage(facts.name()).stream().anyMatch(contracts::contains);
     }
 
     /**
      * The contracts: those of the code, those of the JDK that are asked for, and the classes that
      * are asked for and have needs of their own or reach outside.
      */
-    private Set<String> contractTypes(AskedTypes asked, ContractTypes open, Set<String> touching) {
+    private Set<String> contractTypes(AskedTypes asked, ContractTypes types, Set<String> touching) {
         Set<String> found = new TreeSet<>(asked.typesOfJdk());
         for (ClassFacts facts : classes) {
-            if (open.isContract(facts.name())) {
+            if (types.isContract(facts.name())) {
                 found.add(facts.name());
             }
         }
         Set<String> askers = new HashSet<>();
         found.forEach(contract -> askers.addAll(asked.askedBy(contract)));
         for (String type : asked.types()) {
-            if (code.find(type).filter(SurveyMaker::isMade).isPresent()
+            if (code.find(type).filter(SurveyMaker::canBeMade).isPresent()
                     && (askers.contains(type) || touching.contains(type))) {
                 found.add(type);
             }
@@ -127,16 +148,16 @@ public final class SurveyMaker {
     }
 
     private List<SurveyedContract> contracts(
-            Set<String> names, ContractTypes types, AskedTypes asked, List<HardWiring> hardWired) {
+            Set<String> names,
+            List<ClassFacts> made,
+            ContractTypes types,
+            AskedTypes asked,
+            List<HardWiring> hardWired) {
         Map<String, TreeSet<String>> implementations = new TreeMap<>();
-        for (ClassFacts facts : classes) {
-            if (isMade(facts)) {
-                for (String type : types.lineage(facts.name())) {
-                    if (names.contains(type)) {
-                        implementations
-                                .computeIfAbsent(type, key -> new TreeSet<>())
-                                .add(facts.name());
-                    }
+        for (ClassFacts facts : made) {
+            for (String type : types.lineage(facts.name())) {
+                if (names.contains(type)) {
+                    implementations.computeIfAbsent(type, key -> new TreeSet<>()).add(facts.name());
                 }
             }
         }

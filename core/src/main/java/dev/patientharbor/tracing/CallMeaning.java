@@ -2,6 +2,7 @@ package dev.patientharbor.tracing;
 
 import dev.patientharbor.bodies.MethodName;
 import dev.patientharbor.code.ClassFacts;
+import dev.patientharbor.terms.TypeRef;
 import dev.patientharbor.tracing.TracedValue.Unknown;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -146,11 +147,12 @@ final class CallMeaning {
         String type = result.getClassName();
         return result.getSort() == Type.OBJECT
                 && !type.startsWith("java.lang.")
-                && wiring.code().find(type).filter(CallMeaning::isData).isEmpty();
+                && wiring.code().find(type).filter(this::isValue).isEmpty();
     }
 
-    private static boolean isData(ClassFacts facts) {
-        return facts.isEnum() || facts.isRecord();
+    private boolean isValue(ClassFacts facts) {
+        return (facts.isEnum() || facts.isRecord())
+                && wiring.values().isValue(TypeRef.of(facts.name()));
     }
 
     private static boolean anyObject(List<TracedValue> values) {

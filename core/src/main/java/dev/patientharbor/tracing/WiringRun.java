@@ -6,6 +6,7 @@ import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.CodeIndex;
 import dev.patientharbor.survey.CodeLocation;
 import dev.patientharbor.tracing.TracedValue.Unknown;
+import dev.patientharbor.types.ValueTypes;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -35,6 +36,7 @@ final class WiringRun {
     }
 
     private final CodeIndex code;
+    private final ValueTypes values;
     private final BodyTrees trees;
     private final MethodName start;
     private final DecisionScript script;
@@ -51,6 +53,7 @@ final class WiringRun {
 
     WiringRun(CodeIndex code, BodyTrees trees, MethodName start, DecisionScript script) {
         this.code = code;
+        values = new ValueTypes(code);
         this.trees = trees;
         this.start = start;
         this.script = script;
@@ -124,6 +127,10 @@ final class WiringRun {
 
     BodyTrees trees() {
         return trees;
+    }
+
+    ValueTypes values() {
+        return values;
     }
 
     CodeIndex code() {

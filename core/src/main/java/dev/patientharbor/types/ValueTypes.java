@@ -2,15 +2,23 @@ package dev.patientharbor.types;
 
 import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.CodeIndex;
+import dev.patientharbor.code.ExecutableFacts;
 import dev.patientharbor.terms.TypeRef;
 import dev.patientharbor.terms.TypeRef.ArrayType;
 import dev.patientharbor.terms.TypeRef.ClassType;
 import dev.patientharbor.terms.TypeRef.Primitive;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 
-/** Tells the types whose values a person writes down from those whose objects are supplied. */
+/**
+ * Tells the types whose values a person writes down from those whose objects are supplied. The one
+ * place that says which records and enums are data. For one thread.
+ */
 public final class ValueTypes {
 
     private static final Set<String> SIMPLE =
@@ -39,12 +47,28 @@ public final class ValueTypes {
                     "java.lang.Iterable",
                     "java.util.Map");
 
+    /** What data of the JDK is made of, beside what a profile file can say. */
+    private static final Pattern DATA_OF_JDK =
+            Pattern.compile(
+                    "java\\.(time\\.(?!Clock$|InstantSource$).+|math\\..+|lang\\.(Object|Number)"
+                        + "|util\\.(UUID|Locale|Currency|Date|BitSet|Optional|regex\\.Pattern"
+                        + "|Optional(Int|Long|Double)|SortedMap|SortedSet)"
+                        + "|net\\.(URL|InetAddress|InetSocketAddress)|nio\\.charset\\.Charset)");
+
+    private static final String EQUALS = "equals(Ljava/lang/Object;)Z";
+    private static final Pattern GETTER = Pattern.compile("(get|is|has)\\p{Lu}\\w*\\(\\).*");
+
     private final CodeIndex code;
+    private final Map<String, Boolean> data = new HashMap<>();
 
     public ValueTypes(CodeIndex code) {
         this.code = code;
     }
 
+    /**
+     * Returns whether a person writes down values of a type: texts, numbers, times; enums; records
+     * that are data and stand behind no contract; arrays and collections of these.
+     */
     public boolean isValue(TypeRef type) {
         if (type instanceof Primitive) {
             return true;
@@ -60,9 +84,11 @@ public final class ValueTypes {
                     && named.arguments().stream().allMatch(this::isValue);
         }
         return SIMPLE.contains(named.name())
-                || code.find(named.name())
-                        .filter(facts -> facts.isEnum() || isRecordOfValues(facts))
-                        .isPresent();
+                || code.find(named.name()).filter(this::isWritten).isPresent();
+    }
+
+    private boolean isWritten(ClassFacts facts) {
+        return facts.isEnum() || facts.isRecord() && isData(facts) && isAlone(facts);
     }
 
     /** Returns the names of the constants of an enum, in order; empty for any other type. */
@@ -72,20 +98,81 @@ public final class ValueTypes {
                 : Optional.empty();
     }
 
-    private boolean isEnum(ClassType type) {
-        return constants(type).isPresent();
+    /**
+     * Returns whether objects of a class are data as far as it says itself: those of an enum, of a
+     * record that has components, and of a class that is equal to another by what it holds, if all
+     * that makes them is data. What stands behind a contract for which somebody asks is none, which
+     * only the asker knows.
+     */
+    public boolean isData(ClassFacts facts) {
+        Boolean known = data.get(facts.name());
+        if (known == null) {
+            known = isData(facts, new HashSet<>());
+            data.put(facts.name(), known);
+        }
+        return known;
     }
 
-    private boolean isRecordOfValues(ClassFacts facts) {
-        return facts.isRecord()
-                && facts.constructors().size() == 1
-                && facts.constructors().get(0).parameterTypes().stream()
-                        .allMatch(this::isPlainValue);
+    /** What is within itself, as in a list that is linked, is no more than its other parts. */
+    private boolean isData(ClassFacts facts, Set<String> around) {
+        if (facts.isEnum() || !around.add(facts.name())) {
+            return true;
+        }
+        List<ExecutableFacts> made = facts.constructors();
+        if (facts.isRecord()) {
+            return !made.isEmpty()
+                    && !made.get(0).parameterTypes().isEmpty()
+                    && areData(made.get(0), around);
+        }
+        return facts.isSealed()
+                ? areDataBelow(facts, around)
+                : facts.closedMethods().has(EQUALS)
+                        && made.stream().allMatch(each -> areData(each, around));
     }
 
-    private boolean isPlainValue(TypeRef type) {
-        return type instanceof Primitive
-                || type instanceof ClassType named
-                        && (SIMPLE.contains(named.name()) || isEnum(named));
+    private boolean areData(ExecutableFacts made, Set<String> around) {
+        return made.parameterTypes().stream().allMatch(part -> isData(part, around));
+    }
+
+    private boolean areDataBelow(ClassFacts sealed, Set<String> around) {
+        return sealed.permitted().stream()
+                .map(code::find)
+                .flatMap(Optional::stream)
+                .allMatch(each -> isData(each, around));
+    }
+
+    private boolean isData(TypeRef part, Set<String> around) {
+        if (part instanceof ArrayType array) {
+            return isData(array.element(), around);
+        }
+        if (!(part instanceof ClassType named)) {
+            // What a type parameter stands for is told by its arguments, where there are some.
+            return true;
+        }
+        boolean isData =
+                SIMPLE.contains(named.name())
+                        || COLLECTIONS.contains(named.name()) && !named.arguments().isEmpty()
+                        || DATA_OF_JDK.matcher(named.name()).matches()
+                        || code.inCode(named.name())
+                                && code.find(named.name())
+                                        .filter(facts -> isData(facts, around))
+                                        .isPresent();
+        return isData && named.arguments().stream().allMatch(each -> isData(each, around));
+    }
+
+    /** Whether a record implements no interface of the code that has a method to implement. */
+    private boolean isAlone(ClassFacts record) {
+        for (String name : code.lineage(record.name())) {
+            Optional<ClassFacts> above = code.inCode(name) ? code.find(name) : Optional.empty();
+            if (above.filter(each -> !each.openMethods().isEmpty()).isPresent()) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    /** Returns whether a method, by name and erased types, tells a part of what an object holds. */
+    public static boolean isGetter(String method) {
+        return GETTER.matcher(method).matches();
     }
 }

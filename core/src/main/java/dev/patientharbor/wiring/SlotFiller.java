@@ -72,7 +72,7 @@ public final class SlotFiller {
         members = new MemberFinder(slots, finder, fillIn, values);
     }
 
-    /** Has a consumer stand for itself under its name. */
+    /** Has a consumer stand for itself under its name, whatever it is. */
     public void state(String name, Blueprint consumer) {
         stated.put(name, consumer);
     }
@@ -332,15 +332,16 @@ public final class SlotFiller {
 
     private SlotOutcome fillUnbound(Slot slot, List<ResolvedDecorator> decorators) {
         TypeRef contract = slot.contract();
+        Blueprint consumer =
+                slot.key().isEmpty() ? stated.get(SlotTable.className(contract)) : null;
+        if (consumer != null) {
+            return SlotOutcome.object(Optional.empty(), consumer, decorators);
+        }
         if (values.isValue(contract)) {
             return SlotOutcome.nothing(SlotOutcome.Kind.VALUE_MISSING);
         }
         if (!(contract instanceof ClassType type)) {
             return SlotOutcome.nothing(SlotOutcome.Kind.UNMET);
-        }
-        Blueprint consumer = stated.get(type.name());
-        if (consumer != null) {
-            return SlotOutcome.object(Optional.empty(), consumer, decorators);
         }
         Optional<ClassFacts> facts = code.find(type.name()).filter(SlotFiller::isConcrete);
         if (facts.isEmpty()) {

@@ -118,6 +118,7 @@ public final class MadeUpCode {
                 Optional.of("java.lang.Object"),
                 implemented,
                 onTheClass,
+                List.of(),
                 made,
                 List.of(),
                 List.of(),

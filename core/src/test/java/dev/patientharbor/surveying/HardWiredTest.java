@@ -180,7 +180,10 @@ class HardWiredTest {
                 fine(
                         "a root that shows",
                         "final Horn horn = new Brass(); Horn horn() { return horn; }"),
-                fine("a record", "void go() { new Crate(null).blow(\"\"); }"),
+                told(
+                        "a record",
+                        "void go() { new Crate(null).blow(\"\"); }",
+                        "go new Crate Horn Crate"),
                 fine("data", "int go() { return new PlainLabel().getSize(); }"),
                 fine("an exception", "void go() { throw new Fog(); }"),
                 fine(

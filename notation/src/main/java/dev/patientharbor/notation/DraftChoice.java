@@ -24,6 +24,15 @@ final class DraftChoice {
         return isToFill() ? TO_FILL : candidates.get(chosen);
     }
 
+    /** Returns the classes that are not chosen, as the file writes them. */
+    List<String> others() {
+        List<String> others = new ArrayList<>(candidates);
+        if (!isToFill()) {
+            others.remove(chosen);
+        }
+        return others;
+    }
+
     void refuse(String why) {
         if (!why.isEmpty()) {
             refused.add(
@@ -39,13 +48,11 @@ final class DraftChoice {
         if (isToFill()) {
             lines.add(
                     candidates.isEmpty()
-                            ? "no class of the code stands behind it"
+                            ? "no class of the code can stand behind it"
                             : "say which, and how it is made");
             lines.addAll(refused);
         } else if (candidates.size() > 1) {
-            List<String> others = new ArrayList<>(candidates);
-            others.remove(chosen);
-            lines.add("chosen; there are also " + String.join(", ", others));
+            lines.add("chosen; there are also " + String.join(", ", others()));
         }
         return lines.toArray(String[]::new);
     }

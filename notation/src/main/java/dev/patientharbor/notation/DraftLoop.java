@@ -42,8 +42,8 @@ final class DraftLoop {
 
     private final DraftChoices choices = new DraftChoices();
 
-    /** Why a slot is a mock in the tests. */
-    private final Map<String, String> mocks = new TreeMap<>();
+    /** What stands in in the tests, by slot. */
+    private final Map<String, DraftStandIn> standIns = new TreeMap<>();
 
     DraftLoop(List<String> code, Path folder, Survey survey, List<String> entries) {
         this.code = code;
@@ -84,12 +84,24 @@ final class DraftLoop {
         while (mend(verdict)) {
             verdict = check();
         }
-        addMocks(verdict);
+        addStandIns(verdict);
         verdict = check();
-        if (mocks.keySet().removeIf(refusedMocks(verdict)::contains)) {
+        while (refuseStandIns(verdict)) {
             verdict = check();
         }
-        return new ProfileDraft(text(), choices.toFill(), choices.remarks(verdict.allFindings()));
+        return new ProfileDraft(text(), toFill(), choices.remarks(verdict.allFindings()));
+    }
+
+    /** The slots that are left to fill, in the code's profile or in that of the tests. */
+    private List<String> toFill() {
+        List<String> toFill = new ArrayList<>(choices.toFill());
+        standIns.forEach(
+                (slot, standIn) -> {
+                    if (standIn.isToFill() && !toFill.contains(slot)) {
+                        toFill.add(slot);
+                    }
+                });
+        return toFill;
     }
 
     /** Changes what the errors of the main profile ask for; returns whether anything changed. */
@@ -108,12 +120,15 @@ final class DraftLoop {
     }
 
     /** In the tests, what reaches outside is a mock, and so is what nobody has chosen yet. */
-    private void addMocks(Verdict verdict) {
+    private void addStandIns(Verdict verdict) {
         choices.choices()
                 .forEach(
                         (slot, choice) -> {
                             if (choice.isToFill()) {
-                                mocks.put(slot, "nothing is chosen for it yet");
+                                standIns.put(
+                                        slot,
+                                        new DraftStandIn(
+                                                "nothing is chosen for it yet", List.of()));
                             }
                         });
         for (RosterRow row : verdict.roster(MAIN).rows()) {
@@ -121,9 +136,26 @@ final class DraftLoop {
             String slot = choices.written(row.slot().text());
             List<Touch> touches = answer.implementation().map(survey::touchesOf).orElse(List.of());
             if (!touches.isEmpty() && choices.choices().containsKey(slot)) {
-                mocks.put(slot, because(verdict, answer.implementation().get(), touches));
+                String because = because(verdict, answer.implementation().get(), touches);
+                List<String> others = choices.choices().get(slot).others();
+                others.removeIf(name -> !touchesNothing(verdict, name));
+                standIns.put(slot, new DraftStandIn(because, others));
             }
         }
+    }
+
+    /** Whether a class that a check names, in short or whole, is known to reach nothing. */
+    private boolean touchesNothing(Verdict verdict, String written) {
+        List<String> named =
+                survey.contracts().stream()
+                        .flatMap(contract -> contract.implementations().stream())
+                        .filter(
+                                name ->
+                                        name.equals(written)
+                                                || verdict.shortName(name).equals(written))
+                        .distinct()
+                        .toList();
+        return named.size() == 1 && survey.touchesOf(named.get(0)).isEmpty();
     }
 
     private static String because(Verdict verdict, String name, List<Touch> touches) {
@@ -134,16 +166,20 @@ final class DraftLoop {
                         .collect(Collectors.joining(", "));
     }
 
-    private List<String> refusedMocks(Verdict verdict) {
+    /** Replaces the stand-ins that cannot stand there; returns whether anything changed. */
+    private boolean refuseStandIns(Verdict verdict) {
         Map<Integer, String> lines = DraftYaml.lines(text(), "profiles", TEST, "bindings");
-        List<String> refused = new ArrayList<>();
-        List<Finding> all = new ArrayList<>(profile(verdict, TEST).findings());
-        for (Finding finding : all) {
+        Set<String> refused = new TreeSet<>();
+        for (Finding finding : profile(verdict, TEST).findings()) {
             if (finding.severity() == Severity.ERROR) {
                 DraftChoices.line(finding).map(lines::get).ifPresent(refused::add);
             }
         }
-        return refused;
+        boolean changed = false;
+        for (String slot : refused) {
+            changed |= standIns.containsKey(slot) && standIns.get(slot).refuse();
+        }
+        return changed;
     }
 
     private static ProfileVerdict profile(Verdict verdict, String name) {
@@ -157,14 +193,10 @@ final class DraftLoop {
         DraftYaml bindings = new DraftYaml();
         choices.choices()
                 .forEach((slot, choice) -> bindings.text(slot, choice.supply(), choice.comments()));
-        DraftYaml mocked = new DraftYaml();
-        mocks.forEach(
-                (slot, because) ->
-                        mocked.inline(
-                                slot,
-                                new DraftYaml().text("mock", "true").text("because", because)));
+        DraftYaml replaced = new DraftYaml();
+        standIns.forEach((slot, standIn) -> standIn.addTo(replaced, slot));
         DraftYaml main = new DraftYaml().block("bindings", bindings);
-        DraftYaml test = new DraftYaml().text("extends", MAIN).block("bindings", mocked);
+        DraftYaml test = new DraftYaml().text("extends", MAIN).block("bindings", replaced);
         DraftYaml file =
                 new DraftYaml()
                         .text(
@@ -188,7 +220,10 @@ final class DraftLoop {
                         "profiles",
                         new DraftYaml()
                                 .block(MAIN, main, "what the code has")
-                                .block(TEST, test, "the same, with mocks of what reaches outside"),
+                                .block(
+                                        TEST,
+                                        test,
+                                        "the same, with stand-ins for what reaches outside"),
                         "")
                 .text();
     }
