@@ -77,6 +77,7 @@ class TodaysJavaTest {
         Ran ran = Ran.line(line);
         return (ran.code() + "\n" + ran.out() + ran.err())
                 .replace(folder.resolve(twin).toString(), "")
+                .replace("/" + twin + "/", "/twin/")
                 .replaceAll("(\\.java:|\"line\" : )\\d+", "$1")
                 .replaceAll(" +", " ");
     }
