@@ -51,6 +51,7 @@ class TodaysJavaTest {
                     check FILE --profile live --wired-by MAIN    | is handed PrintedAlmanac
                     roster FILE --format json                    | "gullwing.light.FogHorn$Silent"
                     roster FILE --format tree                    | Tower.Bell
+                    roster FILE --consumer Roster                | Rota.Shift
                     roster FILE --format coverage --touches      | in no profile
                     roster FILE --format svg --profile live      | Kept
                     explain FILE FogHorn                         | DieselGenerator

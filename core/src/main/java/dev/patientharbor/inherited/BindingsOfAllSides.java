@@ -28,6 +28,7 @@ public final class BindingsOfAllSides {
     private final Map<String, ImplementationKind> standIns = new HashMap<>();
     private final Set<String> replaced = new HashSet<>();
     private final Set<String> supplied = new HashSet<>();
+    private final Set<String> contracts = new HashSet<>();
     private Map<Slot, Set<String>> profilesBySlot;
 
     /** A profile, and the slots of the side that resolved it. */
@@ -44,8 +45,10 @@ public final class BindingsOfAllSides {
     public void add(ResolvedProfile profile, CodeSide side, SlotTable slots) {
         said.add(new ProfileOnSide(profile, slots));
         for (ResolvedBinding binding : profile.ownBindings()) {
+            Optional<Slot> bound = binding.slot().map(slots::slot);
+            bound.ifPresent(slot -> contracts.add(contract(slot)));
             Optional<String> own =
-                    binding.slot().map(slot -> SlotTable.className(slots.slot(slot).contract()));
+                    bound.filter(slot -> slot.key().isEmpty()).map(BindingsOfAllSides::contract);
             binding.names().forEach(name -> supply(name, own, side));
             binding.slot().ifPresent(slot -> replace(binding, slots.slot(slot)));
             binding.blueprint()
@@ -76,8 +79,12 @@ public final class BindingsOfAllSides {
                 .ifPresent(facts -> supplied.add(facts.name()));
     }
 
+    private static String contract(Slot slot) {
+        return SlotTable.className(Carrier.innermost(slot.contract()));
+    }
+
     private void replace(ResolvedBinding binding, Slot slot) {
-        String contract = SlotTable.className(Carrier.innermost(slot.contract()));
+        String contract = contract(slot);
         boolean isItself =
                 binding.blueprint()
                         .filter(blueprint -> blueprint.method().isEmpty())
@@ -122,6 +129,11 @@ public final class BindingsOfAllSides {
     /** Whether some profile binds a class to something else: a mock, a subclass, a value. */
     public boolean isReplaced(String className) {
         return replaced.contains(className);
+    }
+
+    /** Whether some profile binds a slot of a class or interface, or a collection of it. */
+    boolean isBound(String className) {
+        return contracts.contains(className);
     }
 
     /** Whether some profile names a class as what is supplied or decorates. */

@@ -135,7 +135,6 @@ public final class EntryFinder {
                 && !facts.isInMethod()
                 && !facts.isEnum()
                 && !facts.isInner()
-                && !(facts.isRecord() && values.isData(facts))
                 && !isTest(facts)
                 && !bound.isSupplied(facts.name())
                 && !thrown.has(facts);
@@ -159,8 +158,9 @@ public final class EntryFinder {
         if (!facts.bodies().lookups().isEmpty()) {
             return true;
         }
+        boolean isData = facts.isRecord() && values.isData(facts);
         for (ExecutableFacts constructor : facts.constructors()) {
-            if (asks(constructor)) {
+            if (asks(constructor, isData)) {
                 return true;
             }
         }
@@ -221,15 +221,21 @@ public final class EntryFinder {
     }
 
     /**
-     * Returns whether a class has a need; values alone are none: a record of a text and a number is
-     * no consumer.
+     * Returns whether a class has a need; values alone are none, unless a profile binds them: a
+     * record of a text and a number is no consumer.
      */
-    private boolean asks(ExecutableFacts constructor) {
+    private boolean asks(ExecutableFacts constructor, boolean isOfData) {
         for (TypeRef type : constructor.parameterTypes()) {
-            if (!values.isValue(type)) {
+            if (!isOfData && !values.isValue(type) || isBound(type)) {
                 return true;
             }
         }
         return false;
+    }
+
+    /** Whether some profile says what a type of the code is, though it could be written down. */
+    private boolean isBound(TypeRef type) {
+        String name = SlotTable.className(Carrier.innermost(type));
+        return code.inCode(name) && bound.isBound(name);
     }
 }

@@ -124,20 +124,22 @@ public final class FindingWording {
             if (facts.isInterface() || facts.isInMethod()) {
                 continue;
             }
-            String reason =
-                    facts.isEnum()
-                            ? "an enum"
-                            : facts.isAbstract()
-                                    ? "abstract"
-                                    : facts.constructors().stream()
-                                                    .allMatch(executable -> executable.isPrivate())
-                                            ? "has only private constructors"
-                                            : asksFor(facts, name, false)
-                                                    ? "asks for one itself"
-                                                    : "of other type arguments";
-            unfit.add(shortName(facts.name()) + " (" + reason + ")");
+            unfit.add(shortName(facts.name()) + " (" + whyUnfit(facts, name) + ")");
         }
         return unfit;
+    }
+
+    private String whyUnfit(ClassFacts facts, String contract) {
+        if (facts.isEnum()) {
+            return "an enum";
+        }
+        if (facts.isAbstract()) {
+            return "abstract";
+        }
+        if (facts.constructors().stream().allMatch(executable -> executable.isPrivate())) {
+            return "has only private constructors";
+        }
+        return asksFor(facts, contract, false) ? "asks for one itself" : "of other type arguments";
     }
 
     /** The names, at most six, and how many more there are. */

@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.regex.Pattern;
 
 /**
@@ -125,7 +126,7 @@ public final class ValueTypes {
                     && areData(made.get(0), around);
         }
         return facts.isSealed()
-                ? areDataBelow(facts, around)
+                ? isAllBelow(facts, each -> isData(each, around))
                 : facts.closedMethods().has(EQUALS)
                         && made.stream().allMatch(each -> areData(each, around));
     }
@@ -134,11 +135,21 @@ public final class ValueTypes {
         return made.parameterTypes().stream().allMatch(part -> isData(part, around));
     }
 
-    private boolean areDataBelow(ClassFacts sealed, Set<String> around) {
+    /** Whether all that a sealed type permits is so; what cannot be read is not. */
+    private boolean isAllBelow(ClassFacts sealed, Predicate<ClassFacts> wanted) {
         return sealed.permitted().stream()
-                .map(code::find)
-                .flatMap(Optional::stream)
-                .allMatch(each -> isData(each, around));
+                .allMatch(name -> code.find(name).filter(wanted).isPresent());
+    }
+
+    /**
+     * Whether a part is data: it also does nothing for whoever holds it, for what does something
+     * may be asked for to be swapped.
+     */
+    private boolean isPartData(ClassFacts part, Set<String> around) {
+        if (part.isSealed()) {
+            return !around.add(part.name()) || isAllBelow(part, each -> isPartData(each, around));
+        }
+        return isData(part, around) && onlyTells(part);
     }
 
     private boolean isData(TypeRef part, Set<String> around) {
@@ -155,7 +166,7 @@ public final class ValueTypes {
                         || DATA_OF_JDK.matcher(named.name()).matches()
                         || code.inCode(named.name())
                                 && code.find(named.name())
-                                        .filter(facts -> isData(facts, around))
+                                        .filter(facts -> isPartData(facts, around))
                                         .isPresent();
         return isData && named.arguments().stream().allMatch(each -> isData(each, around));
     }
@@ -166,6 +177,23 @@ public final class ValueTypes {
             Optional<ClassFacts> above = code.inCode(name) ? code.find(name) : Optional.empty();
             if (above.filter(each -> !each.openMethods().isEmpty()).isPresent()) {
                 return false;
+            }
+        }
+        return true;
+    }
+
+    /** Whether a class implements nothing but methods that tell its components, or get a part. */
+    private boolean onlyTells(ClassFacts facts) {
+        List<String> components =
+                facts.isRecord() ? facts.constructors().get(0).parameterNames() : List.of();
+        for (String name : code.lineage(facts.name())) {
+            Optional<ClassFacts> above = code.inCode(name) ? code.find(name) : Optional.empty();
+            for (String method : above.map(ClassFacts::openMethods).orElse(Set.of())) {
+                int end = method.indexOf("()");
+                boolean tells = end > 0 && components.contains(method.substring(0, end));
+                if (!tells && !isGetter(method)) {
+                    return false;
+                }
             }
         }
         return true;

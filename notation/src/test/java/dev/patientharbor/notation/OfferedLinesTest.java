@@ -284,4 +284,39 @@ class OfferedLinesTest {
                 Situation.of(classes, "entry: [qq.**]\nprofiles: { test: {} }")
                         .detail("unknown-entry", "did you mean"));
     }
+
+    @Test
+    void patterns_take_in_a_record_if_what_it_holds_can_be_swapped() {
+        Situation it =
+                Situation.of(
+                        """
+                        sealed interface Flag {
+                            void hoist(int times);
+                            record Cloth(String colour) implements Flag { public void hoist(int times) {} }
+                            record Net(int feet) implements Flag { public void hoist(int times) {} }
+                        }
+                        sealed interface Tide { record High(int feet) implements Tide {} record Low(int feet) implements Tide {} }
+                        enum Shift { DAY, NIGHT }
+                        record Mast(Flag flag) {}
+                        record Pole(Flag.Net net) {}
+                        record Roster(java.util.List<Shift> shifts) {}
+                        record Note(Tide tide, java.util.Optional<Tide.High> highest) {}
+                        record Route(String name, java.util.List<Note> notes) {}
+                        """,
+                        """
+                        entry: ["p.*"]
+                        profiles:
+                          gone: {}
+                          here:
+                            bindings:
+                              Flag: { class: Flag.Cloth, with: { colour: red } }
+                              List<Shift>: { value: [DAY] }
+                        """);
+        List<String> needs =
+                it.verdict().roster("here").rows().stream()
+                        .filter(row -> row.as().isEmpty())
+                        .map(row -> it.verdict().shortName(row.consumer()) + "." + row.need())
+                        .toList();
+        assertEquals(List.of("Mast.flag", "Pole.net", "Roster.shifts"), needs);
+    }
 }
