@@ -183,9 +183,12 @@ class FindingsPageTest {
     /** The Java of the section, compiled piece by piece into one folder. */
     private static Path compiled(Section section) throws IOException {
         Path folder = JavaCode.newFolder();
+        boolean isOfTests = section.text().contains("COMPILED/test-classes");
+        Path classes = isOfTests ? folder.resolve("test-classes") : folder;
+        Files.createDirectories(classes);
         Matcher java = JAVA.matcher(section.text());
         while (java.find()) {
-            JavaCode.compileInto(folder, java.group(1));
+            JavaCode.compileInto(classes, java.group(1));
         }
         return folder;
     }

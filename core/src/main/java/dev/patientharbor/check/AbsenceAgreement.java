@@ -17,6 +17,7 @@ final class AbsenceAgreement {
     private static final Set<FindingKind> ABSENCES =
             Set.of(
                     FindingKinds.UNKNOWN_CLASS,
+                    FindingKinds.TEST_CODE,
                     FindingKinds.UNKNOWN_ENTRY,
                     FindingKinds.UNKNOWN_AREA,
                     FindingKinds.UNUSED_BINDING,

@@ -41,18 +41,13 @@ public final class Checker {
      *
      * @param set what was declared
      * @param places the code, place by place, as this check sees it
-     * @param sides whether each profile sees the code that it names, the set's and its own; else
-     *     all of them see all of it
      */
     public static Verdict check(
-            SetDeclaration set,
-            CodePlaces places,
-            boolean sides,
-            CheckCircumstances circumstances) {
+            SetDeclaration set, CodePlaces places, CheckCircumstances circumstances) {
         return check(
                 set,
                 places,
-                sides ? CodeSide.of(set, places) : List.of(CodeSide.ofAll(set, places.whole())),
+                CodeSide.of(set, places),
                 circumstances,
                 RuleCatalog.all(circumstances.today()));
     }
@@ -83,7 +78,8 @@ public final class Checker {
             }
             reporters.add(reporter);
         }
-        ClassNames names = sides.size() == 1 ? resolved.get(0).names() : new ClassNames(whole, set);
+        boolean isAllSeen = sides.size() == 1 && sides.get(0).code() == whole;
+        ClassNames names = isAllSeen ? resolved.get(0).names() : new ClassNames(whole, set);
         List<Finding> others = new ArrayList<>(circumstances.earlier());
         Set<Finding> inDoubt =
                 resolved.stream()

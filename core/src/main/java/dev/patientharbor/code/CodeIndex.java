@@ -150,7 +150,7 @@ public final class CodeIndex {
     }
 
     /** Reads all classes, and all lists of services, with as many threads as processors. */
-    void readAll() {
+    public void readAll() {
         readClasses();
         table.readServices(lookedAt::add);
     }

@@ -8,6 +8,7 @@ import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -78,6 +79,11 @@ public final class CodePlaces {
     /** Returns the places in which a class stands. */
     public Set<WrittenName> having(String className) {
         return code.having(className);
+    }
+
+    /** Returns which place of the tests has a class, as people read it, if one has. */
+    public Optional<String> testPlace(String className) {
+        return code.testPlace(className);
     }
 
     /** Returns the folders and jars that some places are, absolute, in the order of the places. */

@@ -11,12 +11,18 @@ import java.nio.file.Path;
  * @param written the place as the user wrote it
  * @param path a folder, a jar, or a pattern whose last name may hold {@code *} and {@code ?}
  * @param name what findings call it
+ * @param isTests whether it is known to hold code of the tests; {@link TestCode} tells more of them
  */
-public record CodeRoot(WrittenName written, Path path, String name) {
+public record CodeRoot(WrittenName written, Path path, String name, boolean isTests) {
 
     /** A place that is called as it was written. */
     public CodeRoot(WrittenName written, Path path) {
-        this(written, path, written.text());
+        this(written, path, written.text(), false);
+    }
+
+    /** Returns this place, known to hold code of the tests. */
+    public CodeRoot ofTests() {
+        return new CodeRoot(written, path, name, true);
     }
 
     /**

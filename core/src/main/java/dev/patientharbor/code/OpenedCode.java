@@ -9,9 +9,11 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -25,8 +27,9 @@ final class OpenedCode {
     /** The number of class files whose names are sorted out sooner than other threads start. */
     private static final int MANY = 20_000;
 
-    private final List<CodeRoot> roots;
-    private final List<List<ClassSource>> byRoot;
+    private final List<WrittenName> places = new ArrayList<>();
+    private final List<String> names = new ArrayList<>();
+    private final List<ClassSource> byPlace = new ArrayList<>();
     private final List<Finding> findings;
     private final FactsRequest request;
     private final JdkClasses jdk;
@@ -46,16 +49,30 @@ final class OpenedCode {
             List<Finding> findings,
             FactsRequest request,
             ReadCount count) {
-        this.roots = List.copyOf(roots);
-        this.byRoot = List.copyOf(byRoot);
         this.findings = findings.stream().sorted(Finding.ORDER).toList();
         this.request = request;
         this.count = count;
         jdk = new JdkClasses(request.ofJdk());
+        Set<ClassSource> ofTests = new HashSet<>();
         for (int i = 0; i < roots.size(); i++) {
-            numbers.computeIfAbsent(roots.get(i).written(), name -> new ArrayList<>(1)).add(i);
+            for (ClassSource source : byRoot.get(i)) {
+                if (roots.get(i).isTests() || TestCode.isNamedSo(source.path())) {
+                    ofTests.add(source);
+                }
+            }
         }
-        sources = byRoot.stream().flatMap(List::stream).distinct().toList();
+        for (int i = 0; i < roots.size(); i++) {
+            numbers.computeIfAbsent(roots.get(i).written(), name -> new ArrayList<>(1));
+            for (ClassSource source : byRoot.get(i)) {
+                WrittenName place =
+                        ofTests.contains(source) ? TestCode.PLACE : roots.get(i).written();
+                numbers.computeIfAbsent(place, name -> new ArrayList<>(1)).add(byPlace.size());
+                places.add(place);
+                names.add(SourceOpener.name(roots.get(i), source.path()));
+                byPlace.add(source);
+            }
+        }
+        sources = byPlace.stream().distinct().toList();
         if (sources.size() > 1 && sources.stream().mapToInt(ClassSource::size).sum() > MANY) {
             sources.parallelStream().forEach(ClassSource::classes);
         }
@@ -79,11 +96,7 @@ final class OpenedCode {
     /** Returns the classes of some places, in the order in which the places are named. */
     synchronized ClassTable table(Collection<WrittenName> places) {
         // The order counts: of two classes of one name the first one is found.
-        List<ClassSource> named =
-                roots(places).stream()
-                        .flatMap(root -> byRoot.get(root).stream())
-                        .distinct()
-                        .toList();
+        List<ClassSource> named = sources(places);
         ClassTable known = tables.get(named);
         if (known == null) {
             known =
@@ -103,35 +116,41 @@ final class OpenedCode {
                 : new NameTable(sources.stream().map(ClassSource::classes).toList());
     }
 
-    /** The numbers of the roots that some places are, in the order in which they are named. */
-    private List<Integer> roots(Collection<WrittenName> places) {
-        return places.stream()
+    /** What some places hold, in the order in which all places are named. */
+    private List<ClassSource> sources(Collection<WrittenName> wanted) {
+        return wanted.stream()
                 .flatMap(place -> numbers.getOrDefault(place, List.of()).stream())
                 .distinct()
                 .sorted()
+                .map(byPlace::get)
+                .distinct()
                 .toList();
+    }
+
+    /** Returns what of the code of the tests has a class, if any has, as it is called. */
+    Optional<String> testPlace(String className) {
+        for (int number : numbers.getOrDefault(TestCode.PLACE, List.of())) {
+            if (byPlace.get(number).names().find(className) != null) {
+                return Optional.of(names.get(number));
+            }
+        }
+        return Optional.empty();
     }
 
     /** Returns the places in which a class of a name is. */
     Set<WrittenName> having(String className) {
-        Set<WrittenName> places = new LinkedHashSet<>(2);
-        for (int i = 0; i < roots.size(); i++) {
-            for (ClassSource source : byRoot.get(i)) {
-                if (source.names().find(className) != null) {
-                    places.add(roots.get(i).written());
-                }
+        Set<WrittenName> having = new LinkedHashSet<>(2);
+        for (int i = 0; i < places.size(); i++) {
+            if (byPlace.get(i).names().find(className) != null) {
+                having.add(places.get(i));
             }
         }
-        return places;
+        return having;
     }
 
     /** Returns the folders and jars that some places are, absolute, in the order of the places. */
     List<Path> paths(Collection<WrittenName> places) {
-        return roots(places).stream()
-                .flatMap(root -> byRoot.get(root).stream())
-                .map(ClassSource::path)
-                .distinct()
-                .toList();
+        return sources(places).stream().map(ClassSource::path).distinct().toList();
     }
 
     /** Returns whether a file is a jar, a class file or a list of services of this code. */

@@ -15,16 +15,21 @@ final class PlacePattern {
 
     private PlacePattern() {}
 
+    static boolean isPattern(Path path) {
+        String name = String.valueOf(path.getFileName());
+        return name.indexOf('*') >= 0 || name.indexOf('?') >= 0;
+    }
+
     /**
      * The paths that fit, sorted; of a path without a pattern, itself.
      *
      * @throws NoSuchFileException if nothing fits, or there is no such folder
      */
     static List<Path> expand(Path path) throws IOException {
-        String name = String.valueOf(path.getFileName());
-        if (name.indexOf('*') < 0 && name.indexOf('?') < 0) {
+        if (!isPattern(path)) {
             return List.of(path);
         }
+        String name = String.valueOf(path.getFileName());
         Pattern pattern =
                 Pattern.compile(
                         ("\\Q" + name.replace("\\E", "\\E\\\\E\\Q") + "\\E")

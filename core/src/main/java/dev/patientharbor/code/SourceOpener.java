@@ -53,7 +53,7 @@ final class SourceOpener {
     }
 
     private void open(CodeRoot root, Path path, List<ClassSource> sources) {
-        String place = path.equals(root.path()) ? root.name() : sibling(root.name(), path);
+        String place = name(root, path);
         Object identity = FileIdentity.of(path);
         try {
             ClassSource source = opened.get(identity);
@@ -97,7 +97,10 @@ final class SourceOpener {
         }
     }
 
-    private static String sibling(String written, Path path) {
-        return written.substring(0, written.lastIndexOf('/') + 1) + path.getFileName();
+    /** What a folder or jar is called that a root names. */
+    static String name(CodeRoot root, Path path) {
+        return PlacePattern.isPattern(root.path())
+                ? root.name().substring(0, root.name().lastIndexOf('/') + 1) + path.getFileName()
+                : root.name();
     }
 }

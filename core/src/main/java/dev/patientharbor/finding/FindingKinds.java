@@ -67,6 +67,8 @@ public final class FindingKinds {
     // one binding
     public static final FindingKind UNKNOWN_CLASS =
             error("unknown-class", "A class name that nothing on the code path answers to");
+    public static final FindingKind TEST_CODE =
+            error("test-code", "A class of the tests in a profile that is not a tests' profile");
     public static final FindingKind AMBIGUOUS_NAME =
             error("ambiguous-name", "A short class name that fits several classes");
     public static final FindingKind KEY_UNKNOWN =
@@ -203,6 +205,7 @@ public final class FindingKinds {
                 UNKNOWN_AREA,
                 AREAS_OVERLAP,
                 UNKNOWN_CLASS,
+                TEST_CODE,
                 AMBIGUOUS_NAME,
                 KEY_UNKNOWN,
                 TWO_CANDIDATES,

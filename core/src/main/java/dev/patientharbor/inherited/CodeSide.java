@@ -2,6 +2,7 @@ package dev.patientharbor.inherited;
 
 import dev.patientharbor.code.CodeIndex;
 import dev.patientharbor.code.CodePlaces;
+import dev.patientharbor.code.TestCode;
 import dev.patientharbor.model.SetDeclaration;
 import dev.patientharbor.names.NameLookup;
 import dev.patientharbor.terms.WrittenName;
@@ -28,39 +29,43 @@ import java.util.Set;
 public record CodeSide(
         CodeIndex code, BitSet profiles, String name, BitSet lineages, SideOverview all) {
 
-    /** Returns one side that all profiles are on. */
-    public static CodeSide ofAll(SetDeclaration set, CodeIndex code) {
-        BitSet all = new BitSet();
-        all.set(0, set.profiles().size());
-        return new CodeSide(code, all, "", all, new SideOverview(set, Optional.empty()));
-    }
-
     /** The sides of a set, in the order in which its profiles name them. */
     public static List<CodeSide> of(SetDeclaration set, CodePlaces places) {
-        SideOverview all = new SideOverview(set, Optional.of(places));
+        SideOverview all = new SideOverview(set, places);
         List<List<WrittenName>> seen = placesByProfile(set, all.hierarchy());
-        Map<List<WrittenName>, BitSet> bySeen = new LinkedHashMap<>();
+        Map<CodeIndex, BitSet> bySeen = new LinkedHashMap<>();
         for (int profileNumber = 0; profileNumber < set.profiles().size(); profileNumber++) {
             if (!set.profiles().get(profileNumber).partial()) {
-                bySeen.computeIfAbsent(seen.get(profileNumber), key -> new BitSet())
+                bySeen.computeIfAbsent(places.only(seen.get(profileNumber)), code -> new BitSet())
                         .set(profileNumber);
             }
         }
         if (bySeen.isEmpty()) {
-            bySeen.put(set.code(), new BitSet());
+            bySeen.put(places.only(placesOfAll(set)), new BitSet());
         }
         List<CodeSide> sides = new ArrayList<>();
         bySeen.forEach(
-                (written, profiles) -> {
-                    CodeIndex code = places.only(written);
+                (code, profiles) -> {
                     String name = names(set, profiles);
                     BitSet lineages = (BitSet) profiles.clone();
+                    Set<WrittenName> written = new LinkedHashSet<>();
                     profiles.stream()
-                            .forEach(profile -> lineages.or(all.hierarchy().ancestors(profile)));
+                            .forEach(
+                                    profile -> {
+                                        lineages.or(all.hierarchy().ancestors(profile));
+                                        written.addAll(seen.get(profile));
+                                    });
                     all.add(name, lineages, written);
                     sides.add(new CodeSide(code, profiles, name, lineages, all));
                 });
         return sides;
+    }
+
+    /** The places of code that all profiles see. */
+    public static List<WrittenName> placesOfAll(SetDeclaration set) {
+        return set.code().stream()
+                .map(each -> TestCode.isWord(each) ? TestCode.placeOf(each) : each)
+                .toList();
     }
 
     /** The places of code that each profile sees, in the order of the file. */
@@ -82,9 +87,9 @@ public record CodeSide(
             if (own.isEmpty() && parents.size() == 1) {
                 seen.set(profileNumber, seen.get(parents.get(0)));
             } else {
-                Set<WrittenName> all = new LinkedHashSet<>(set.code());
+                Set<WrittenName> all = new LinkedHashSet<>(placesOfAll(set));
                 if (own.isPresent()) {
-                    all.addAll(own.get());
+                    own.get().forEach(written -> all.add(TestCode.placeOf(written)));
                 } else {
                     parents.forEach(parent -> all.addAll(seen.get(parent)));
                 }
@@ -111,6 +116,15 @@ public record CodeSide(
      */
     public BitSet concerned() {
         return all.concerned(lineages);
+    }
+
+    /**
+     * What of the code of the tests has a class that this side does not see, as people read it.
+     *
+     * @param wanted a name that no class of this side answers to
+     */
+    public Optional<String> testPlace(WrittenName wanted) {
+        return all.testPlace(wanted);
     }
 
     /** A name that this side does not know, looked up in what all sides see. */

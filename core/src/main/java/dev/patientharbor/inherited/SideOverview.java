@@ -25,7 +25,7 @@ final class SideOverview {
     private final List<String> profileNames;
     private final ProfileHierarchy hierarchy;
     private final SetDeclaration set;
-    private final Optional<CodePlaces> places;
+    private final CodePlaces places;
     private final List<String> sides = new ArrayList<>();
     private final Map<WrittenName, List<Integer>> byPlace = new HashMap<>();
     private final BitSet lineages = new BitSet();
@@ -37,9 +37,9 @@ final class SideOverview {
     /**
      * Begins without a side.
      *
-     * @param places what was read, place by place; empty where there is but one side
+     * @param places what was read, place by place
      */
-    SideOverview(SetDeclaration set, Optional<CodePlaces> places) {
+    SideOverview(SetDeclaration set, CodePlaces places) {
         this.set = set;
         this.places = places;
         profileNames = set.profiles().stream().map(Profile::name).toList();
@@ -106,26 +106,32 @@ final class SideOverview {
 
     /** The sides that see a class of that name, by the names of their profiles. */
     synchronized List<String> whoSees(WrittenName wanted) {
-        return places.map(all -> seen.computeIfAbsent(wanted.text(), text -> find(wanted, all)))
-                .orElse(List.of());
+        return seen.computeIfAbsent(wanted.text(), text -> find(wanted));
     }
 
     /** A name that one side does not know, looked up in what all of them see. */
     synchronized NameLookup lookup(NameLookup unknown) {
-        return places.map(all -> names(all).lookup(unknown.written())).orElse(unknown);
+        return names().lookup(unknown.written());
     }
 
-    private ClassNames names(CodePlaces all) {
+    /** What of the code of the tests has a class of that name, as people read it. */
+    synchronized Optional<String> testPlace(WrittenName wanted) {
+        return names().lookup(wanted).found().stream()
+                .flatMap(facts -> places.testPlace(facts.name()).stream())
+                .findFirst();
+    }
+
+    private ClassNames names() {
         if (names == null) {
-            names = new ClassNames(all.whole(), set);
+            names = new ClassNames(places.whole(), set);
         }
         return names;
     }
 
-    private List<String> find(WrittenName wanted, CodePlaces all) {
+    private List<String> find(WrittenName wanted) {
         TreeSet<Integer> found = new TreeSet<>();
-        for (ClassFacts facts : names(all).lookup(wanted).found()) {
-            for (WrittenName place : all.having(facts.name())) {
+        for (ClassFacts facts : names().lookup(wanted).found()) {
+            for (WrittenName place : places.having(facts.name())) {
                 found.addAll(byPlace.getOrDefault(place, List.of()));
             }
         }

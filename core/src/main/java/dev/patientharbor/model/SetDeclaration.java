@@ -94,6 +94,26 @@ public record SetDeclaration(
                 at);
     }
 
+    /** Returns this declaration about other code; each profile keeps what is its own. */
+    public SetDeclaration about(List<WrittenName> otherCode) {
+        return new SetDeclaration(
+                title,
+                otherCode,
+                settings,
+                packages,
+                entry,
+                order,
+                consumers,
+                defaultLifetime,
+                marks,
+                mayBeEmpty,
+                fillIn,
+                strictness,
+                areas,
+                profiles,
+                at);
+    }
+
     /** Everything that its profiles bind, at whatever level. */
     public Stream<Binding> bindings() {
         List<Binding> all = new ArrayList<>();

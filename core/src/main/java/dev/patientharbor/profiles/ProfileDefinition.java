@@ -1,5 +1,6 @@
 package dev.patientharbor.profiles;
 
+import dev.patientharbor.code.TestCode;
 import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.model.Expectation;
 import dev.patientharbor.model.PlaceStatements;
@@ -104,6 +105,14 @@ public final class ProfileDefinition extends LevelDefinition {
         RequiredArgument.each(places, "places");
         SourcePosition here = CallerPositions.here();
         Arrays.stream(places).forEach(path -> code.add(new WrittenName(path.toString(), here)));
+    }
+
+    /**
+     * Says that this profile, and those that extend it, are the tests': they see code of the tests
+     * as well. If no profile of a set that is said in Java says so, all of them are.
+     */
+    public void testCode() {
+        code.add(new WrittenName(TestCode.WORD, CallerPositions.here()));
     }
 
     /** Says what holds for an area, a consumer, or whatever else is named in the set. */

@@ -3,10 +3,13 @@ package dev.patientharbor.profiles;
 import dev.patientharbor.check.Checker;
 import dev.patientharbor.check.IncompleteProfileException;
 import dev.patientharbor.check.Verdict;
+import dev.patientharbor.code.CodeIndex;
 import dev.patientharbor.code.CodePlaces;
 import dev.patientharbor.code.CodeReader;
 import dev.patientharbor.code.CodeRoot;
+import dev.patientharbor.code.GivenCode;
 import dev.patientharbor.code.ReadAhead;
+import dev.patientharbor.code.TestCode;
 import dev.patientharbor.drafting.WiringDraft;
 import dev.patientharbor.drafting.WiringDrafter;
 import dev.patientharbor.files.FileIdentity;
@@ -31,6 +34,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -74,7 +78,6 @@ public final class ProfileSet {
 
     private final SetDeclaration declared;
     private final List<CodeRoot> code;
-    private final boolean sides;
     private final boolean all;
     private final Settings settings;
     private final List<Finding> findings;
@@ -89,7 +92,6 @@ public final class ProfileSet {
     private ProfileSet(
             SetDeclaration declared,
             List<CodeRoot> code,
-            boolean sides,
             boolean all,
             Settings settings,
             List<Finding> findings,
@@ -97,7 +99,6 @@ public final class ProfileSet {
         this.declared = declared;
         this.files = List.copyOf(files);
         this.code = List.copyOf(code);
-        this.sides = sides;
         this.all = all;
         this.settings = settings;
         this.findings = List.copyOf(findings);
@@ -141,7 +142,6 @@ public final class ProfileSet {
         return new ProfileSet(
                 declared,
                 code,
-                true,
                 false,
                 new Settings(properties, System.getenv(), settings),
                 findings,
@@ -149,13 +149,14 @@ public final class ProfileSet {
     }
 
     /**
-     * Returns this set about other code: every profile sees all of it.
+     * Returns this set about other code. Every profile sees all of it, but for places that some
+     * profile names as its own, and for code of the tests.
      *
      * @param places folders, jars, or patterns whose last name may hold {@code *} and {@code ?}
      */
     public ProfileSet withCode(Path... places) {
         RequiredArgument.each(places, "places");
-        List<CodeRoot> roots =
+        List<CodeRoot> given =
                 Arrays.stream(places)
                         .map(
                                 path ->
@@ -163,7 +164,42 @@ public final class ProfileSet {
                                                 new WrittenName(path.toString(), declared.at()),
                                                 path))
                         .toList();
-        return new ProfileSet(declared, roots, false, all, settings, findings, files);
+        Stream<WrittenName> word = declared.code().stream().filter(TestCode::isWord);
+        SetDeclaration about =
+                declared.about(Stream.concat(word, given.stream().map(CodeRoot::written)).toList());
+        List<CodeRoot> roots = GivenCode.roots(given, ownCode());
+        return new ProfileSet(about, roots, all, settings, findings, files);
+    }
+
+    /**
+     * Returns this set with the knowledge that some of its code is the tests': profiles see it if
+     * they, or what they extend, say so. Folders named {@code test-classes} are known without this,
+     * and what a profile names as its own stays its own.
+     *
+     * @param places folders and jars that are among its code
+     */
+    public ProfileSet withTestCode(Path... places) {
+        RequiredArgument.each(places, "places");
+        Set<Object> known = Arrays.stream(places).map(FileIdentity::of).collect(Collectors.toSet());
+        List<CodeRoot> own = ownCode();
+        List<CodeRoot> roots =
+                code.stream()
+                        .map(
+                                root ->
+                                        !own.contains(root)
+                                                        && known.contains(
+                                                                FileIdentity.of(root.path()))
+                                                ? root.ofTests()
+                                                : root)
+                        .toList();
+        return new ProfileSet(declared, roots, all, settings, findings, files);
+    }
+
+    /** What of its code profiles name as their own. */
+    private List<CodeRoot> ownCode() {
+        Set<WrittenName> own = new HashSet<>();
+        declared.profiles().forEach(profile -> profile.terms().code().ifPresent(own::addAll));
+        return code.stream().filter(root -> own.contains(root.written())).toList();
     }
 
     /**
@@ -172,13 +208,13 @@ public final class ProfileSet {
      * looks at.
      */
     public ProfileSet readingAllCode() {
-        return new ProfileSet(declared, code, sides, true, settings, findings, files);
+        return new ProfileSet(declared, code, true, settings, findings, files);
     }
 
     /** Returns this set with other settings. */
     public ProfileSet withSettings(Settings others) {
         RequiredArgument.of(others, "others");
-        return new ProfileSet(declared, code, sides, all, others, findings, files);
+        return new ProfileSet(declared, code, all, others, findings, files);
     }
 
     /**
@@ -195,8 +231,16 @@ public final class ProfileSet {
         List<WrittenName> more = LoadedFrom.places(unknown(names.classes()), declared.at());
         List<CodeRoot> roots = new ArrayList<>(code);
         more.forEach(name -> roots.add(new CodeRoot(name, Path.of(name.text()))));
-        SetDeclaration other = declared.with(more, profiles, entries, stated);
-        ProfileSet changed = new ProfileSet(other, roots, sides, all, settings, findings, files);
+        List<WrittenName> seen = new ArrayList<>(more);
+        CodePlaces places = read().orElseThrow();
+        if (!more.isEmpty()
+                || names.classes().stream()
+                        .anyMatch(type -> places.testPlace(type.getName()).isPresent())) {
+            // Whoever hands in classes of the tests is a test.
+            seen.add(new WrittenName(TestCode.WORD, declared.at()));
+        }
+        SetDeclaration other = declared.with(seen, profiles, entries, stated);
+        ProfileSet changed = new ProfileSet(other, roots, all, settings, findings, files);
         if (more.isEmpty() && FactsRequestMaker.of(declared).covers(FactsRequestMaker.of(other))) {
             changed.read = read();
         }
@@ -317,11 +361,10 @@ public final class ProfileSet {
     /** The places of code that each profile sees. */
     private synchronized Map<String, List<WrittenName>> placesByProfile() {
         if (placesByProfile == null) {
-            List<WrittenName> all = code.stream().map(CodeRoot::written).toList();
-            List<List<WrittenName>> ofEach = sides ? CodeSide.placesByProfile(declared) : List.of();
+            List<List<WrittenName>> ofEach = CodeSide.placesByProfile(declared);
             placesByProfile = new HashMap<>();
             for (int i = 0; i < declared.profiles().size(); i++) {
-                placesByProfile.put(declared.profiles().get(i).name(), sides ? ofEach.get(i) : all);
+                placesByProfile.put(declared.profiles().get(i).name(), ofEach.get(i));
             }
         }
         return placesByProfile;
@@ -343,9 +386,19 @@ public final class ProfileSet {
      */
     public synchronized Survey survey() {
         CodePlaces places = read().orElseThrow().anew();
-        places.readAll();
+        return survey(places, places.whole());
+    }
+
+    /** Surveys what all profiles see. */
+    synchronized Survey surveyOfAll() {
+        CodePlaces places = read().orElseThrow().anew();
+        return survey(places, places.only(CodeSide.placesOfAll(declared)));
+    }
+
+    private Survey survey(CodePlaces places, CodeIndex code) {
+        code.readAll();
         TouchTable table = TouchTable.ofJdk().with(declared.marks().touchPatterns());
-        return new SurveyMaker(places.whole(), table).survey(places.findings());
+        return new SurveyMaker(code, table).survey(places.findings());
     }
 
     /**
@@ -444,7 +497,7 @@ public final class ProfileSet {
         List<String> packages = declared.packages().stream().map(WrittenName::text).toList();
         ReadAhead ahead = places.readAhead(NamedClasses.of(declared), packages);
         try {
-            return Checker.check(declared, places, sides, circumstances);
+            return Checker.check(declared, places, circumstances);
         } finally {
             ahead.close();
         }

@@ -1,6 +1,7 @@
 package dev.patientharbor.profiles;
 
 import dev.patientharbor.code.CodeRoot;
+import dev.patientharbor.code.TestCode;
 import dev.patientharbor.finding.FindingKind;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.Severity;
@@ -8,6 +9,7 @@ import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.model.HouseMarks;
 import dev.patientharbor.model.HouseMarks.ScopeMark;
 import dev.patientharbor.model.HouseMarks.TouchMark;
+import dev.patientharbor.model.Profile;
 import dev.patientharbor.model.SetDeclaration;
 import dev.patientharbor.model.StatedConsumer;
 import dev.patientharbor.model.Strictness;
@@ -27,8 +29,8 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.stream.Stream;
 
 /**
  * Says a set of profiles: all that a profile file can say, and objects that are handed in. The line
@@ -310,7 +312,22 @@ public final class SetDefinition {
     }
 
     ProfileSet set() {
-        List<WrittenName> places = code.isEmpty() ? LoadedFrom.places(names.classes(), at) : code;
+        List<Profile> all = profiles.values().stream().map(ProfileDefinition::profile).toList();
+        List<WrittenName> own =
+                all.stream()
+                        .flatMap(each -> each.terms().code().stream())
+                        .flatMap(List::stream)
+                        .toList();
+        List<WrittenName> places =
+                new ArrayList<>(code.isEmpty() ? LoadedFrom.places(names.classes(), at) : code);
+        List<CodeRoot> roots =
+                Stream.concat(places.stream(), own.stream())
+                        .filter(name -> !TestCode.isWord(name))
+                        .map(name -> new CodeRoot(name, Path.of(name.text())))
+                        .toList();
+        if (own.stream().noneMatch(TestCode::isNamed)) {
+            places.add(new WrittenName(TestCode.WORD, at));
+        }
         SetDeclaration declared =
                 new SetDeclaration(
                         title,
@@ -326,15 +343,8 @@ public final class SetDefinition {
                         fillIn.stream().distinct().toList(),
                         new Strictness(severities, suppressions),
                         areas.stream().map(AreaDefinition::area).toList(),
-                        profiles.values().stream().map(ProfileDefinition::profile).toList(),
+                        all,
                         at);
-        List<CodeRoot> roots = new ArrayList<>();
-        places.forEach(name -> roots.add(new CodeRoot(name, Path.of(name.text()))));
-        declared.profiles().stream()
-                .map(profile -> profile.terms().code())
-                .flatMap(Optional::stream)
-                .flatMap(List::stream)
-                .forEach(name -> roots.add(new CodeRoot(name, Path.of(name.text()))));
         return ProfileSet.of(declared, roots, settings, List.of(), List.of());
     }
 }

@@ -17,4 +17,11 @@ public final class Surveys {
     public static Survey of(Path... places) {
         return ProfileSet.define("survey", set -> {}).withCode(places).survey();
     }
+
+    /** Surveys code in the same way, as if the code of the tests were not there. */
+    public static Survey withoutTests(Path... places) {
+        return ProfileSet.define("survey", set -> set.profile("tests", tests -> tests.testCode()))
+                .withCode(places)
+                .surveyOfAll();
+    }
 }

@@ -1,5 +1,6 @@
 package dev.patientharbor.rules;
 
+import dev.patientharbor.code.TestCode;
 import dev.patientharbor.declared.ResolvedDecoratorStatement;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
@@ -12,6 +13,7 @@ import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.texts.NameList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 
 /** Reports class names that nothing answers to, and short ones that several classes answer to. */
 final class NamesRule implements CheckRule {
@@ -81,6 +83,22 @@ final class NamesRule implements CheckRule {
                     .with("write", "the full name of the one that is meant");
         }
         List<String> elsewhere = set.side().whoSees(name.written());
+        Optional<String> testPlace = set.side().testPlace(name.written());
+        if (testPlace.isPresent()) {
+            return Finding.of(
+                            FindingKinds.TEST_CODE,
+                            name.written().at(),
+                            text,
+                            "The class "
+                                    + text
+                                    + " is code of the tests, and this is not a tests' profile.")
+                    .with("it stands in", testPlace.get())
+                    .with(
+                            "it is seen by",
+                            elsewhere.isEmpty() ? "no profile" : NameList.of(elsewhere))
+                    .with("do", "take a class of the application, or call this a tests' profile")
+                    .with("write", "code: [" + TestCode.WORD + "]");
+        }
         if (!elsewhere.isEmpty()) {
             return Finding.of(
                             FindingKinds.UNKNOWN_CLASS,

@@ -52,7 +52,7 @@ class DeepGraphsTest {
         SetDeclaration set =
                 new SetDeclaration(
                         "deep",
-                        List.of(),
+                        List.of(MadeUpCode.PLACE),
                         List.of(),
                         List.of(),
                         List.of(new WrittenName("p.L0", at)),
@@ -66,7 +66,7 @@ class DeepGraphsTest {
                         List.of(),
                         List.of(profile),
                         at);
-        return Checker.check(set, MadeUpCode.places(classes), false, CheckCircumstances.NONE);
+        return Checker.check(set, MadeUpCode.places(classes), CheckCircumstances.NONE);
     }
 
     /** What is told; that all links are classes is noted a hundred thousand times. */

@@ -49,7 +49,7 @@ public class RuleFaultTest {
         SetDeclaration set =
                 new SetDeclaration(
                         "faulty",
-                        List.of(),
+                        List.of(MadeUpCode.PLACE),
                         List.of(),
                         List.of(),
                         List.of(new WrittenName("p.Desk", at)),
@@ -71,12 +71,7 @@ public class RuleFaultTest {
                                         List.of(),
                                         at)),
                         at);
-        return Checker.check(
-                set,
-                code,
-                List.of(CodeSide.ofAll(set, code.whole())),
-                CheckCircumstances.NONE,
-                rules);
+        return Checker.check(set, code, CodeSide.of(set, code), CheckCircumstances.NONE, rules);
     }
 
     @Test

@@ -13,6 +13,10 @@ import org.objectweb.asm.Opcodes;
 /** Classes that a test makes up, as facts. */
 public final class MadeUpCode {
 
+    /** The place under which it is seen. */
+    public static final WrittenName PLACE =
+            new WrittenName("made up", SourcePosition.classNamed("p.Test"));
+
     private MadeUpCode() {}
 
     public static CodeIndex of(List<ClassFacts> classes) {
@@ -22,10 +26,7 @@ public final class MadeUpCode {
     public static CodePlaces places(List<ClassFacts> classes) {
         Map<String, CodeEntry> entries = new HashMap<>();
         classes.forEach(facts -> entries.putIfAbsent(facts.name(), new CodeEntry(facts)));
-        CodeRoot root =
-                new CodeRoot(
-                        new WrittenName("made up", SourcePosition.classNamed("p.Test")),
-                        Path.of("made-up"));
+        CodeRoot root = new CodeRoot(PLACE, Path.of("made-up"));
         return new CodePlaces(
                 new OpenedCode(
                         List.of(root),

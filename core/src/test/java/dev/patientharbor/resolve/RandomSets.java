@@ -12,6 +12,6 @@ public final class RandomSets {
     /** What a check says of the world of a seed. */
     public static Verdict check(long seed, boolean whole) {
         World world = new World(seed, whole);
-        return Checker.check(world.set(), world.places(), false, CheckCircumstances.NONE);
+        return Checker.check(world.set(), world.places(), CheckCircumstances.NONE);
     }
 }

@@ -10,7 +10,6 @@ import dev.patientharbor.rosters.RosterMaker;
 import dev.patientharbor.terms.Settings;
 import dev.patientharbor.wiring.Wiring;
 import java.util.HashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.TreeSet;
 import org.junit.jupiter.api.Test;
@@ -29,7 +28,7 @@ class ReferenceTest {
             ResolvedSet set =
                     Resolver.resolve(
                                     world.set(),
-                                    List.of(CodeSide.ofAll(world.set(), world.code())),
+                                    CodeSide.of(world.set(), world.places()),
                                     Settings.NONE)
                             .get(0);
             for (Wiring wiring : set.checked()) {

@@ -361,7 +361,7 @@ final class World {
         }
         return new SetDeclaration(
                 "world",
-                List.of(),
+                List.of(MadeUpCode.PLACE),
                 List.of(),
                 List.of(),
                 entries,

@@ -42,9 +42,10 @@ public abstract class HarborMojo extends AbstractMojo {
 
     /**
      * Whose class path is read where the file names no code, or {@code class-path}: {@code
-     * compile}, {@code runtime}, or {@code test}, which includes the classes of the tests.
+     * compile}, {@code runtime}, or {@code test}. What only {@code test} has is code of the tests,
+     * which profiles see that say {@code code: [test-code]}.
      */
-    @Parameter(property = "patientharbor.scope", defaultValue = "runtime")
+    @Parameter(property = "patientharbor.scope", defaultValue = "test")
     private String scope;
 
     /** Where results are written. */

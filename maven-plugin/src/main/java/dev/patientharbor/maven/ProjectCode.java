@@ -4,14 +4,19 @@ import dev.patientharbor.notation.ProfileFiles;
 import dev.patientharbor.profiles.ProfileSet;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Collection;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
 import org.apache.maven.artifact.DependencyResolutionRequiredException;
 import org.apache.maven.plugin.MojoExecutionException;
 import org.apache.maven.project.MavenProject;
 
 /** The class path of a project, by its scope. */
 final class ProjectCode {
+
+    private static final String NOT_THERE = "the dependencies are not there yet";
 
     private final MavenProject project;
     private final String scope;
@@ -26,12 +31,12 @@ final class ProjectCode {
      * it names none, or {@code class-path}.
      */
     ProfileSet read(ProfileSet set) throws MojoExecutionException {
-        return set.code().isEmpty() || ProfileFiles.namesClassPath(set)
-                ? set.withCode(places())
-                : set;
+        boolean isOfProject = set.code().isEmpty() || ProfileFiles.namesClassPath(set);
+        return (isOfProject ? set.withCode(places(elements())) : set)
+                .withTestCode(places(ofTests()));
     }
 
-    private Path[] places() throws MojoExecutionException {
+    private void requireCompiled() throws MojoExecutionException {
         Path classes = Path.of(project.getBuild().getOutputDirectory());
         boolean hasSources =
                 project.getCompileSourceRoots().stream().map(Path::of).anyMatch(Files::exists);
@@ -40,10 +45,26 @@ final class ProjectCode {
                     "nothing is compiled yet: have test-compile run before, as in mvn test-compile"
                             + " patient-harbor:roster");
         }
-        return elements().stream().map(Path::of).filter(Files::exists).toArray(Path[]::new);
+    }
+
+    private static Path[] places(Collection<String> elements) {
+        return elements.stream().map(Path::of).filter(Files::exists).toArray(Path[]::new);
+    }
+
+    /** What is there for the tests alone: their classes, and what only they depend on. */
+    private Set<String> ofTests() throws MojoExecutionException {
+        try {
+            Set<String> ofTests = new LinkedHashSet<>(project.getTestClasspathElements());
+            project.getCompileClasspathElements().forEach(ofTests::remove);
+            project.getRuntimeClasspathElements().forEach(ofTests::remove);
+            return ofTests;
+        } catch (DependencyResolutionRequiredException fault) {
+            throw new MojoExecutionException(NOT_THERE, fault);
+        }
     }
 
     private List<String> elements() throws MojoExecutionException {
+        requireCompiled();
         try {
             return switch (scope.toLowerCase(Locale.ROOT)) {
                 case "compile" -> project.getCompileClasspathElements();
@@ -54,7 +75,7 @@ final class ProjectCode {
                                 "scope is compile, runtime or test, not " + scope);
             };
         } catch (DependencyResolutionRequiredException fault) {
-            throw new MojoExecutionException("the dependencies are not there yet", fault);
+            throw new MojoExecutionException(NOT_THERE, fault);
         }
     }
 }

@@ -28,7 +28,7 @@ public final class ProfileDrafts {
         RequiredArgument.of(folder, "folder");
         RequiredArgument.of(entry, "entry");
         Path[] places = code.stream().map(folder::resolve).toArray(Path[]::new);
-        Survey survey = Surveys.of(places);
+        Survey survey = Surveys.withoutTests(places);
         List<String> entries = entry.isEmpty() ? survey.entryConsumers() : entry;
         if (entries.isEmpty()) {
             throw new IllegalArgumentException(

@@ -4,13 +4,10 @@ import static java.nio.charset.StandardCharsets.UTF_8;
 
 import dev.patientharbor.code.CodeRoot;
 import dev.patientharbor.files.BoundedFile;
-import dev.patientharbor.files.IoReason;
 import dev.patientharbor.files.SizeLimit;
 import dev.patientharbor.finding.Finding;
-import dev.patientharbor.model.Profile;
 import dev.patientharbor.model.SetDeclaration;
 import dev.patientharbor.profiles.ProfileSet;
-import dev.patientharbor.terms.WrittenName;
 import dev.patientharbor.texts.RequiredArgument;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -160,40 +157,12 @@ public final class ProfileFiles {
                         written ->
                                 settings.read(
                                         written, includes.folder(written), allowed, findings));
-        List<CodeRoot> code = new ArrayList<>();
-        set.code().forEach(written -> add(written, includes, allowed, code, findings));
-        for (Profile profile : set.profiles()) {
-            profile.terms()
-                    .code()
-                    .ifPresent(
-                            all ->
-                                    all.forEach(
-                                            written ->
-                                                    add(
-                                                            written, includes, allowed, code,
-                                                            findings)));
-        }
+        CodeLister lister = new CodeLister(includes, allowed, findings);
+        List<CodeRoot> code = lister.roots(set);
         List<Path> files =
                 Stream.of(itself, includes.paths(), settings.paths())
                         .flatMap(List::stream)
                         .toList();
         return ProfileSet.of(set, code, settings.settings(), findings, files);
-    }
-
-    private static void add(
-            WrittenName place,
-            IncludeReader includes,
-            AllowedFiles allowed,
-            List<CodeRoot> code,
-            List<Finding> findings) {
-        if (place.text().equals(RunClassPath.WORD)) {
-            code.addAll(RunClassPath.roots(place));
-            return;
-        }
-        try {
-            code.add(new CodeRoot(place, allowed.path(includes.folder(place), place.text())));
-        } catch (IOException fault) {
-            findings.add(CodeRoot.notRead(place, IoReason.of(fault)));
-        }
     }
 }

@@ -31,7 +31,7 @@ final class RunClassPath {
     /** The folders and jars, each called by its name. */
     static List<CodeRoot> roots(WrittenName word) {
         return paths().stream()
-                .map(path -> new CodeRoot(word, path, String.valueOf(path.getFileName())))
+                .map(path -> new CodeRoot(word, path, String.valueOf(path.getFileName()), false))
                 .toList();
     }
 

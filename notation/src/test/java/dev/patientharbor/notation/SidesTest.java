@@ -4,20 +4,26 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
 import static org.junit.jupiter.api.Assertions.assertThrows;
 
+import dev.patientharbor.check.ProfileVerdict;
 import dev.patientharbor.check.Verdict;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.profiles.ProfileSet;
 import dev.patientharbor.testing.JavaCode;
+import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.TreeSet;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /** Profiles that see different code. */
 class SidesTest {
@@ -303,6 +309,57 @@ class SidesTest {
                         .distinct()
                         .toList(),
                 "Relayed is supplied on another side, and so no consumer");
+    }
+
+    /** What the profiles say of code, and what is then told of live, which binds a class of it. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            textBlock =
+                    """
+                    COMMON, SHORE, TESTS       |            |            | 7 test-code, 8 test-code
+                    COMMON, SHORE, TESTS       |            | test-code  | 7 test-code
+                    COMMON, SHORE, TESTS       |            | TESTS      | 7 test-code
+                    COMMON, SHORE              |            | TESTS      | 7 test-code
+                    COMMON, SHORE, TESTS       | test-code  |            | ''
+                    COMMON, SHORE, TESTS       | test-code  | test-code  | ''
+                    COMMON, SHORE, TESTS, test-code |       |            | ''
+                    COMMON, SHORE              |            | test-code  | 7 unknown-class, 8 unknown-class
+                    """)
+    void only_a_tests_profile_sees_code_of_the_tests(
+            String all, String ofBase, String ofTest, String expected) throws IOException {
+        Path tests = Files.createDirectories(JavaCode.newFolder().resolve("test-classes"));
+        JavaCode.compileInto(
+                tests,
+                "package p; class Drill implements Ledger {} class Driver { Driver(Ledger ledger)"
+                        + " {} }",
+                "-cp",
+                common.toString());
+        String yaml =
+                """
+                code: [ALL]
+                entry: ["p.*"]
+                profiles:
+                  base: { partial: true, BASE bindings: { Ledger: Disk } }
+                  live: { extends: base, bindings: { Ledger: Drill } }
+                  test: { extends: base, TEST bindings: { Ledger: { stub: Drill } } }
+                """
+                        .replace("ALL", all)
+                        .replace("BASE", ofBase == null ? "" : "code: [" + ofBase + "],")
+                        .replace("TEST ", ofTest == null ? "" : "code: [" + ofTest + "], ")
+                        .replace("TESTS", tests.toString());
+        TreeSet<String> told = new TreeSet<>();
+        for (ProfileVerdict profile : check(yaml).profiles()) {
+            for (Finding finding : profile.findings()) {
+                if (finding.kind().breaksCompleteness()) {
+                    told.add(
+                            finding.at().match(in -> "" + in.line(), in -> "", in -> "")
+                                    + " "
+                                    + finding.kind().id());
+                }
+            }
+        }
+        assertEquals(expected, String.join(", ", told));
     }
 
     @Test

@@ -59,7 +59,7 @@ class RigIsRosterTest {
             ResolvedSet set =
                     Resolver.resolve(
                                     world.set(),
-                                    List.of(CodeSide.ofAll(world.set(), world.code())),
+                                    CodeSide.of(world.set(), world.places()),
                                     Settings.NONE)
                             .get(0);
             for (Wiring wiring : set.checked()) {
