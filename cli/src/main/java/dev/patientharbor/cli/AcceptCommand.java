@@ -1,6 +1,5 @@
 package dev.patientharbor.cli;
 
-import dev.patientharbor.accepting.AcceptedRoster;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.ParseResult;
 
@@ -17,7 +16,6 @@ final class AcceptCommand {
     }
 
     static int run(ParseResult parsed, Console console) {
-        return WrittenFile.of(
-                parsed, console, FILE, verdict -> AcceptedRoster.text(verdict.rosters().values()));
+        return WrittenFile.of(parsed, console, FILE, verdict -> verdict.accepted());
     }
 }

@@ -17,9 +17,11 @@ import dev.patientharbor.report.ProfileExplanationText;
 import dev.patientharbor.terms.Slot;
 import dev.patientharbor.texts.NearNames;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
@@ -74,6 +76,9 @@ final class ExplainCommand {
             }
             text.append(ExplanationText.ofNeeds(verdict, needs, output.layout()));
         }
+        text.append(
+                ExplanationText.ofConsumers(
+                        verdict, consumers(verdict, subjects, needs, name), output.layout()));
         for (Slot slot : subjects.slots(name)) {
             text.append(
                     received(
@@ -102,6 +107,16 @@ final class ExplainCommand {
         output.write(text.toString());
         CommandEnding.pointToFindings(verdict, console);
         return ExitCode.CLEAN;
+    }
+
+    /** The classes of a name that may make something by themselves, by binary name. */
+    private static Set<String> consumers(
+            Verdict verdict, SubjectFinder subjects, List<NeedExplanation> needs, String name) {
+        Set<String> all = new LinkedHashSet<>(verdict.hardWired().keySet());
+        needs.forEach(need -> all.add(need.row().consumer()));
+        all.removeIf(each -> !each.equals(name) && !verdict.shortName(each).equals(name));
+        subjects.makers(name).stream().filter(maker -> maker.indexOf('#') < 0).forEach(all::add);
+        return all;
     }
 
     private static String received(

@@ -104,7 +104,7 @@ final class RosterCommand {
                     case JSON ->
                             RosterJson.render(
                                     verdict,
-                                    touches ? Optional.of(set.touches()) : Optional.empty(),
+                                    touches ? Optional.of(verdict.touches()) : Optional.empty(),
                                     observed);
                     case COVERAGE -> CoverageText.render(verdict, observed, tables);
                     case TREE -> RosterTree.render(verdict, depth, layout);
@@ -117,7 +117,7 @@ final class RosterCommand {
             text += ObservedText.render(verdict, observed.get(), layout);
         }
         if (touches && format.isForPeople()) {
-            text += TouchesText.render(verdict, set.touches(), layout);
+            text += TouchesText.render(verdict, layout);
         }
         output.write(text);
         return CommandEnding.afterOther(verdict, failOn, console);

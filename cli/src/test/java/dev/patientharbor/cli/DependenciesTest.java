@@ -54,9 +54,9 @@ class DependenciesTest {
             types wiring
             rules: code declared finding inherited model names needs plan resolve ruling survey \
             surveying terms texts types values wiring
-            accepting: finding plan terms texts
+            accepting: finding plan survey terms texts
             check: accepting assembly code explaining finding inherited model names needs plan resolve rosters \
-            rules ruling terms texts wiring
+            rules ruling survey terms texts wiring
             comparing: plan terms texts
             observing: files plan terms texts
             watching: check comparing finding plan texts

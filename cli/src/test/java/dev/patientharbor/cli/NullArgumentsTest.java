@@ -347,7 +347,7 @@ class NullArgumentsTest {
         put(RosterFilter.ALL);
         put(AnswerText.of(verdict, answer));
         put(new AcceptedLine("a", "b", "c", "d", "e"));
-        put(AcceptedRoster.parse(AcceptedRoster.text(List.of(roster)), "a.txt"));
+        put(AcceptedRoster.parse(AcceptedRoster.text(List.of(roster), Map.of()), "a.txt"));
         put(ObjectGraph.of(roster));
         put(ObjectGraph.of(roster).nodes().get(0));
         put(new SubjectFinder(List.of(roster), verdict::shortName));

@@ -1,6 +1,7 @@
 package dev.patientharbor.accepting;
 
 import dev.patientharbor.plan.Roster;
+import dev.patientharbor.survey.HardWiring;
 import dev.patientharbor.texts.BarredRow;
 import dev.patientharbor.texts.RequiredArgument;
 import java.nio.charset.StandardCharsets;
@@ -46,12 +47,20 @@ public record AcceptedRoster(String file, Map<Integer, AcceptedLine> lines) {
         lines = Collections.unmodifiableMap(new TreeMap<>(lines));
     }
 
-    /** Returns the whole text of some rosters; it ends with {@code \n}. */
-    public static String text(Collection<Roster> rosters) {
+    /**
+     * Returns the whole text of some rosters; it ends with {@code \n}.
+     *
+     * @param hardWired what consumers make or fetch by themselves, by binary name: it has a line in
+     *     each profile
+     */
+    public static String text(Collection<Roster> rosters, Map<String, List<HardWiring>> hardWired) {
         RequiredArgument.of(rosters, "rosters");
+        RequiredArgument.of(hardWired, "hardWired");
         List<String> all = new ArrayList<>(HEAD);
         rosters.forEach(
-                roster -> LineMaker.lines(roster).forEach(each -> all.add(each.line().text())));
+                roster ->
+                        LineMaker.lines(roster, hardWired)
+                                .forEach(each -> all.add(each.line().text())));
         return all.stream().sorted(BYTES).distinct().collect(Collectors.joining("\n", "", "\n"));
     }
 
@@ -94,10 +103,13 @@ public record AcceptedRoster(String file, Map<Integer, AcceptedLine> lines) {
      * Returns what some rosters tell otherwise, or tell and this does not.
      *
      * @param rosters those of all profiles, or of some: lines of others are not looked at
+     * @param hardWired what consumers make or fetch by themselves, by binary name
      */
-    public List<RosterChange> changes(Collection<Roster> rosters) {
+    public List<RosterChange> changes(
+            Collection<Roster> rosters, Map<String, List<HardWiring>> hardWired) {
         RequiredArgument.of(rosters, "rosters");
-        return new ChangeFinder(this).changes(rosters);
+        RequiredArgument.of(hardWired, "hardWired");
+        return new ChangeFinder(this).changes(rosters, hardWired);
     }
 
     /**

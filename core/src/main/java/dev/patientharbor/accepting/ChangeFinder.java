@@ -2,6 +2,7 @@ package dev.patientharbor.accepting;
 
 import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.plan.Roster;
+import dev.patientharbor.survey.HardWiring;
 import dev.patientharbor.texts.BarredRow;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -35,12 +36,13 @@ final class ChangeFinder {
                                         .add(new NumberedLine(number, line)));
     }
 
-    List<RosterChange> changes(Collection<Roster> rosters) {
+    List<RosterChange> changes(
+            Collection<Roster> rosters, Map<String, List<HardWiring>> hardWired) {
         List<RosterChange> changes = new ArrayList<>();
         Map<String, String> profiles = new HashMap<>();
         for (Roster roster : rosters) {
-            List<LineMaker.RowLine> changed = new ArrayList<>();
-            for (LineMaker.RowLine each : LineMaker.lines(roster)) {
+            List<LineMaker.PlacedLine> changed = new ArrayList<>();
+            for (LineMaker.PlacedLine each : LineMaker.lines(roster, hardWired)) {
                 if (!takeEqual(each.line())) {
                     changed.add(each);
                 }
@@ -69,12 +71,11 @@ final class ChangeFinder {
                 || equal.contains(line);
     }
 
-    private RosterChange change(String profile, LineMaker.RowLine now) {
+    private RosterChange change(String profile, LineMaker.PlacedLine now) {
         Optional<NumberedLine> before =
                 Optional.ofNullable(left.get(now.line().key())).map(Deque::poll);
         SourcePosition at =
-                now.answer()
-                        .origin()
+                now.at()
                         .orElseGet(
                                 () ->
                                         before.map(this::at)

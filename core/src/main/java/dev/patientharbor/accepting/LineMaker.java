@@ -1,9 +1,11 @@
 package dev.patientharbor.accepting;
 
+import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.AnswerKind;
 import dev.patientharbor.plan.Roster;
 import dev.patientharbor.plan.RosterRow;
+import dev.patientharbor.survey.HardWiring;
 import dev.patientharbor.terms.Lifetime;
 import dev.patientharbor.texts.BarredRow;
 import java.util.ArrayList;
@@ -11,15 +13,16 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 
 /** Makes the lines of one roster: no places, no numbers of instances, full names. */
 final class LineMaker {
 
-    /** A line, and the row that it is made of. */
-    record RowLine(AcceptedLine line, RosterRow row, Answer answer) {}
+    /** A line, and where it is said what it tells. */
+    record PlacedLine(AcceptedLine line, Optional<SourcePosition> at) {}
 
     private final String profile;
-    private final List<RowLine> lines = new ArrayList<>();
+    private final List<PlacedLine> lines = new ArrayList<>();
 
     /** By what reads alike the instances, each with the first need that receives it. */
     private final Map<String, Map<String, String>> instances = new HashMap<>();
@@ -28,8 +31,12 @@ final class LineMaker {
         this.profile = BarredRow.safe(profile);
     }
 
-    /** The lines of a roster, sorted as a file has them. */
-    static List<RowLine> lines(Roster roster) {
+    /**
+     * The lines of a roster, sorted as a file has them.
+     *
+     * @param hardWired what consumers make or fetch by themselves
+     */
+    static List<PlacedLine> lines(Roster roster, Map<String, List<HardWiring>> hardWired) {
         LineMaker maker = new LineMaker(roster.profile());
         roster.rows().forEach(row -> maker.addInstances(row, row.answer()));
         for (RosterRow row : roster.rows()) {
@@ -43,6 +50,7 @@ final class LineMaker {
             String slot = row.slot().text() + row.carrier().map(each -> ", as " + each).orElse("");
             maker.add(row, need, slot, row.answer());
         }
+        hardWired.forEach(maker::addByItself);
         maker.lines.sort(Comparator.comparing(each -> each.line().text(), AcceptedRoster.BYTES));
         return maker.lines;
     }
@@ -73,12 +81,36 @@ final class LineMaker {
                         profile,
                         BarredRow.safe(slot),
                         BarredRow.safe(words(answer) + which(answer)));
-        lines.add(new RowLine(line, row, answer));
+        lines.add(new PlacedLine(line, answer.origin()));
         int number = 1;
         for (Answer.Element element : answer.elements()) {
             String key = element.key().map(each -> "@" + each.written()).orElse("");
             add(row, need + String.format("[%03d", number) + key + ']', slot, element.answer());
             number++;
+        }
+    }
+
+    /** The lines of what a consumer makes by itself, whatever the profile. */
+    private void addByItself(String consumer, List<HardWiring> places) {
+        Map<String, Integer> numbers = new HashMap<>();
+        for (HardWiring place : places) {
+            int number = numbers.merge(place.at().member(), 1, Integer::sum);
+            AcceptedLine line =
+                    new AcceptedLine(
+                            consumer,
+                            BarredRow.safe(
+                                    AcceptedLine.BY_ITSELF
+                                            + place.at().member()
+                                            + String.format(" [%03d]", number)),
+                            profile,
+                            place.contract(),
+                            BarredRow.safe(
+                                    (place.by().isMade() ? "makes " : "fetches ")
+                                            + place.source()
+                                            + place.implementation()
+                                                    .map(name -> " (" + name + ")")
+                                                    .orElse("")));
+            lines.add(new PlacedLine(line, Optional.of(place.at().position())));
         }
     }
 

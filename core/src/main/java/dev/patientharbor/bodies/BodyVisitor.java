@@ -26,7 +26,8 @@ final class BodyVisitor extends ClassVisitor {
     private final UnaryOperator<String> names;
     private final List<MethodBody> methods = new ArrayList<>();
     private final Set<MethodName> natives = new HashSet<>(0);
-    private final List<ClassBodies.StaticField> staticFields = new ArrayList<>(0);
+    private final List<ClassBodies.Field> fields = new ArrayList<>(0);
+    private final Set<String> changed = new HashSet<>(0);
     private final Map<MethodName, MethodName> called = new HashMap<>();
     private final Set<String> made = new HashSet<>(0);
     private String owner;
@@ -56,7 +57,7 @@ final class BodyVisitor extends ClassVisitor {
     }
 
     private ClassBodies bodies() {
-        return new ClassBodies(owner, source, methods, natives, staticFields, made);
+        return new ClassBodies(owner, source, methods, natives, fields, changed, made);
     }
 
     @Override
@@ -78,13 +79,14 @@ final class BodyVisitor extends ClassVisitor {
     @Override
     public FieldVisitor visitField(
             int access, String name, String type, String signature, Object value) {
-        boolean isStatic = (access & Opcodes.ACC_STATIC) != 0;
-        if (isStatic && (access & (Opcodes.ACC_SYNTHETIC | Opcodes.ACC_ENUM)) == 0) {
-            staticFields.add(
-                    new ClassBodies.StaticField(
+        if ((access & Opcodes.ACC_SYNTHETIC) == 0) {
+            fields.add(
+                    new ClassBodies.Field(
                             name,
                             Type.getType(type).getClassName(),
-                            (access & Opcodes.ACC_FINAL) != 0));
+                            (access & Opcodes.ACC_STATIC) != 0,
+                            (access & Opcodes.ACC_FINAL) != 0,
+                            (access & Opcodes.ACC_ENUM) != 0 || value != null));
         }
         return null;
     }
@@ -145,6 +147,8 @@ final class BodyVisitor extends ClassVisitor {
         public void visitFieldInsn(int instruction, String of, String name, String type) {
             if (instruction == Opcodes.GETSTATIC) {
                 add(of, name, type, true, false);
+            } else if (instruction != Opcodes.GETFIELD && !method.isInitializer()) {
+                changed.add(names.apply(of) + '#' + name);
             }
         }
 

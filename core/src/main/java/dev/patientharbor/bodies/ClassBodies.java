@@ -12,7 +12,9 @@ import java.util.function.UnaryOperator;
  * @param source the name of the source file, if the class file says it
  * @param methods its methods that have a body, in the order of the class file
  * @param natives its methods that are not Java's
- * @param staticFields its static fields, those of the compiler left out
+ * @param fields its fields, those of the compiler left out
+ * @param changed the fields that it sets after the object, or the class, is made: {@code
+ *     CLASS#NAME}
  * @param made the binary names of the classes of which it makes objects
  */
 public record ClassBodies(
@@ -20,22 +22,26 @@ public record ClassBodies(
         Optional<String> source,
         List<MethodBody> methods,
         Set<MethodName> natives,
-        List<StaticField> staticFields,
+        List<Field> fields,
+        Set<String> changed,
         Set<String> made) {
 
     public ClassBodies {
         methods = List.copyOf(methods);
         natives = Set.copyOf(natives);
-        staticFields = List.copyOf(staticFields);
+        fields = List.copyOf(fields);
+        changed = Set.copyOf(changed);
         made = Set.copyOf(made);
     }
 
     /**
-     * A static field.
+     * A field.
      *
      * @param type its erased type, as people write it
+     * @param isConstant whether it is a constant of an enum, or is written down as a value
      */
-    public record StaticField(String name, String type, boolean isFinal) {}
+    public record Field(
+            String name, String type, boolean isStatic, boolean isFinal, boolean isConstant) {}
 
     /**
      * Reads a class file.

@@ -10,7 +10,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Predicate;
 import org.objectweb.asm.Handle;
 import org.objectweb.asm.Opcodes;
 import org.objectweb.asm.Type;
@@ -21,6 +20,7 @@ import org.objectweb.asm.tree.InvokeDynamicInsnNode;
 import org.objectweb.asm.tree.LineNumberNode;
 import org.objectweb.asm.tree.MethodInsnNode;
 import org.objectweb.asm.tree.MethodNode;
+import org.objectweb.asm.tree.TypeInsnNode;
 import org.objectweb.asm.tree.VarInsnNode;
 import org.objectweb.asm.tree.analysis.Analyzer;
 import org.objectweb.asm.tree.analysis.AnalyzerException;
@@ -31,16 +31,17 @@ import org.objectweb.asm.tree.analysis.SourceValue;
 final class MethodFlow {
 
     private static final String JDK = "java/";
+    private static final String SWITCHES = "java/lang/runtime/SwitchBootstraps";
 
     private final MethodName name;
     private final MethodNode method;
     private final boolean isStatic;
-    private final Predicate<String> ours;
+    private final Nest ours;
     private final Map<Integer, Integer> parameters = new HashMap<>();
     private final Map<AbstractInsnNode, Integer> lines = new HashMap<>();
     private final Map<ObjectOrigin, Set<ObjectUse>> uses = new LinkedHashMap<>();
 
-    private MethodFlow(ClassNode owner, MethodNode method, Predicate<String> ours) {
+    private MethodFlow(ClassNode owner, MethodNode method, Nest ours) {
         name = new MethodName(className(owner.name), method.name, method.desc);
         this.method = method;
         this.ours = ours;
@@ -56,11 +57,10 @@ final class MethodFlow {
     /**
      * Follows the objects of a method.
      *
-     * @param ours whether a class, by its binary name, belongs to the same nest
+     * @param ours the nest of the class
      * @return what becomes of each; empty if the body cannot be followed
      */
-    static Map<ObjectOrigin, Set<ObjectUse>> of(
-            ClassNode owner, MethodNode method, Predicate<String> ours) {
+    static Map<ObjectOrigin, Set<ObjectUse>> of(ClassNode owner, MethodNode method, Nest ours) {
         Frame<SourceValue>[] frames;
         try {
             frames = new Analyzer<>(new OriginInterpreter()).analyze(owner.name, method);
@@ -91,6 +91,16 @@ final class MethodFlow {
     private void follow(AbstractInsnNode each, Frame<SourceValue> frame) {
         if (each instanceof MethodInsnNode call) {
             call(call, operands(frame, Type.getArgumentTypes(call.desc).length, call));
+        } else if (each.getOpcode() == Opcodes.CHECKCAST
+                || each.getOpcode() == Opcodes.INSTANCEOF) {
+            takeFor(top(frame, 0), ((TypeInsnNode) each).desc, each);
+        } else if (each instanceof InvokeDynamicInsnNode choice
+                && choice.bsm.getOwner().equals(SWITCHES)) {
+            for (Object label : choice.bsmArgs) {
+                if (label instanceof Type type && type.getSort() == Type.OBJECT) {
+                    takeFor(top(frame, 1), type.getInternalName(), each);
+                }
+            }
         } else if (each instanceof InvokeDynamicInsnNode made) {
             ObtainedReader.lambda(made)
                     .ifPresent(
@@ -105,7 +115,7 @@ final class MethodFlow {
                 && (field.getOpcode() == Opcodes.PUTFIELD
                         || field.getOpcode() == Opcodes.PUTSTATIC)) {
             String owner = className(field.owner);
-            if (ours.test(owner)) {
+            if (ours.has(owner)) {
                 put(
                         top(frame, 0),
                         new ObjectUse.GoesTo(new ObjectOrigin.OfField(owner, field.name)));
@@ -116,6 +126,15 @@ final class MethodFlow {
             // What is put into an array is wherever the array is.
             spread(top(frame, 0), top(frame, 2));
         }
+        if (each.getOpcode() >= Opcodes.IASTORE && each.getOpcode() <= Opcodes.SASTORE) {
+            put(top(frame, 2), new ObjectUse.Filled());
+        }
+    }
+
+    private void takeFor(SourceValue value, String internalName, AbstractInsnNode at) {
+        put(
+                value,
+                new ObjectUse.TakenFor(className(internalName), name, lines.getOrDefault(at, 0)));
     }
 
     /**
@@ -155,7 +174,7 @@ final class MethodFlow {
         boolean isOwnObject = !isStatic && object.insns.stream().anyMatch(this::isThis);
         for (int i = 0; i < arguments.size(); i++) {
             ObjectUse use =
-                    ours.test(called.owner())
+                    ours.has(called.owner())
                             ? goesTo(called, i)
                             : isOwnObject
                                     ? new ObjectUse.HandedToSuper(called)
@@ -230,7 +249,7 @@ final class MethodFlow {
     }
 
     private void take(SourceValue value, MethodName called, int number) {
-        if (ours.test(called.owner())) {
+        if (ours.has(called.owner())) {
             put(value, goesTo(called, number));
         } else if (called.isConstructor()) {
             put(value, new ObjectUse.HandedTo(called));
@@ -264,10 +283,12 @@ final class MethodFlow {
             return Optional.ofNullable(parameters.get(load.var))
                     .map(number -> new ObjectOrigin.OfParameter(name, number));
         }
-        if (instruction instanceof FieldInsnNode field && ours.test(className(field.owner))) {
+        if (instruction instanceof FieldInsnNode field
+                && ours.has(className(field.owner))
+                && !ours.isConstant(className(field.owner), field.name)) {
             return Optional.of(new ObjectOrigin.OfField(className(field.owner), field.name));
         }
-        if (instruction instanceof MethodInsnNode call && ours.test(className(call.owner))) {
+        if (instruction instanceof MethodInsnNode call && ours.has(className(call.owner))) {
             return Optional.of(new ObjectOrigin.OfResult(ObtainedReader.name(call)));
         }
         return ObtainedReader.source(instruction, ours)

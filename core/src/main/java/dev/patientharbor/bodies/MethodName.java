@@ -17,6 +17,11 @@ public record MethodName(String owner, String name, String descriptor) {
         return name.equals("<init>");
     }
 
+    /** Returns whether it makes an object or a class ready: what it sets does not change later. */
+    public boolean isInitializer() {
+        return isConstructor() || name.equals("<clinit>");
+    }
+
     /** Returns the erased types of its parameters, in order, as binary names. */
     public List<String> parameterTypes() {
         return Arrays.stream(Type.getArgumentTypes(descriptor)).map(Type::getClassName).toList();
@@ -29,7 +34,7 @@ public record MethodName(String owner, String name, String descriptor) {
 
     /** Returns what a reader of the source calls it; for the body of a lambda, where it stands. */
     public String inSource() {
-        if (isConstructor() || name.equals("<clinit>")) {
+        if (isInitializer()) {
             return isConstructor() ? "constructor" : "static initializer";
         }
         if (!isLambda()) {

@@ -4,15 +4,19 @@ import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
 import org.objectweb.asm.ClassReader;
+import org.objectweb.asm.Opcodes;
 import org.objectweb.asm.tree.AbstractInsnNode;
 import org.objectweb.asm.tree.ClassNode;
 import org.objectweb.asm.tree.FieldInsnNode;
+import org.objectweb.asm.tree.FieldNode;
 import org.objectweb.asm.tree.MethodInsnNode;
 import org.objectweb.asm.tree.MethodNode;
 
@@ -31,10 +35,11 @@ public final class NestBodies {
     private final Map<MethodName, Set<MethodName>> callers = new HashMap<>();
     private final Map<MethodName, Map<ObjectOrigin, Set<ObjectUse>>> followed = new HashMap<>();
     private final Map<ObjectOrigin, Set<ObjectUse>> uses = new HashMap<>();
-    private final Predicate<String> ours;
+    private final Set<String> constants = new HashSet<>();
+    private final Nest ours;
 
     private NestBodies(String outermost) {
-        ours = name -> outermost(name).equals(outermost);
+        ours = new Nest(outermost, constants);
     }
 
     /**
@@ -46,12 +51,19 @@ public final class NestBodies {
      */
     public static NestBodies read(String outermost, List<byte[]> files) {
         NestBodies nest = new NestBodies(outermost);
+        List<ClassNode> trees = new ArrayList<>();
         for (byte[] file : files) {
             ClassNode tree = new ClassNode();
             new ClassReader(file).accept(tree, ClassReader.SKIP_FRAMES);
             nest.classes.add(BodyVisitor.of(tree));
-            nest.add(tree);
+            for (FieldNode each : tree.fields) {
+                if ((each.access & Opcodes.ACC_ENUM) != 0) {
+                    nest.constants.add(field(ObtainedReader.className(tree.name), each.name));
+                }
+            }
+            trees.add(tree);
         }
+        trees.forEach(nest::add);
         return nest;
     }
 
@@ -95,6 +107,46 @@ public final class NestBodies {
     }
 
     /**
+     * Returns the static methods of the nest that a method calls, and the static fields it reads.
+     */
+    public List<MethodName> staticsOf(MethodName method) {
+        return classes.stream()
+                .filter(each -> each.name().equals(method.owner()))
+                .flatMap(each -> each.methods().stream())
+                .filter(body -> body.name().equals(method))
+                .flatMap(body -> body.calls().stream())
+                .filter(MemberUse::isStatic)
+                .map(MemberUse::method)
+                .filter(called -> ours.has(called.owner()))
+                .toList();
+    }
+
+    /** Returns what the methods of an object call that is made in the nest, on other objects. */
+    public List<MethodName> run(ObjectSource source) {
+        Optional<MethodName> lambda =
+                source.match(
+                        made -> Optional.empty(),
+                        method -> Optional.empty(),
+                        field -> Optional.empty(),
+                        service -> Optional.empty(),
+                        byName -> Optional.empty(),
+                        written -> Optional.of(written.body()));
+        if (lambda.isPresent() && !ours.has(lambda.get().owner())) {
+            return List.of(lambda.get());
+        }
+        return classes.stream()
+                .flatMap(each -> each.methods().stream())
+                .filter(
+                        body ->
+                                lambda.map(body.name()::equals)
+                                        .orElse(body.name().owner().equals(source.type())))
+                .flatMap(body -> body.calls().stream())
+                .filter(MemberUse::isVirtual)
+                .map(MemberUse::method)
+                .toList();
+    }
+
+    /**
      * Returns all that becomes of an object in the nest, wherever in it it goes: what is done with
      * it, and the fields, parameters and results that it passes through.
      */
@@ -102,11 +154,20 @@ public final class NestBodies {
         return uses.computeIfAbsent(origin, this::allUses);
     }
 
+    /** Returns the same, but for what is done while objects and classes are being made. */
+    public Set<ObjectUse> usesOnceMade(ObjectOrigin origin) {
+        return allUses(origin, method -> !method.isInitializer());
+    }
+
     private Set<ObjectUse> allUses(ObjectOrigin origin) {
+        return allUses(origin, method -> true);
+    }
+
+    private Set<ObjectUse> allUses(ObjectOrigin origin, Predicate<MethodName> counts) {
         Set<ObjectUse> all = new LinkedHashSet<>();
         Deque<ObjectOrigin> open = new ArrayDeque<>(List.of(origin));
         while (!open.isEmpty()) {
-            for (ObjectUse use : usesAt(open.poll())) {
+            for (ObjectUse use : usesAt(open.poll(), counts)) {
                 if (all.add(use)) {
                     use.next().ifPresent(open::add);
                 }
@@ -117,9 +178,15 @@ public final class NestBodies {
 
     /** Returns what becomes of an object right where it comes from. */
     public Set<ObjectUse> usesAt(ObjectOrigin origin) {
+        return usesAt(origin, method -> true);
+    }
+
+    private Set<ObjectUse> usesAt(ObjectOrigin origin, Predicate<MethodName> counts) {
         Set<ObjectUse> found = new LinkedHashSet<>();
         for (MethodName method : methodsWith(origin)) {
-            found.addAll(followed(method).getOrDefault(origin, Set.of()));
+            if (counts.test(method)) {
+                found.addAll(followed(method).getOrDefault(origin, Set.of()));
+            }
         }
         return found;
     }

@@ -11,14 +11,20 @@ public sealed interface ObjectSource {
             Function<StaticMethod, T> staticMethod,
             Function<StaticField, T> staticField,
             Function<Service, T> service,
-            Function<ClassByName, T> classByName);
+            Function<ClassByName, T> classByName,
+            Function<Lambda, T> lambda);
 
     /** Returns whether the body names the class of the object itself. */
     default boolean isMade() {
-        return match(n -> true, m -> false, f -> false, s -> false, c -> true);
+        return match(n -> true, m -> false, f -> false, s -> false, c -> true, l -> true);
     }
 
-    /** Returns the class that is made, or what the source is declared to yield. */
+    /** Returns whether the body writes it as a lambda or a method reference. */
+    default boolean isLambda() {
+        return match(n -> false, m -> false, f -> false, s -> false, c -> false, l -> true);
+    }
+
+    /** Returns the class or interface that is made, or what the source is declared to yield. */
     String type();
 
     /**
@@ -33,7 +39,8 @@ public sealed interface ObjectSource {
                 Function<StaticMethod, T> staticMethod,
                 Function<StaticField, T> staticField,
                 Function<Service, T> service,
-                Function<ClassByName, T> classByName) {
+                Function<ClassByName, T> classByName,
+                Function<Lambda, T> lambda) {
             return made.apply(this);
         }
     }
@@ -46,7 +53,8 @@ public sealed interface ObjectSource {
                 Function<StaticMethod, T> staticMethod,
                 Function<StaticField, T> staticField,
                 Function<Service, T> service,
-                Function<ClassByName, T> classByName) {
+                Function<ClassByName, T> classByName,
+                Function<Lambda, T> lambda) {
             return staticMethod.apply(this);
         }
     }
@@ -59,7 +67,8 @@ public sealed interface ObjectSource {
                 Function<StaticMethod, T> staticMethod,
                 Function<StaticField, T> staticField,
                 Function<Service, T> service,
-                Function<ClassByName, T> classByName) {
+                Function<ClassByName, T> classByName,
+                Function<Lambda, T> lambda) {
             return staticField.apply(this);
         }
     }
@@ -72,7 +81,8 @@ public sealed interface ObjectSource {
                 Function<StaticMethod, T> staticMethod,
                 Function<StaticField, T> staticField,
                 Function<Service, T> service,
-                Function<ClassByName, T> classByName) {
+                Function<ClassByName, T> classByName,
+                Function<Lambda, T> lambda) {
             return service.apply(this);
         }
     }
@@ -85,8 +95,28 @@ public sealed interface ObjectSource {
                 Function<StaticMethod, T> staticMethod,
                 Function<StaticField, T> staticField,
                 Function<Service, T> service,
-                Function<ClassByName, T> classByName) {
+                Function<ClassByName, T> classByName,
+                Function<Lambda, T> lambda) {
             return classByName.apply(this);
+        }
+    }
+
+    /**
+     * By a lambda or a method reference.
+     *
+     * @param type the interface that it implements
+     * @param body what it runs
+     */
+    record Lambda(String type, MethodName body) implements ObjectSource {
+        @Override
+        public <T> T match(
+                Function<New, T> made,
+                Function<StaticMethod, T> staticMethod,
+                Function<StaticField, T> staticField,
+                Function<Service, T> service,
+                Function<ClassByName, T> classByName,
+                Function<Lambda, T> lambda) {
+            return lambda.apply(this);
         }
     }
 }

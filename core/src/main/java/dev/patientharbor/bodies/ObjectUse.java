@@ -20,6 +20,16 @@ public sealed interface ObjectUse {
         return Optional.empty();
     }
 
+    /** Returns what it is taken for, by a cast or a question. */
+    default Optional<TakenFor> taken() {
+        return Optional.empty();
+    }
+
+    /** Returns whether something is put into it, an array. */
+    default boolean isFilled() {
+        return false;
+    }
+
     /** Returns whether it is handed to the superclass. */
     default boolean isHandedToSuper() {
         return false;
@@ -33,11 +43,33 @@ public sealed interface ObjectUse {
         }
     }
 
+    /** Something is put into it: it is an array. */
+    record Filled() implements ObjectUse {
+        @Override
+        public boolean isFilled() {
+            return true;
+        }
+    }
+
     /** A method of it is called. */
     record Called(MethodName method) implements ObjectUse {
         @Override
         public Optional<MethodName> called() {
             return Optional.of(method);
+        }
+    }
+
+    /**
+     * It is cast to a class, or asked whether it is one.
+     *
+     * @param className the binary name of the class
+     * @param in the method
+     * @param line in the source; 0 if the class file does not say
+     */
+    record TakenFor(String className, MethodName in, int line) implements ObjectUse {
+        @Override
+        public Optional<TakenFor> taken() {
+            return Optional.of(this);
         }
     }
 

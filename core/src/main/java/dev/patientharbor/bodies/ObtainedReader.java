@@ -3,7 +3,6 @@ package dev.patientharbor.bodies;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.Predicate;
 import org.objectweb.asm.Handle;
 import org.objectweb.asm.Opcodes;
 import org.objectweb.asm.Type;
@@ -25,9 +24,9 @@ final class ObtainedReader {
     /**
      * The objects that a class makes or fetches itself, in the order of the class file.
      *
-     * @param ours whether a class, by its binary name, belongs to the same nest
+     * @param ours the nest of the class
      */
-    static List<ObjectOrigin.Obtained> read(ClassNode tree, Predicate<String> ours) {
+    static List<ObjectOrigin.Obtained> read(ClassNode tree, Nest ours) {
         List<ObjectOrigin.Obtained> obtained = new ArrayList<>();
         for (MethodNode method : tree.methods) {
             MethodName name = new MethodName(className(tree.name), method.name, method.desc);
@@ -62,16 +61,17 @@ final class ObtainedReader {
     /**
      * How an instruction obtains an object, if it does.
      *
-     * @param ours whether a class, by its binary name, belongs to the same nest
+     * @param ours the nest of the class
      */
-    static Optional<ObjectSource> source(AbstractInsnNode instruction, Predicate<String> ours) {
+    static Optional<ObjectSource> source(AbstractInsnNode instruction, Nest ours) {
         if (instruction.getOpcode() == Opcodes.NEW) {
             return made((TypeInsnNode) instruction);
         }
         if (instruction instanceof FieldInsnNode field
                 && field.getOpcode() == Opcodes.GETSTATIC
                 && field.desc.charAt(0) == 'L'
-                && !ours.test(className(field.owner))) {
+                && (!ours.has(className(field.owner))
+                        || ours.isConstant(className(field.owner), field.name))) {
             return Optional.of(
                     new ObjectSource.StaticField(
                             className(field.owner),
@@ -80,12 +80,18 @@ final class ObtainedReader {
         }
         if (instruction instanceof MethodInsnNode call
                 && call.getOpcode() == Opcodes.INVOKESTATIC
-                && !ours.test(className(call.owner))) {
+                && !ours.has(className(call.owner))) {
             return fetched(call);
         }
-        return lambda(instruction)
-                .filter(body -> body.getTag() == Opcodes.H_NEWINVOKESPECIAL)
-                .map(body -> new ObjectSource.New(className(body.getOwner()), name(body)));
+        return lambda(instruction).map(body -> written(body, (InvokeDynamicInsnNode) instruction));
+    }
+
+    /** What a constructor reference yields is the object that it makes later. */
+    private static ObjectSource written(Handle body, InvokeDynamicInsnNode lambda) {
+        return body.getTag() == Opcodes.H_NEWINVOKESPECIAL
+                ? new ObjectSource.New(className(body.getOwner()), name(body))
+                : new ObjectSource.Lambda(
+                        Type.getReturnType(lambda.desc).getClassName(), name(body));
     }
 
     /** The constructor that the object goes to is the next one that is called for such a class. */

@@ -28,7 +28,8 @@ final class AcceptanceCheck {
     /** The findings by profile. */
     static Map<String, List<Finding>> findings(Verdict verdict, AcceptedRoster accepted) {
         Map<String, Map<Cause, List<RosterChange>>> causes = new TreeMap<>();
-        for (RosterChange change : accepted.changes(verdict.rosters().values())) {
+        for (RosterChange change :
+                accepted.changes(verdict.rosters().values(), verdict.hardWired())) {
             AcceptedLine line = change.line();
             Cause cause =
                     new Cause(
@@ -97,6 +98,14 @@ final class AcceptanceCheck {
                                 : need
                                         + (isOne ? " receives" : " receive")
                                         + " something else than was accepted.";
+        if (changes.get(0).line().isByItself()) {
+            message =
+                    String.join(", ", consumers.stream().map(verdict::shortName).toList())
+                            + (cause.now().isEmpty()
+                                    ? " does not make or fetch by itself any more what was"
+                                            + " accepted."
+                                    : " makes or fetches by itself what was not accepted.");
+        }
         Finding finding =
                 Finding.of(
                                 FindingKinds.ROSTER_CHANGED,

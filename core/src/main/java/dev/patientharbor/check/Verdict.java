@@ -17,17 +17,25 @@ import dev.patientharbor.plan.Roster;
 import dev.patientharbor.plan.RosterRow;
 import dev.patientharbor.plan.RosterSource;
 import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.rules.HardWirings;
+import dev.patientharbor.rules.PlanTouches;
+import dev.patientharbor.survey.HardWiring;
+import dev.patientharbor.survey.Touch;
 import dev.patientharbor.terms.Slot;
 import dev.patientharbor.texts.RequiredArgument;
+import dev.patientharbor.wiring.Wiring;
 import java.lang.reflect.Modifier;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.Collection;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.SortedMap;
+import java.util.TreeMap;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -53,6 +61,7 @@ public final class Verdict implements RosterSource {
     private final List<Finding> findings;
     private final List<SuppressedFinding> suppressed;
     private final BypassedContracts bypassed;
+    private SortedMap<String, List<HardWiring>> hardWired;
     private final List<ProfileVerdict> profiles;
     private final List<ProfileVerdict> shown;
     private final List<RuleFault> faults;
@@ -123,6 +132,52 @@ public final class Verdict implements RosterSource {
     /** Returns how many classes the code has. */
     public int classesThere() {
         return names.known();
+    }
+
+    /**
+     * Returns what reaches outside of all that the profiles hold, by binary name: consumers,
+     * implementations, decorators, and factories as {@code Class#method}. Reads the bodies of their
+     * methods; loads and runs none.
+     */
+    public SortedMap<String, List<Touch>> touches() {
+        SortedMap<String, List<Touch>> found = new TreeMap<>();
+        touchesByProfile().values().forEach(touches -> touches.forEach(found::putIfAbsent));
+        return found;
+    }
+
+    /** Returns the same by profile, of those that are shown and not partial. */
+    public SortedMap<String, SortedMap<String, List<Touch>>> touchesByProfile() {
+        Set<String> wanted = shown.stream().map(ProfileVerdict::name).collect(Collectors.toSet());
+        SortedMap<String, SortedMap<String, List<Touch>>> found = new TreeMap<>();
+        for (ResolvedSet side : sides) {
+            PlanTouches touches = new PlanTouches(side);
+            for (Wiring wiring : side.checked()) {
+                String profile = wiring.profile().declared().name();
+                if (wanted.contains(profile)) {
+                    found.put(profile, touches.in(wiring));
+                }
+            }
+        }
+        return found;
+    }
+
+    /**
+     * Returns where consumers in the plans make or fetch implementations by themselves, by binary
+     * name, in order of place; of one that does not, nothing. Suppressed findings make no
+     * difference.
+     */
+    public synchronized SortedMap<String, List<HardWiring>> hardWired() {
+        if (hardWired == null) {
+            SortedMap<String, List<HardWiring>> found = new TreeMap<>();
+            sides.forEach(side -> HardWirings.of(side).forEach(found::putIfAbsent));
+            hardWired = Collections.unmodifiableSortedMap(found);
+        }
+        return hardWired;
+    }
+
+    /** Returns the accepted roster of the profiles that are shown, as its file has it. */
+    public String accepted() {
+        return AcceptedRoster.text(rosters().values(), hardWired());
     }
 
     /** Returns the findings that concern no profile alone, in order of place. */

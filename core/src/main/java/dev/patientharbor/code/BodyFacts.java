@@ -12,6 +12,7 @@ import java.util.Set;
  * @param calls the methods of wanted contracts that it calls
  * @param throwing name and erased types of its methods that never return: they throw
  * @param obtained the types that its bodies may make or fetch, by binary name
+ * @param mentioned the classes that it mentions in whatever way
  * @param nested the binary names of the classes within it, those without a name included
  */
 public record BodyFacts(
@@ -20,11 +21,19 @@ public record BodyFacts(
         List<MethodFacts> calls,
         Set<String> throwing,
         Set<String> obtained,
+        ClassMentions mentioned,
         List<String> nested) {
 
     /** The facts of a body of which nothing was wanted, or in which nothing was found. */
     public static final BodyFacts NONE =
-            new BodyFacts(List.of(), Map.of(), List.of(), Set.of(), Set.of(), List.of());
+            new BodyFacts(
+                    List.of(),
+                    Map.of(),
+                    List.of(),
+                    Set.of(),
+                    Set.of(),
+                    ClassMentions.NONE,
+                    List.of());
 
     public BodyFacts {
         lookups = List.copyOf(lookups);

@@ -59,6 +59,9 @@ public record ClassFacts(
     /** The flag of a class that stands in a method, or has no name. */
     static final int IN_METHOD = 0x10000;
 
+    /** The flag of a class with static fields that are more than values written down. */
+    static final int HAS_STATICS = 0x20000;
+
     private static final int ENUM = 0x4000;
 
     /** Returns the facts of a thing that is no class: its name alone. */
@@ -162,6 +165,17 @@ public record ClassFacts(
     /** Returns whether it stands in a method, or has no name, so that no file can name it. */
     public boolean isInMethod() {
         return (access & IN_METHOD) != 0;
+    }
+
+    /** Returns whether it has static fields that are more than values written down. */
+    public boolean hasStatics() {
+        return (access & HAS_STATICS) != 0;
+    }
+
+    /** Returns whether objects of it have a method of that name that others may call. */
+    public boolean hasMethodOfObjects(String method) {
+        return closedMethods.hasNamed(method)
+                || openMethods.stream().anyMatch(open -> open.startsWith(method + '('));
     }
 
     public boolean isRecord() {

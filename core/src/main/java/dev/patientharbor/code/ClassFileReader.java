@@ -32,6 +32,7 @@ final class ClassFileReader {
             ClassReader reader = new ClassReader(bytes);
             reader.accept(collector, DECLARATIONS);
             collector.obtained(ObtainableReader.read(reader));
+            collector.mentions(ClassMentions.read(reader));
             if (request.wantsBodies()) {
                 reader.accept(
                         new LookupCollector(request, collector.lookups()),

@@ -43,6 +43,8 @@ final class FactsCollector extends ClassVisitor {
     private final Set<String> throwing = new HashSet<>(0);
     private final Set<String> openMethods = new HashSet<>(0);
     private Set<String> obtained = Set.of();
+    private ClassMentions mentioned = ClassMentions.NONE;
+    private int statics;
     private final List<String> nested = new ArrayList<>(0);
     private final List<String> permitted = new ArrayList<>(0);
     private final StringBuilder componentTypes = new StringBuilder(0);
@@ -112,6 +114,10 @@ final class FactsCollector extends ClassVisitor {
     }
 
     /** Sets the types that its bodies may make or fetch. */
+    void mentions(ClassMentions classes) {
+        mentioned = classes;
+    }
+
     void obtained(Set<String> types) {
         obtained = types;
     }
@@ -141,6 +147,11 @@ final class FactsCollector extends ClassVisitor {
         ShapeLimit.check(generic);
         if ((flags & Opcodes.ACC_ENUM) != 0) {
             enumConstants.add(field);
+        }
+        if ((flags & Opcodes.ACC_STATIC) != 0
+                && (flags & Opcodes.ACC_SYNTHETIC) == 0
+                && constant == null) {
+            statics = ClassFacts.HAS_STATICS;
         }
         return new FieldVisitor(Opcodes.ASM9) {
             private final List<AnnotationFacts> marks = new ArrayList<>(0);
@@ -295,7 +306,7 @@ final class FactsCollector extends ClassVisitor {
     ClassFacts facts() {
         return new ClassFacts(
                 name,
-                access,
+                access | statics,
                 signature,
                 superName,
                 List.copyOf(interfaces),
@@ -319,10 +330,11 @@ final class FactsCollector extends ClassVisitor {
                         && calls.isEmpty()
                         && throwing.isEmpty()
                         && obtained.isEmpty()
+                        && mentioned == ClassMentions.NONE
                         && nested.isEmpty();
         return nothing
                 ? BodyFacts.NONE
-                : new BodyFacts(lookups, constants, calls, throwing, obtained, nested);
+                : new BodyFacts(lookups, constants, calls, throwing, obtained, mentioned, nested);
     }
 
     private static List<ExecutableFacts> facts(List<ExecutableCollector> collected) {

@@ -29,6 +29,10 @@ public final class MethodSet {
         return false;
     }
 
+    boolean hasNamed(String name) {
+        return lines.contains('\n' + name + '(');
+    }
+
     private Set<String> methods() {
         return lines.lines().collect(Collectors.toSet());
     }

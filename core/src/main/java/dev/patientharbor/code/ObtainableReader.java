@@ -6,8 +6,8 @@ import org.objectweb.asm.ClassReader;
 
 /**
  * Finds the types that bodies of a class file may make or fetch. The constant pool (JVMS 4.4) names
- * every constructor and method that is called and every field that is read, so no body is read.
- * Texts, collections and other everyday types of the JDK are left out; {@code
+ * every constructor and method that is called, every field that is read and what each lambda is, so
+ * no body is read. Texts, collections and other everyday types of the JDK are left out; {@code
  * java/util/ServiceLoader} stands for whatever is looked up among services or by the name of a
  * class.
  */
@@ -16,6 +16,7 @@ final class ObtainableReader {
     private static final int FIELD = 9;
     private static final int METHOD = 10;
     private static final int INTERFACE_METHOD = 11;
+    private static final int INVOKE_DYNAMIC = 18;
     private static final String SERVICES = "java/util/ServiceLoader";
     private static final String LANGUAGE = "java/lang/";
     private static final String BY_NAME = "forName";
@@ -38,6 +39,8 @@ final class ObtainableReader {
             int tag = at == 0 ? 0 : reader.readByte(at - 1);
             if (tag >= FIELD && tag <= INTERFACE_METHOD) {
                 pool.member(at, tag);
+            } else if (tag == INVOKE_DYNAMIC) {
+                pool.yields(at, tag);
             }
         }
         pool.found.remove(FactsCollector.className(reader.getClassName()));
@@ -45,21 +48,28 @@ final class ObtainableReader {
     }
 
     private void member(int at, int tag) {
+        int name = item(reader.getItem(reader.readUnsignedShort(at + 2)));
+        if (yields(at, tag) == 'V'
+                && isText(name, CONSTRUCTOR)
+                && !holds(owner(at) + 2, LANGUAGE)) {
+            add(reader.readClass(at, buffer));
+        }
+        if (looksUp(at, name)) {
+            found.add(SERVICES);
+        }
+    }
+
+    /** Adds what a member yields, or what a lambda is; returns the first sign of its type. */
+    private int yields(int at, int tag) {
         int nameAndType = reader.getItem(reader.readUnsignedShort(at + 2));
         int type = item(nameAndType + 2);
         int length = reader.readUnsignedShort(type);
         int result = tag == FIELD ? type + 2 : result(type + 2, length);
-        if (reader.readByte(result) == 'V') {
-            if (isText(item(nameAndType), CONSTRUCTOR) && !holds(owner(at) + 2, LANGUAGE)) {
-                add(reader.readClass(at, buffer));
-            }
-        } else if (reader.readByte(result) == 'L' && !holds(result + 1, LANGUAGE)) {
+        if (reader.readByte(result) == 'L' && !holds(result + 1, LANGUAGE)) {
             String descriptor = reader.readUTF8(nameAndType + 2, buffer);
             add(descriptor.substring(descriptor.indexOf(')') + 2, descriptor.length() - 1));
         }
-        if (looksUp(at, item(nameAndType))) {
-            found.add(SERVICES);
-        }
+        return reader.readByte(result);
     }
 
     /** Where the text stands to which an entry of the pool points: its length, then its bytes. */

@@ -65,6 +65,22 @@ public record RosterFilter(
                         && (!differing || different.contains(row.identity()));
     }
 
+    /**
+     * Returns whether a consumer that asks for nothing is shown: only where no more is said of rows
+     * than who asks.
+     *
+     * @param consumer its binary name
+     */
+    public boolean showsWithoutNeeds(String consumer) {
+        RequiredArgument.of(consumer, "consumer");
+        return slots.isEmpty()
+                && kinds.isEmpty()
+                && !differing
+                && pattern(consumers)
+                        .map(pattern -> fits(pattern, consumer, ShortName.of(consumer)))
+                        .orElse(true);
+    }
+
     private static boolean fits(Pattern pattern, String full, String shortName) {
         return pattern.matcher(full).matches() || pattern.matcher(shortName).matches();
     }

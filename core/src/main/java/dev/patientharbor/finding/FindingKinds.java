@@ -147,6 +147,10 @@ public final class FindingKinds {
             note("cannot-swap", "A consumer that asks for a class, not for a contract");
     public static final FindingKind HARD_WIRED =
             warning("hard-wired", "A consumer that makes or fetches an implementation by itself");
+    public static final FindingKind SHARED_STATE =
+            warning(
+                    "shared-state",
+                    "A consumer uses one object for the whole program, whose state changes");
     public static final FindingKind MOCK_OF_CLASS =
             note("mock-of-class", "A mock of a class, which needs somebody who makes such mocks");
     public static final FindingKind OVERDUE =
@@ -240,6 +244,7 @@ public final class FindingKinds {
                 MADE_TWO_WAYS,
                 CANNOT_SWAP,
                 HARD_WIRED,
+                SHARED_STATE,
                 MOCK_OF_CLASS,
                 OVERDUE,
                 SUPPRESSES_NOTHING,

@@ -2,6 +2,7 @@ package dev.patientharbor.finding;
 
 import dev.patientharbor.texts.RequiredArgument;
 import java.util.Comparator;
+import java.util.Optional;
 import java.util.function.Function;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -19,7 +20,8 @@ public sealed interface SourcePosition extends Comparable<SourcePosition> {
                             where -> where.match(InFile::path, InClass::className, InSource::file))
                     .thenComparing(where -> where.match(InFile::line, in -> 0, InSource::line))
                     .thenComparing(where -> where.match(InFile::column, in -> 0, in -> 0))
-                    .thenComparing(where -> where.match(in -> "", InClass::member, in -> ""));
+                    .thenComparing(where -> where.match(in -> "", InClass::member, in -> ""))
+                    .thenComparing(where -> where.match(in -> 0, InClass::line, in -> 0));
 
     /** Calls the function for this kind of place, and returns its result. */
     <T> T match(
@@ -29,7 +31,7 @@ public sealed interface SourcePosition extends Comparable<SourcePosition> {
 
     /**
      * The place as people read it: {@code port.harbor.yaml:61:3}, {@code gullwing.port.Rota,
-     * constructor} or {@code DeskTest.java:42}.
+     * constructor}, or {@code DeskTest.java:42} where the line of the source is known.
      */
     String text();
 
@@ -104,11 +106,23 @@ public sealed interface SourcePosition extends Comparable<SourcePosition> {
      *
      * @param className the binary name
      * @param member the member as people read it, empty for the class as a whole
+     * @param source the line in its source, if the class file tells it
      */
-    record InClass(String className, String member) implements SourcePosition {
+    record InClass(String className, String member, Optional<InSource> source)
+            implements SourcePosition {
         public InClass {
             RequiredArgument.of(className, "className");
             RequiredArgument.of(member, "member");
+            RequiredArgument.of(source, "source");
+        }
+
+        /** A place of which no line is known. */
+        public InClass(String className, String member) {
+            this(className, member, Optional.empty());
+        }
+
+        private int line() {
+            return source.map(InSource::line).orElse(0);
         }
 
         @Override
@@ -121,7 +135,8 @@ public sealed interface SourcePosition extends Comparable<SourcePosition> {
 
         @Override
         public String text() {
-            return member.isEmpty() ? className : className + ", " + member;
+            return source.map(InSource::text)
+                    .orElse(member.isEmpty() ? className : className + ", " + member);
         }
     }
 

@@ -24,7 +24,6 @@ import dev.patientharbor.plan.Roster;
 import dev.patientharbor.survey.Survey;
 import dev.patientharbor.survey.Touch;
 import dev.patientharbor.surveying.SurveyMaker;
-import dev.patientharbor.surveying.TouchFinder;
 import dev.patientharbor.surveying.TouchTable;
 import dev.patientharbor.terms.Settings;
 import dev.patientharbor.terms.WrittenName;
@@ -41,9 +40,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.SortedMap;
-import java.util.SortedSet;
-import java.util.TreeMap;
-import java.util.TreeSet;
 import java.util.function.Consumer;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -407,17 +403,7 @@ public final class ProfileSet {
      * methods; loads and runs none.
      */
     public synchronized SortedMap<String, List<Touch>> touches() {
-        Verdict verdict = check();
-        SortedSet<String> names = new TreeSet<>();
-        for (String profile : profiles()) {
-            verdict.roster(profile).rows().forEach(row -> names.addAll(row.makers()));
-        }
-        CodePlaces places = read().orElseThrow().anew();
-        TouchTable table = TouchTable.ofJdk().with(declared.marks().touchPatterns());
-        SortedMap<String, List<Touch>> found =
-                new TreeMap<>(new TouchFinder(places.whole(), table).of(names));
-        found.values().removeIf(List::isEmpty);
-        return found;
+        return check().touches();
     }
 
     /**

@@ -67,7 +67,13 @@ final class BuildRule implements CheckRule {
                         .map(context.set().slots()::slot)
                         .map(context.wording()::toWrite)
                         .map(text -> text + ": ");
-        return finding(context, made, binding.declared().at(), slot, "in place of its binding");
+        return finding(
+                context,
+                made,
+                binding.declared().at(),
+                Optional.of(binding),
+                slot,
+                "in place of its binding");
     }
 
     private static Finding ofDecorator(
@@ -76,6 +82,7 @@ final class BuildRule implements CheckRule {
                 context,
                 made,
                 decorator.name().written().at(),
+                Optional.empty(),
                 Optional.of(""),
                 "in place of its name under decorators");
     }
@@ -90,6 +97,7 @@ final class BuildRule implements CheckRule {
                         context,
                         blueprint,
                         SourcePosition.classNamed(blueprint.className()),
+                        Optional.empty(),
                         Optional.of(
                                         context.wording().toWrite(context.set().slots().slot(seat))
                                                 + ": ")
@@ -110,6 +118,7 @@ final class BuildRule implements CheckRule {
     }
 
     /**
+     * @param binding the binding that the class is named in
      * @param line the start of a line that names the constructor; empty where none can
      * @param place where that line is to stand
      */
@@ -117,6 +126,7 @@ final class BuildRule implements CheckRule {
             RuleContext context,
             Blueprint blueprint,
             SourcePosition at,
+            Optional<ResolvedBinding> binding,
             Optional<String> line,
             String place) {
         BuildFault fault = blueprint.fault().orElseThrow();
@@ -145,12 +155,14 @@ final class BuildRule implements CheckRule {
         }
         Finding advised = finding.with("do", remedy(fault.reason()));
         return line.isPresent() && fault.reason().isOfConstructors()
-                ? advised.with(
-                        "write",
-                        line.get()
-                                + context.wording().toWrite(blueprint.className(), shortest(fault))
-                                + "     "
-                                + place)
+                ? context.wording()
+                        .withConstructor(
+                                advised,
+                                binding,
+                                line.get(),
+                                blueprint.className(),
+                                shortest(fault),
+                                place)
                 : advised;
     }
 

@@ -84,12 +84,17 @@ public final class CannotSwapRule implements CheckRule {
                 .touching(consumers, List.of());
     }
 
+    /** Whether it tells that a class is asked for, and not what {@link CastRule} tells. */
+    private static boolean isOfClass(Finding finding) {
+        return finding.kind() == FindingKinds.CANNOT_SWAP && finding.details().isEmpty();
+    }
+
     /** Says once what was found of each class, by whatever side. */
     public static List<Finding> together(List<Finding> findings, UnaryOperator<String> shortName) {
         List<Finding> others = new ArrayList<>(findings);
         List<Finding> each = new ArrayList<>(findings);
-        others.removeIf(finding -> finding.kind() == FindingKinds.CANNOT_SWAP);
-        each.removeIf(finding -> finding.kind() != FindingKinds.CANNOT_SWAP);
+        others.removeIf(CannotSwapRule::isOfClass);
+        each.removeIf(finding -> !isOfClass(finding));
         if (each.isEmpty()) {
             return others;
         }

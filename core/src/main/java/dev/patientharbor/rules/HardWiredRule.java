@@ -1,33 +1,22 @@
 package dev.patientharbor.rules;
 
+import dev.patientharbor.code.ExecutableFacts;
 import dev.patientharbor.declared.ResolvedBinding;
-import dev.patientharbor.declared.ResolvedDecorator;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
-import dev.patientharbor.needs.Blueprint;
 import dev.patientharbor.needs.SlotTable;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.ruling.CheckRule;
 import dev.patientharbor.ruling.FindingWording;
 import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.survey.HardWiring;
-import dev.patientharbor.surveying.HardWiredFinder;
-import dev.patientharbor.terms.TypeRef;
-import dev.patientharbor.types.ValueTypes;
-import dev.patientharbor.wiring.SlotOutcome;
+import dev.patientharbor.types.Carrier;
 import java.util.ArrayList;
-import java.util.BitSet;
-import java.util.Collections;
-import java.util.Comparator;
-import java.util.HashMap;
-import java.util.HashSet;
-import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
-import java.util.TreeSet;
 
 /**
  * Reports consumers in a plan that make or fetch an implementation of a contract by themselves:
@@ -37,133 +26,124 @@ final class HardWiredRule implements CheckRule {
 
     @Override
     public void check(RuleContext context) {
-        Reached reached = new Reached(context.set());
-        HardWiredFinder finder = reached.finder();
-        Map<String, Map<String, Set<HardWiring>>> found = new TreeMap<>();
-        List<String> names = new ArrayList<>(reached.consumers.keySet());
-        names.sort(Comparator.naturalOrder());
-        for (String name : names) {
-            for (HardWiring wiring : finder.in(name)) {
-                if (wiring.consumer().equals(name)) {
-                    found.computeIfAbsent(name, key -> new TreeMap<>())
-                            .computeIfAbsent(
-                                    wiring.contract(), key -> new TreeSet<>(HardWiring.ORDER))
-                            .add(wiring);
-                }
-            }
-        }
-        found.forEach(
-                (consumer, byContract) ->
-                        byContract.forEach(
-                                (contract, places) ->
-                                        context.reporter()
-                                                .report(
-                                                        finding(
-                                                                context,
-                                                                consumer,
-                                                                contract,
-                                                                List.copyOf(places)))));
-    }
-
-    /** The classes that the plans of a set reach, and what they ask for. */
-    private static final class Reached {
-        private final ResolvedSet set;
-        private final ValueTypes values;
-        private final BitSet slots = new BitSet();
-
-        /** By identity: many seats of many profiles are filled from one blueprint. */
-        private final Set<Blueprint> added = Collections.newSetFromMap(new IdentityHashMap<>());
-
-        private final Set<String> asked = new HashSet<>();
-        private final Set<String> factories = new HashSet<>();
-        private final Map<String, List<Blueprint>> consumers = new HashMap<>();
-
-        Reached(ResolvedSet set) {
-            this.set = set;
-            values = new ValueTypes(set.code());
-            set.eachDistinctSeat((wiring, seat) -> add(wiring.outcome(seat)));
-            set.bindings().forEach(binding -> binding.slot().ifPresent(this::addSlot));
-        }
-
-        private void add(SlotOutcome outcome) {
-            outcome.blueprint().ifPresent(this::add);
-            for (ResolvedDecorator decorator : outcome.decorators()) {
-                decorator.blueprint().ifPresent(this::add);
-            }
-        }
-
-        private void add(Blueprint blueprint) {
-            if (!added.add(blueprint)) {
-                return;
-            }
-            if (blueprint.method().isPresent()) {
-                factories.add(blueprint.facts().name() + '#' + blueprint.method().get());
-            } else if (set.code().inCode(blueprint.className())) {
-                consumers
-                        .computeIfAbsent(blueprint.className(), key -> new ArrayList<>(1))
-                        .add(blueprint);
-            }
-            blueprint.needs().forEach(need -> addSlot(need.slot()));
-        }
-
-        private void addSlot(int slot) {
-            if (!slots.get(slot)) {
-                slots.set(slot);
-                TypeRef content = set.content(slot);
-                if (!values.isValue(content)) {
-                    asked.add(SlotTable.className(content));
-                }
-            }
-        }
-
-        HardWiredFinder finder() {
-            return new HardWiredFinder(set.code(), asked, factories, this::constructors);
-        }
-
-        /** The erased parameter types of the constructors by which a class is made, if one is. */
-        private Optional<Set<List<String>>> constructors(String className) {
-            Set<List<String>> used = new HashSet<>();
-            for (Blueprint blueprint : consumers.getOrDefault(className, List.of())) {
-                blueprint
-                        .executable()
-                        .ifPresent(executable -> used.add(executable.erasedParameterTypes()));
-            }
-            return used.isEmpty() ? Optional.empty() : Optional.of(used);
-        }
+        PlanConsumers reached = new PlanConsumers(context.set());
+        HardWirings.of(reached)
+                .forEach(
+                        (consumer, all) -> {
+                            Map<String, List<HardWiring>> byContract = new TreeMap<>();
+                            all.forEach(
+                                    wiring ->
+                                            byContract
+                                                    .computeIfAbsent(
+                                                            wiring.contract(),
+                                                            key -> new ArrayList<>())
+                                                    .add(wiring));
+                            byContract.forEach(
+                                    (contract, places) ->
+                                            context.reporter()
+                                                    .report(
+                                                            finding(
+                                                                    context, reached, consumer,
+                                                                    contract, places)));
+                        });
     }
 
     private static Finding finding(
-            RuleContext context, String consumer, String contract, List<HardWiring> places) {
+            RuleContext context,
+            PlanConsumers reached,
+            String consumer,
+            String contract,
+            List<HardWiring> places) {
         FindingWording wording = context.wording();
+        String name = wording.shortName(consumer);
         String asks = wording.shortName(contract);
         HardWiring first = places.get(0);
-        return Finding.of(
-                        FindingKinds.HARD_WIRED,
-                        context.set().declared().at(),
-                        List.of(consumer, contract),
-                        wording.shortName(consumer)
-                                + (isMade(first) ? " makes its own " : " fetches its own ")
-                                + asks
-                                + ": "
-                                + first.source()
-                                + ". No profile can put another in its place.")
-                .with("where", places.stream().map(HardWiredRule::where).toList())
-                .withAny("no effect", bindings(context, contract))
-                .with(
-                        "do",
-                        "have "
-                                + wording.shortName(consumer)
-                                + " ask for a "
-                                + asks
-                                + " in its constructor")
-                .touching(List.of(consumer), List.of());
+        Optional<ExecutableFacts> other = otherConstructor(context, reached, contract, places);
+        Finding told =
+                Finding.of(
+                                FindingKinds.HARD_WIRED,
+                                first.at().position(),
+                                List.of(consumer, contract),
+                                name
+                                        + (first.by().isMade()
+                                                ? " makes its own "
+                                                : " fetches its own ")
+                                        + asks
+                                        + ": "
+                                        + first.source()
+                                        + (other.isPresent()
+                                                ? ", in the constructor by which it is made."
+                                                        + " Another constructor asks for one."
+                                                : ". No profile can put another in its place."))
+                        .with("where", places.stream().map(HardWiredRule::where).toList())
+                        .withAny("no effect", bindings(context, contract));
+        Finding advised =
+                other.map(asking -> byOther(context, reached, consumer, asking, told))
+                        .orElseGet(
+                                () ->
+                                        told.with(
+                                                "do",
+                                                "have "
+                                                        + name
+                                                        + " ask for a "
+                                                        + asks
+                                                        + " in its constructor"));
+        return advised.touching(List.of(consumer), List.of());
     }
 
-    private static boolean isMade(HardWiring wiring) {
-        return switch (wiring.by()) {
-            case CONSTRUCTOR, CLASS_NAME -> true;
-            case STATIC_METHOD, STATIC_FIELD, SERVICE -> false;
-        };
+    /** Offers the constructor that asks for what the one in use makes. */
+    private static Finding byOther(
+            RuleContext context,
+            PlanConsumers reached,
+            String consumer,
+            ExecutableFacts asking,
+            Finding told) {
+        FindingWording wording = context.wording();
+        Finding advised =
+                told.with(
+                        "do", "have " + wording.shortName(consumer) + " made by that constructor");
+        return reached.maker(consumer)
+                .map(
+                        maker ->
+                                wording.withConstructor(
+                                        advised,
+                                        maker.binding(),
+                                        wording.toWrite(context.set().slots().slot(maker.seat()))
+                                                + ": ",
+                                        consumer,
+                                        asking,
+                                        maker.binding().isPresent()
+                                                ? "in place of its binding"
+                                                : "under "
+                                                        + maker.wiring().profile().declared().name()
+                                                        + " › bindings"))
+                .orElse(advised);
+    }
+
+    /** A constructor that asks for the contract, and with which none of the places is left. */
+    private static Optional<ExecutableFacts> otherConstructor(
+            RuleContext context, PlanConsumers reached, String contract, List<HardWiring> places) {
+        String consumer = places.get(0).consumer();
+        Optional<Set<List<String>>> used = reached.constructors(consumer);
+        return used.isEmpty()
+                ? Optional.empty()
+                : context.set().code().find(consumer).stream()
+                        .flatMap(facts -> facts.constructors().stream())
+                        .filter(each -> !each.isPrivate())
+                        .filter(each -> !used.get().contains(each.erasedParameterTypes()))
+                        .filter(each -> asksFor(each, contract))
+                        .filter(
+                                each ->
+                                        reached.finder(consumer, each).in(consumer).stream()
+                                                .noneMatch(places::contains))
+                        .findFirst();
+    }
+
+    private static boolean asksFor(ExecutableFacts constructor, String contract) {
+        return constructor.parameterTypes().stream()
+                .map(Carrier::innermost)
+                .map(SlotTable::className)
+                .anyMatch(contract::equals);
     }
 
     private static String where(HardWiring wiring) {

@@ -1,6 +1,5 @@
 package dev.patientharbor.rules;
 
-import dev.patientharbor.declared.ResolvedDecorator;
 import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.FindingKinds;
 import dev.patientharbor.finding.SourcePosition;
@@ -10,81 +9,64 @@ import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.ruling.RuleContext;
 import dev.patientharbor.survey.Touch;
 import dev.patientharbor.survey.TouchKind;
-import dev.patientharbor.surveying.TouchFinder;
-import dev.patientharbor.surveying.TouchTable;
 import dev.patientharbor.wiring.SlotOutcome;
 import dev.patientharbor.wiring.Wiring;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.TreeMap;
-import java.util.TreeSet;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 
 /** Reports what plans hold that reaches outside where a rule forbids it. Bodies are read for it. */
 final class TouchesInPlans {
 
     private final ResolvedSet set;
-    private Map<String, List<Touch>> touches;
+    private final PlanTouches touches;
 
     TouchesInPlans(ResolvedSet set) {
         this.set = set;
+        touches = new PlanTouches(set);
     }
+
+    /** A class or factory, and how it reaches what is forbidden. */
+    private record Reaching(Blueprint maker, Touch touch) {}
 
     /** Reports each class or factory in a plan that touches what the rule forbids. */
     void check(RuleContext context, Wiring wiring, Demand demand) {
         TouchKind forbidden = TouchKind.of(demand.words().get(0).text()).orElseThrow();
         Map<String, List<Integer>> seats = new TreeMap<>();
+        Map<String, Reaching> found = new HashMap<>();
         for (int i = 0; i < wiring.reachedSize(); i++) {
             int seat = wiring.reached(i);
-            makers(wiring.outcome(seat))
+            PlanTouches.makers(wiring.outcome(seat))
                     .forEach(
                             maker ->
-                                    seats.computeIfAbsent(name(maker), key -> new ArrayList<>())
-                                            .add(seat));
+                                    touches.of(maker).stream()
+                                            .filter(touch -> touch.kind() == forbidden)
+                                            .forEach(
+                                                    touch -> {
+                                                        found.put(
+                                                                maker.maker(),
+                                                                new Reaching(maker, touch));
+                                                        seats.computeIfAbsent(
+                                                                        maker.maker(),
+                                                                        key -> new ArrayList<>())
+                                                                .add(seat);
+                                                    }));
         }
-        seats.forEach(
-                (name, held) ->
-                        touches().getOrDefault(name, List.of()).stream()
-                                .filter(touch -> touch.kind() == forbidden)
-                                .forEach(touch -> report(context, wiring, held, demand, touch)));
-    }
-
-    /** What all plans of the set together touch, worked out when the first rule asks. */
-    private Map<String, List<Touch>> touches() {
-        if (touches == null) {
-            TreeSet<String> names = new TreeSet<>();
-            set.eachDistinctSeat(
-                    (wiring, seat) ->
-                            makers(wiring.outcome(seat)).forEach(maker -> names.add(name(maker))));
-            touches =
-                    new TouchFinder(
-                                    set.code(),
-                                    TouchTable.ofJdk().with(set.declared().marks().touchPatterns()))
-                            .of(names);
-        }
-        return touches;
-    }
-
-    private static Stream<Blueprint> makers(SlotOutcome outcome) {
-        return Stream.concat(
-                outcome.blueprint().stream(),
-                outcome.decorators().stream()
-                        .map(ResolvedDecorator::blueprint)
-                        .flatMap(Optional::stream));
-    }
-
-    private static String name(Blueprint maker) {
-        return maker.className() + maker.method().map(method -> '#' + method).orElse("");
+        seats.forEach((name, held) -> report(context, wiring, held, demand, found.get(name)));
     }
 
     private void report(
-            RuleContext context, Wiring wiring, List<Integer> seats, Demand demand, Touch touch) {
+            RuleContext context,
+            Wiring wiring,
+            List<Integer> seats,
+            Demand demand,
+            Reaching reaching) {
         SlotOutcome outcome = wiring.outcome(seats.get(0));
-        String start = touch.way().get(0);
-        String who = start.substring(0, start.lastIndexOf('.'));
+        Touch touch = reaching.touch();
+        String who = reaching.maker().className();
         SourcePosition at =
                 outcome.binding()
                         .map(binding -> binding.declared().at())
@@ -96,7 +78,7 @@ final class TouchesInPlans {
                                 FindingKinds.RULE_BROKEN,
                                 at,
                                 List.of(slot, demand.kind().word(), touch.kind().word(), who),
-                                context.wording().shortName(who)
+                                set.maker(reaching.maker())
                                         + " touches "
                                         + touch.kind().phrase()
                                         + ", and nothing in "

@@ -4,14 +4,19 @@ import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.ExecutableFacts;
 import dev.patientharbor.code.MethodFacts;
 import dev.patientharbor.declared.ResolvedBinding;
+import dev.patientharbor.finding.Finding;
 import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.inherited.ResolvedProfile;
+import dev.patientharbor.model.Binding;
 import dev.patientharbor.model.Supply;
+import dev.patientharbor.model.SupplyForm;
 import dev.patientharbor.names.NameLookup;
 import dev.patientharbor.needs.Blueprint;
 import dev.patientharbor.needs.Need;
 import dev.patientharbor.needs.SlotTable;
 import dev.patientharbor.resolve.ResolvedSet;
+import dev.patientharbor.terms.Grounds;
+import dev.patientharbor.terms.ImplementationKind;
 import dev.patientharbor.terms.Slot;
 import dev.patientharbor.terms.TypeRef;
 import dev.patientharbor.texts.ShortName;
@@ -81,17 +86,55 @@ public final class FindingWording {
         return plain ? text : "'" + text + "'";
     }
 
-    /** A class and one of its constructors: {@code { class: Sea, constructor: [int] }}. */
-    public String toWrite(String className, ExecutableFacts constructor) {
+    /**
+     * Offers to have a class made by one of its constructors: as a line in place of its binding, or
+     * as a word to add where the binding says more than a class.
+     *
+     * @param binding the binding of the class, if it has one
+     * @param slot what is filled by it, as it is written, with a colon behind
+     * @param place where the line is to stand if there is no binding yet
+     */
+    public Finding withConstructor(
+            Finding finding,
+            Optional<ResolvedBinding> binding,
+            String slot,
+            String className,
+            ExecutableFacts constructor,
+            String place) {
         List<String> types =
                 constructor.parameterTypes().stream()
                         .map(type -> quoted(type.text(set.names()::toWrite)))
                         .toList();
-        return "{ class: "
-                + set.names().toWrite(className)
-                + ", constructor: ["
-                + String.join(", ", types)
-                + "] }";
+        String word = "constructor: [" + String.join(", ", types) + "]";
+        Optional<Binding> declared = binding.map(ResolvedBinding::declared);
+        if (declared.filter(each -> !isOfClassAlone(each)).isPresent()) {
+            return finding.with("add", word + "     to its binding, " + declared.get().at().text());
+        }
+        String kind =
+                declared.flatMap(each -> each.supply().kind())
+                        .filter(ImplementationKind::isStandIn)
+                        .map(ImplementationKind::word)
+                        .orElse("class");
+        return finding.with(
+                "write",
+                slot
+                        + "{ "
+                        + kind
+                        + ": "
+                        + set.names().toWrite(className)
+                        + ", "
+                        + word
+                        + " }     "
+                        + place);
+    }
+
+    /** Whether a binding says nothing but its class, and what it is. */
+    private static boolean isOfClassAlone(Binding binding) {
+        return binding.supply().form() == SupplyForm.CLASS
+                && binding.with().isEmpty()
+                && binding.lifetime().isEmpty()
+                && !binding.keepsValues()
+                && binding.grounds().equals(Grounds.NONE);
     }
 
     /**

@@ -1,5 +1,6 @@
 package dev.patientharbor.survey;
 
+import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.texts.RequiredArgument;
 import java.util.Comparator;
 import java.util.Optional;
@@ -14,6 +15,14 @@ import java.util.Optional;
  * @param line the line, from 1; 0 if the class file does not say it
  */
 public record CodeLocation(String className, String member, Optional<String> file, int line) {
+
+    /** Returns it as the place of a finding. */
+    public SourcePosition position() {
+        return new SourcePosition.InClass(
+                className,
+                member,
+                file.filter(name -> line > 0).map(name -> new SourcePosition.InSource(name, line)));
+    }
 
     public CodeLocation {
         RequiredArgument.of(className, "className");

@@ -97,17 +97,30 @@ final class ContractTypes {
      * no other class can name.
      */
     List<String> contractsOf(String type) {
+        return contractsOf(type, false);
+    }
+
+    /**
+     * Returns the same of a class that stands within the one that makes its objects: those
+     * contracts alone for which somebody asks, whether other classes can name it or not.
+     */
+    List<String> contractsOfOwn(String type) {
+        return contractsOf(type, true);
+    }
+
+    private List<String> contractsOf(String type, boolean isOwn) {
         if (!code.inCode(type) && !asksForJdk) {
             return List.of();
         }
         Optional<ClassFacts> facts = code.find(type);
-        if (facts.isEmpty() || !isNamed(facts.get()) || isThrown(type)) {
+        if (facts.isEmpty() || !isOwn && !isNamed(facts.get()) || isThrown(type)) {
             return List.of();
         }
         boolean isData = values.isData(facts.get());
         List<String> found = new ArrayList<>();
         for (String name : lineage(type)) {
-            if ((isData ? asked.contains(name) && !name.equals(type) : isContract(name))
+            boolean isAsked = asked.contains(name) && !(isData && name.equals(type));
+            if ((isData || isOwn ? isAsked : isContract(name))
                     && found.stream().noneMatch(nearer -> lineage(nearer).contains(name))) {
                 found.add(name);
             }

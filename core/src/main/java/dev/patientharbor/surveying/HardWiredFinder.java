@@ -70,16 +70,16 @@ public final class HardWiredFinder {
     boolean mayBe(String outermost) {
         for (String member : nests.members(outermost)) {
             Optional<ClassFacts> facts = code.find(member);
-            if (facts.isPresent() && obtainsContract(facts.get())) {
+            if (facts.isPresent() && obtainsContract(facts.get(), outermost)) {
                 return true;
             }
         }
         return false;
     }
 
-    private boolean obtainsContract(ClassFacts facts) {
+    private boolean obtainsContract(ClassFacts facts, String outermost) {
         for (String type : facts.bodies().obtained()) {
-            if (mayBeContract(type)) {
+            if (mayBeContract(type, NestBodies.outermost(type).equals(outermost))) {
                 return true;
             }
         }
@@ -87,10 +87,10 @@ public final class HardWiredFinder {
     }
 
     /** Not a binary name: it stands for whatever is looked up. */
-    private boolean mayBeContract(String type) {
+    private boolean mayBeContract(String type, boolean isOwn) {
         return type.indexOf('/') > 0
                 || types.isContract(type)
-                || !types.contractsOf(type).isEmpty();
+                || !(isOwn ? types.contractsOfOwn(type) : types.contractsOf(type)).isEmpty();
     }
 
     /** Returns what is hard-wired in the classes of a nest, in order of place. */
@@ -141,9 +141,7 @@ public final class HardWiredFinder {
 
     private Optional<HardWiring> hardWired(
             ObjectOrigin.Obtained obtained, ClassBodies bodies, NestBodies nest) {
-        String type = obtained.source().type();
-        boolean isOwn = NestBodies.outermost(type).equals(NestBodies.outermost(bodies.name()));
-        List<String> contracts = isOwn ? List.of() : contracts(obtained.source());
+        List<String> contracts = contracts(obtained, nest);
         if (contracts.isEmpty()) {
             return Optional.empty();
         }
@@ -168,11 +166,43 @@ public final class HardWiredFinder {
                 : nest.uses(obtained);
     }
 
-    private List<String> contracts(ObjectSource source) {
-        boolean isMade = source.isMade();
-        return !isMade && types.isContract(source.type())
-                ? List.of(source.type())
-                : types.contractsOf(source.type());
+    private List<String> contracts(ObjectOrigin.Obtained obtained, NestBodies nest) {
+        ObjectSource source = obtained.source();
+        String type = source.type();
+        String in = obtained.in().owner();
+        if (source.isLambda() ? code.inCode(type) : isOneNest(type, in)) {
+            return isConstant(obtained)
+                    ? List.of()
+                    : types.contractsOfOwn(type).stream()
+                            .filter(contract -> !forwards(source, contract, nest))
+                            .toList();
+        }
+        return !source.isMade() && types.isContract(type) ? List.of(type) : types.contractsOf(type);
+    }
+
+    private static boolean isOneNest(String type, String other) {
+        return NestBodies.outermost(type).equals(NestBodies.outermost(other));
+    }
+
+    /** Whether an enum makes one of its constants: whoever reads the constant fetches it. */
+    private boolean isConstant(ObjectOrigin.Obtained obtained) {
+        String in = obtained.in().owner();
+        return obtained.source().isMade()
+                && types.lineage(obtained.source().type()).contains(in)
+                && code.find(in).filter(ClassFacts::isEnum).isPresent();
+    }
+
+    /**
+     * Whether an object of the class's own hands on to another one of the contract: a decorator of
+     * what a profile gives, and no end.
+     */
+    private boolean forwards(ObjectSource source, String contract, NestBodies nest) {
+        return nest.run(source).stream()
+                .anyMatch(
+                        called ->
+                                (source.isLambda() || !called.owner().equals(source.type()))
+                                        && types.lineage(called.owner()).contains(contract)
+                                        && types.hasMethod(contract, called));
     }
 
     private boolean isOwnUse(ObjectUse use, String contract) {
@@ -190,7 +220,12 @@ public final class HardWiredFinder {
                         obtained.line());
         ObjectSource source = obtained.source();
         return new HardWiring(
-                at.className(), at, by(source), text(source), contract, implementations.of(source));
+                at.className(),
+                at,
+                by(source),
+                text(source, contract),
+                contract,
+                implementations.of(source));
     }
 
     /** The nearest class around the code that has a name. */
@@ -209,16 +244,29 @@ public final class HardWiredFinder {
                 method -> ObtainedBy.STATIC_METHOD,
                 field -> ObtainedBy.STATIC_FIELD,
                 service -> ObtainedBy.SERVICE,
-                byName -> ObtainedBy.CLASS_NAME);
+                byName -> ObtainedBy.CLASS_NAME,
+                lambda -> ObtainedBy.LAMBDA);
     }
 
-    private static String text(ObjectSource source) {
+    private String text(ObjectSource source, String contract) {
         return source.match(
-                made -> "new " + shortName(made.type()),
+                made ->
+                        isUnnamed(made.type())
+                                ? "new " + shortName(contract) + "() { … }"
+                                : "new " + shortName(made.type()),
                 call -> shortName(call.method().owner()) + '.' + call.method().name() + "()",
                 field -> shortName(field.owner()) + '.' + field.field(),
                 service -> "ServiceLoader.load(" + shortName(service.type()) + ".class)",
-                byName -> "Class.forName(\"" + byName.type() + "\")");
+                byName -> "Class.forName(\"" + byName.type() + "\")",
+                lambda ->
+                        lambda.body().isLambda()
+                                ? "a lambda"
+                                : shortName(lambda.body().owner()) + "::" + lambda.body().name());
+    }
+
+    private boolean isUnnamed(String type) {
+        return Character.isDigit(type.charAt(type.lastIndexOf('$') + 1))
+                && code.find(type).filter(ClassFacts::isInMethod).isPresent();
     }
 
     private static String shortName(String type) {

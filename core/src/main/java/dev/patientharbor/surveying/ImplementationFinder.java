@@ -53,7 +53,8 @@ final class ImplementationFinder {
                                 field.owner(),
                                 new ObjectOrigin.OfField(field.owner(), field.field())),
                 service -> only(code.services(service.type())),
-                byName -> Optional.of(byName.type()));
+                byName -> Optional.of(byName.type()),
+                lambda -> Optional.empty());
     }
 
     private static Optional<String> only(List<String> names) {

@@ -14,9 +14,11 @@ import dev.patientharbor.survey.SurveyedContract;
 import dev.patientharbor.survey.Touch;
 import dev.patientharbor.types.ValueTypes;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
@@ -68,6 +70,9 @@ public final class SurveyMaker {
         List<HandWiring> handWiring = new ArrayList<>();
         List<SharedState> shared = new ArrayList<>();
         InterfaceExtractor interfaces = new InterfaceExtractor(code);
+        SharedStateFinder sharedStates =
+                new SharedStateFinder(code, () -> new TouchFinder(code, table, bodies));
+        sharedStates.note(classes.stream().map(ClassFacts::name).toList());
         new NestSurvey(code, askedFor)
                 .findings(classes)
                 .forEach(
@@ -80,7 +85,7 @@ public final class SurveyMaker {
                     .ifPresent(
                             each -> {
                                 interfaces.add(each);
-                                addShared(each, types, shared);
+                                addShared(each, types, sharedStates, shared);
                             });
         }
         hardWired.sort(HardWiring.ORDER);
@@ -213,15 +218,32 @@ public final class SurveyMaker {
         return asked.askedBy(type).isEmpty();
     }
 
-    private void addShared(ClassBodies bodies, ContractTypes types, List<SharedState> shared) {
-        for (ClassBodies.StaticField field : bodies.staticFields()) {
+    /** The static fields whose state changes, and those that hold a contract. */
+    private static void addShared(
+            ClassBodies bodies,
+            ContractTypes types,
+            SharedStateFinder finder,
+            List<SharedState> shared) {
+        Map<String, SharedState> changing = new HashMap<>();
+        finder.of(bodies).forEach(state -> changing.put(state.field(), state));
+        for (ClassBodies.Field field : bodies.fields()) {
             boolean holdsContract =
-                    types.isContract(field.type()) || !types.contractsOf(field.type()).isEmpty();
-            if (!field.isFinal() || holdsContract) {
-                shared.add(
-                        new SharedState(
-                                bodies.name(), field.name(), field.type(), !field.isFinal()));
-            }
+                    field.isStatic()
+                            && !field.isConstant()
+                            && (types.isContract(field.type())
+                                    || !types.contractsOf(field.type()).isEmpty());
+            Optional.ofNullable(changing.get(field.name()))
+                    .or(
+                            () ->
+                                    holdsContract
+                                            ? Optional.of(
+                                                    new SharedState(
+                                                            bodies.name(),
+                                                            field.name(),
+                                                            field.type(),
+                                                            Optional.empty()))
+                                            : Optional.empty())
+                    .ifPresent(shared::add);
         }
     }
 

@@ -1,9 +1,13 @@
 package dev.patientharbor.surveying;
 
+import dev.patientharbor.bodies.ClassBodies;
 import dev.patientharbor.bodies.MemberUse;
 import dev.patientharbor.bodies.MethodBody;
 import dev.patientharbor.bodies.MethodName;
 import dev.patientharbor.bodies.NestBodies;
+import dev.patientharbor.bodies.ObjectOrigin;
+import dev.patientharbor.bodies.ObjectUse;
+import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.code.CodeIndex;
 import dev.patientharbor.survey.CodeLocation;
 import dev.patientharbor.survey.Touch;
@@ -36,6 +40,7 @@ public final class TouchFinder {
     private final TouchTable table;
     private final BodyIndex bodies;
     private final NestReader nests;
+    private final CallsOfNeeds needs;
     private final ContractTypes types;
     private HardWiredFinder hardWired;
     private final Map<String, Set<String>> made = new HashMap<>();
@@ -57,6 +62,7 @@ public final class TouchFinder {
         this.table = table;
         this.bodies = bodies;
         nests = new NestReader(code);
+        needs = new CallsOfNeeds(code, nests);
         types = new ContractTypes(code, Set.of());
     }
 
@@ -67,30 +73,59 @@ public final class TouchFinder {
      * @param classNames classes, or methods of classes as {@code CLASS#METHOD}
      */
     public Map<String, List<Touch>> of(Collection<String> classNames) {
+        Map<String, List<Touch>> found = new TreeMap<>();
+        ofMakers(classNames.stream().map(name -> Maker.ofClass(name, code.find(name))).toList())
+                .forEach((maker, touches) -> found.put(maker.name(), touches));
+        return found;
+    }
+
+    /** Returns the same of what makes objects, and of the objects of the JDK that come of it. */
+    public Map<Maker, List<Touch>> ofMakers(Collection<Maker> makers) {
         Map<String, Set<MethodName>> starts = new TreeMap<>();
-        for (String name : classNames) {
-            starts.put(name, starts(name));
+        for (Maker maker : makers) {
+            starts.computeIfAbsent(maker.name(), this::starts);
         }
         hardWired =
                 new HardWiredFinder(
                         code, asked(starts.keySet()), Set.of(), name -> Optional.empty());
         starts.values().forEach(this::meet);
-        Map<String, List<Touch>> found = new TreeMap<>();
-        touching.forEach(
-                (kind, ends) -> {
-                    Ways ways = new Ways(kind, ends);
-                    starts.forEach(
-                            (name, methods) ->
-                                    ways.from(methods)
-                                            .ifPresent(
-                                                    touch ->
-                                                            found.computeIfAbsent(
-                                                                            name,
-                                                                            key ->
-                                                                                    new ArrayList<>())
-                                                                    .add(touch)));
-                });
+        Map<TouchKind, Ways> ways = new EnumMap<>(TouchKind.class);
+        touching.forEach((kind, ends) -> ways.put(kind, new Ways(kind, ends)));
+        Map<Maker, List<Touch>> found = new HashMap<>();
+        for (Maker maker : makers) {
+            Map<TouchKind, Touch> touches = new EnumMap<>(TouchKind.class);
+            byItself(maker).forEach(touch -> touches.putIfAbsent(touch.kind(), touch));
+            ways.forEach(
+                    (kind, way) ->
+                            way.from(starts.get(maker.name()))
+                                    .ifPresent(touch -> touches.putIfAbsent(kind, touch)));
+            if (!touches.isEmpty()) {
+                found.put(maker, List.copyOf(touches.values()));
+            }
+        }
         return found;
+    }
+
+    /** What is reached by calling a maker, or by whatever is done with the object. */
+    private List<Touch> byItself(Maker maker) {
+        List<MethodName> members = new ArrayList<>(maker.members());
+        maker.yields().ifPresent(type -> members.addAll(membersOfJdk(type)));
+        List<Touch> touches = new ArrayList<>();
+        for (MethodName member : members) {
+            table.kind(member)
+                    .map(
+                            kind ->
+                                    new Touch(
+                                            kind,
+                                            List.of(text(member)),
+                                            new CodeLocation(
+                                                    maker.className(),
+                                                    member.inSource(),
+                                                    Optional.empty(),
+                                                    0)))
+                    .ifPresent(touches::add);
+        }
+        return touches;
     }
 
     /** The types of the code that some classes ask for: whatever they are, these are contracts. */
@@ -117,11 +152,19 @@ public final class TouchFinder {
         while (!open.isEmpty()) {
             MethodName from = open.poll();
             MethodBody body = bodies.body(from).orElseThrow();
+            if (from.isConstructor()) {
+                handsUp(from)
+                        .forEach(
+                                call ->
+                                        table.kind(call.method())
+                                                .ifPresent(kind -> touch(kind, from, call)));
+            }
             for (MemberUse call : body.calls()) {
                 Optional<TouchKind> kind = table.kind(call.method());
                 if (kind.isPresent()) {
-                    touching.computeIfAbsent(kind.get(), key -> new LinkedHashMap<>())
-                            .putIfAbsent(from, call);
+                    if (!needs.isOfNeed(from, call)) {
+                        touch(kind.get(), from, call);
+                    }
                 } else if (code.inCode(call.method().owner())) {
                     for (MethodName next : next(from, call)) {
                         callers.computeIfAbsent(next, key -> new LinkedHashSet<>()).add(from);
@@ -130,13 +173,49 @@ public final class TouchFinder {
                         }
                     }
                     if (bodies.isNative(call.method())) {
-                        touching.computeIfAbsent(
-                                        TouchKind.NATIVE_CODE, key -> new LinkedHashMap<>())
-                                .putIfAbsent(from, call);
+                        touch(TouchKind.NATIVE_CODE, from, call);
                     }
                 }
             }
         }
+    }
+
+    private void touch(TouchKind kind, MethodName from, MemberUse call) {
+        touching.computeIfAbsent(kind, key -> new LinkedHashMap<>()).putIfAbsent(from, call);
+    }
+
+    /**
+     * What is done with objects of the JDK that a constructor makes or fetches, and hands to its
+     * superclass: there they look like what somebody asks for.
+     */
+    private List<MemberUse> handsUp(MethodName constructor) {
+        List<MemberUse> found = new ArrayList<>();
+        Optional<ClassFacts> facts = code.find(constructor.owner());
+        boolean mayBe =
+                facts.isPresent()
+                        && facts.get().bodies().obtained().stream()
+                                .anyMatch(type -> !membersOfJdk(type).isEmpty());
+        Optional<NestBodies> nest =
+                mayBe ? nests.read(NestBodies.outermost(constructor.owner())) : Optional.empty();
+        for (ClassBodies each : nest.map(NestBodies::classes).orElse(List.of())) {
+            for (ObjectOrigin.Obtained obtained : nest.get().obtained(each)) {
+                if (obtained.in().equals(constructor)
+                        && nest.get().uses(obtained).stream()
+                                .anyMatch(ObjectUse::isHandedToSuper)) {
+                    membersOfJdk(obtained.source().type())
+                            .forEach(
+                                    member ->
+                                            found.add(
+                                                    new MemberUse(
+                                                            member, false, true, obtained.line())));
+                }
+            }
+        }
+        return found;
+    }
+
+    private List<MethodName> membersOfJdk(String type) {
+        return code.inCode(type) ? List.of() : table.membersOf(type, () -> code.find(type));
     }
 
     /**

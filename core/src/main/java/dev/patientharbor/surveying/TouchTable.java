@@ -3,11 +3,13 @@ package dev.patientharbor.surveying;
 import static java.nio.charset.StandardCharsets.UTF_8;
 
 import dev.patientharbor.bodies.MethodName;
+import dev.patientharbor.code.ClassFacts;
 import dev.patientharbor.survey.TouchKind;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -15,6 +17,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Supplier;
 
 /**
  * Which methods and fields reach outside. A line of the table is a kind and a pattern: {@code
@@ -78,6 +81,28 @@ public final class TouchTable {
         return isKnown.computeIfAbsent(member.owner(), this::knows)
                 ? kindOfKnown(member)
                 : Optional.empty();
+    }
+
+    /** Returns the methods by which objects of a class reach something, none if it is not known. */
+    List<MethodName> membersOf(String type, Supplier<Optional<ClassFacts>> facts) {
+        List<MethodName> members = new ArrayList<>();
+        if (!isKnown.computeIfAbsent(type, this::knows)) {
+            return members;
+        }
+        MethodName any = new MethodName(type, "<init>", "");
+        if (kindOfKnown(any).isPresent()) {
+            members.add(any);
+        }
+        for (String way : exact.keySet()) {
+            if (way.startsWith(type + '#')) {
+                String name = way.substring(type.length() + 1);
+                if (facts.get().filter(each -> each.hasMethodOfObjects(name)).isPresent()) {
+                    members.add(new MethodName(type, name, ""));
+                }
+            }
+        }
+        members.sort(Comparator.comparing(MethodName::name));
+        return members;
     }
 
     private boolean knows(String owner) {

@@ -11,6 +11,7 @@ import dev.patientharbor.plan.RosterRow;
 import dev.patientharbor.resolve.RandomSets;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
@@ -54,10 +55,11 @@ class AcceptanceWorldsTest {
                             new Roster(
                                     first.profile(), other.rows(), other.passed(), other.eager());
                     AcceptedRoster accepted =
-                            AcceptedRoster.parse(AcceptedRoster.text(List.of(first)), "a.txt");
+                            AcceptedRoster.parse(
+                                    AcceptedRoster.text(List.of(first), Map.of()), "a.txt");
                     Set<String> lines = new TreeSet<>();
                     Set<String> told = new TreeSet<>();
-                    for (RosterChange each : accepted.changes(List.of(second))) {
+                    for (RosterChange each : accepted.changes(List.of(second), Map.of())) {
                         lines.add(key(each.line()));
                         if (whole(each.accepted()).equals(whole(each.now()))) {
                             told.add(key(each.line())); // which of several that read alike
@@ -92,9 +94,12 @@ class AcceptanceWorldsTest {
         for (int seed = 0; seed < 40; seed++) {
             List<Roster> all = List.copyOf(RandomSets.check(seed, false).rosters().values());
             List<String> joined = new ArrayList<>();
-            all.forEach(each -> joined.addAll(AcceptedRoster.text(List.of(each)).lines().toList()));
+            all.forEach(
+                    each ->
+                            joined.addAll(
+                                    AcceptedRoster.text(List.of(each), Map.of()).lines().toList()));
             assertEquals(
-                    AcceptedRoster.text(all),
+                    AcceptedRoster.text(all, Map.of()),
                     String.join(
                                     "\n",
                                     joined.stream()
@@ -102,9 +107,10 @@ class AcceptanceWorldsTest {
                                             .distinct()
                                             .toList())
                             + "\n");
-            AcceptedRoster whole = AcceptedRoster.parse(AcceptedRoster.text(all), "a.txt");
-            assertEquals(List.of(), whole.changes(all));
-            all.forEach(each -> assertEquals(List.of(), whole.changes(List.of(each))));
+            AcceptedRoster whole =
+                    AcceptedRoster.parse(AcceptedRoster.text(all, Map.of()), "a.txt");
+            assertEquals(List.of(), whole.changes(all, Map.of()));
+            all.forEach(each -> assertEquals(List.of(), whole.changes(List.of(each), Map.of())));
         }
     }
 }

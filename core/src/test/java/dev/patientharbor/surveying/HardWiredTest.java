@@ -4,6 +4,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 
 import dev.patientharbor.profiles.Surveys;
 import dev.patientharbor.survey.HardWiring;
+import dev.patientharbor.survey.Survey;
 import dev.patientharbor.testing.JavaCode;
 import java.nio.file.Path;
 import java.util.List;
@@ -34,6 +35,11 @@ class HardWiredTest {
                 public static Horn house() { return HOUSE; }
                 public static Horn any(boolean loud) { return loud ? new Brass() : new Tin(); }
                 public Horn own() { return new Brass(); }
+            }
+            package quay;
+            public enum Tone implements Horn {
+                LOW, HIGH { public void blow(String why) {} };
+                public void blow(String why) {}
             }
             package quay;
             public record Crate(Horn horn) implements Horn { public void blow(String why) {} }
@@ -186,11 +192,58 @@ class HardWiredTest {
                         "go new Crate Horn Crate"),
                 fine("data", "int go() { return new PlainLabel().getSize(); }"),
                 fine("an exception", "void go() { throw new Fog(); }"),
-                fine(
+                told(
                         "a class of its own",
-                        "static class Own implements Horn { public void blow(String w) {} } void"
-                                + " go() { new Own().blow(\"\"); }"),
-                fine("a lambda of its own", "void go() { Horn h = why -> {}; h.blow(\"\"); }"),
+                        "private static class Own implements Horn { public void blow(String w) {} }"
+                                + " void go() { new Own().blow(\"\"); }",
+                        "go new Job.Own Horn Job$Own"),
+                told(
+                        "a record of its own",
+                        "record Own(int times) implements Horn { public void blow(String w) {} }"
+                                + " final Horn horn = new Own(1); void go() { horn.blow(\"\"); }",
+                        "constructor new Job.Own Horn Job$Own"),
+                told(
+                        "a lambda of its own",
+                        "void go() { Horn h = why -> {}; h.blow(\"\"); }",
+                        "go a lambda Horn ?"),
+                told(
+                        "a lambda that is kept",
+                        "static final Horn SILENT = why -> {}; void go() { SILENT.blow(\"\"); }",
+                        "static initializer a lambda Horn ?"),
+                told(
+                        "a method as a horn",
+                        "void go() { Horn h = System.out::println; h.blow(\"\"); }",
+                        "go PrintStream::println Horn ?"),
+                told(
+                        "a horn without a name",
+                        "void go() { Horn h = new Horn() { public void blow(String w) {} };"
+                                + " h.blow(\"\"); }",
+                        "go new Horn() { … } Horn Job$1"),
+                told("a constant", "void go() { Tone.LOW.blow(\"\"); }", "go Tone.LOW Horn Tone"),
+                told(
+                        "a constant with a body",
+                        "void go(Tone tone) { Tone.HIGH.blow(\"\"); }",
+                        "go Tone.HIGH Horn Tone$1"),
+                told(
+                        "a constant of its own",
+                        "private enum Own implements Horn { ONE; public void blow(String w) {} }"
+                                + " void go() { Own.ONE.blow(\"\"); }",
+                        "go Job.Own.ONE Horn Job$Own"),
+                fine("a lambda that is handed on", "Desk go() { return new Desk(why -> {}); }"),
+                fine("a lambda that is returned", "Horn go() { return why -> {}; }"),
+                fine(
+                        "a lambda around what it asks for",
+                        "final Horn horn; Job(Horn h) { horn = w -> h.blow(w + w); } void go() {"
+                                + " horn.blow(\"\"); }"),
+                fine(
+                        "a class around what it asks for",
+                        "final Horn horn; Job(Horn h) { horn = new Horn() { public void blow(String"
+                                + " w) { h.blow(w + w); } }; } void go() { horn.blow(\"\"); }"),
+                fine(
+                        "what nobody asks for",
+                        "interface Step { void run(int n); } void go() { Step s = n -> {};"
+                                + " s.run(1); }"),
+                fine("a constant that somebody passes", "void go(Tone tone) { tone.blow(\"\"); }"),
                 fine(
                         "the JDK's collections",
                         "void go() { new java.util.ArrayList<String>().add(\"\"); }"),
@@ -218,13 +271,15 @@ class HardWiredTest {
             String what, String parent, String body, List<String> places) {
         String job = "package quay;\npublic class Job extends " + parent + " {\n" + body + "\n}\n";
         Path code = JavaCode.compile(AROUND + job);
+        Survey survey = Surveys.of(code);
+        SurveyAgrees.withCheck(code, survey);
         List<HardWiring> found =
-                Surveys.of(code).hardWired().stream()
+                survey.hardWired().stream()
                         .filter(wiring -> wiring.consumer().equals("quay.Job"))
                         .toList();
         assertEquals(places, found.stream().map(HardWiredTest::text).toList());
         found.forEach(wiring -> assertEquals(3, wiring.at().line()));
-        assertEquals(List.of(), Surveys.of(code).findings());
+        assertEquals(List.of(), survey.findings());
     }
 
     private static String text(HardWiring wiring) {

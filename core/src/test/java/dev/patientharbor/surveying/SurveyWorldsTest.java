@@ -68,7 +68,9 @@ class SurveyWorldsTest {
         Random random = new Random(seed);
         TreeSet<String> hardWired = new TreeSet<>();
         TreeSet<String> touches = new TreeSet<>();
-        Survey survey = Surveys.of(JavaCode.compile(sources(random, hardWired, touches)));
+        Path code = JavaCode.compile(sources(random, hardWired, touches));
+        Survey survey = Surveys.of(code);
+        SurveyAgrees.withCheck(code, survey);
         assertEquals(
                 List.copyOf(hardWired),
                 survey.hardWired().stream()

@@ -5,6 +5,7 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 import dev.patientharbor.profiles.Surveys;
 import dev.patientharbor.survey.Survey;
 import dev.patientharbor.testing.JavaCode;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.stream.Collectors;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -153,15 +154,16 @@ class TouchesTest {
     @MethodSource("cases")
     void finds_the_shortest_way_outside(
             String what, String parent, String body, List<String> ways) {
-        Survey survey =
-                Surveys.of(
-                        JavaCode.compile(
-                                AROUND
-                                        + "package quay;\npublic class Loud "
-                                        + parent
-                                        + " {\n"
-                                        + body
-                                        + "\n}\n"));
+        Path code =
+                JavaCode.compile(
+                        AROUND
+                                + "package quay;\npublic class Loud "
+                                + parent
+                                + " {\n"
+                                + body
+                                + "\n}\n");
+        Survey survey = Surveys.of(code);
+        SurveyAgrees.withCheck(code, survey);
         assertEquals(
                 ways,
                 survey.touchesOf("quay.Loud").stream()

@@ -70,7 +70,7 @@ public interface AcceptedRosters {
     private static void write(Verdict verdict, Path file) throws IOException {
         Path folder = file.toAbsolutePath().getParent();
         Files.createDirectories(folder);
-        Files.writeString(file, AcceptedRoster.text(verdict.rosters().values()));
+        Files.writeString(file, verdict.accepted());
     }
 
     private static AcceptedRoster read(Path file) {

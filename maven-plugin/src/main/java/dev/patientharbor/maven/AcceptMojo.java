@@ -1,6 +1,5 @@
 package dev.patientharbor.maven;
 
-import dev.patientharbor.accepting.AcceptedRoster;
 import dev.patientharbor.check.Verdict;
 import dev.patientharbor.finding.Severity;
 import java.io.File;
@@ -24,7 +23,7 @@ public final class AcceptMojo extends HarborMojo {
 
     @Override
     void run(Verdict verdict) throws MojoExecutionException {
-        write(against.toPath(), AcceptedRoster.text(verdict.rosters().values()));
+        write(against.toPath(), verdict.accepted());
         getLog().info("written to " + against);
         if (verdict.hasAtLeast(Severity.ERROR)) {
             getLog().warn("there are findings: the goal check reports them");

@@ -300,7 +300,8 @@ class DemandsTest {
         assertEquals(
                 List.of("Post touches the network," + where + "post may."), messages(it, "post"));
         assertEquals(
-                List.of("Clocks touches the clock," + where + "made may."), messages(it, "made"));
+                List.of("Clocks#stamped touches the clock," + where + "made may."),
+                messages(it, "made"));
         assertEquals(
                 List.of("House touches a database," + where + "house may."), messages(it, "house"));
         assertEquals(

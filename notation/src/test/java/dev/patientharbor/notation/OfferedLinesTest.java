@@ -319,4 +319,68 @@ class OfferedLinesTest {
                         .toList();
         assertEquals(List.of("Mast.flag", "Pole.net", "Roster.shifts"), needs);
     }
+
+    @Test
+    void another_constructor_that_asks_is_offered_and_then_nothing_is_hard_wired() {
+        String code =
+                """
+                interface Mailer { void send(); }
+                class Post implements Mailer { public void send() {} }
+                class Job { final Mailer m; Job() { this(new Post()); } Job(Mailer m) { this.m = m; } void go() { m.send(); } }
+                class Own { final Mailer m = new Post(); Own() {} Own(Mailer other) {} void go() { m.send(); } }
+                class Root { Root(Job job, Own own, Mailer mailer) {} }
+                """;
+        String yaml =
+                """
+                entry: [Root]
+                profiles:
+                  test:
+                    bindings:
+                      Own: { class: Own, constructor: [] }
+                      Mailer: mock
+                      Job: { class: Job, constructor: [] }
+                """;
+        Situation it = Situation.of(code, yaml);
+        assertEquals(List.of("p.Job", "p.Own"), hardWired(it));
+        List<String> offered =
+                it.verdict().allFindings().stream()
+                        .filter(finding -> finding.consumers().contains("p.Job"))
+                        .flatMap(finding -> finding.details().stream())
+                        .filter(detail -> detail.label().equals("write"))
+                        .map(detail -> detail.text())
+                        .toList();
+        String line = "Job: { class: Job, constructor: [Mailer] }";
+        assertEquals(List.of(line + "     in place of its binding"), offered);
+        String pasted = yaml.replaceAll(" Job: .*", " " + line);
+        assertEquals(List.of("p.Own"), hardWired(Situation.of(code, pasted)));
+    }
+
+    private static List<String> hardWired(Situation it) {
+        return it.verdict().allFindings().stream()
+                .filter(finding -> finding.kind().id().equals("hard-wired"))
+                .flatMap(finding -> finding.consumers().stream())
+                .sorted()
+                .toList();
+    }
+
+    @Test
+    void the_constructor_that_is_offered_for_a_stand_in_leaves_it_one() {
+        String code =
+                """
+                interface Gauge {}
+                class Fixed implements Gauge { Fixed(Runnable store) {} Fixed(int level, String unit) {} }
+                class Desk { Desk(Gauge gauge) {} }
+                """;
+        String yaml =
+                "entry: [Desk]\n"
+                        + "profiles: { test: { bindings: { Runnable: mock, Gauge: SUPPLY } } }\n";
+        assertEquals(
+                "Gauge: { stub: Fixed, constructor: [Runnable] }     in place of its binding",
+                Situation.of(code, yaml.replace("SUPPLY", "{ stub: Fixed }"))
+                        .detail("which-constructor", "write"));
+        assertEquals(
+                "constructor: [Runnable]     to its binding, f:4:49",
+                Situation.of(code, yaml.replace("SUPPLY", "{ stub: Fixed, lifetime: fresh }"))
+                        .detail("which-constructor", "add"));
+    }
 }

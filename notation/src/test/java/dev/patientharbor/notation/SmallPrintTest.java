@@ -121,6 +121,7 @@ class SmallPrintTest {
                         "two-kinds",
                         "made-two-ways",
                         "hard-wired",
+                        "shared-state",
                         "overdue",
                         "suppresses-nothing"),
                 warnings);

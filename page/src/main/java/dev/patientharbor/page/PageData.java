@@ -7,6 +7,7 @@ import dev.patientharbor.check.Verdict;
 import dev.patientharbor.observing.ObservedRosters;
 import dev.patientharbor.plan.AnswerKind;
 import dev.patientharbor.plan.Roster;
+import dev.patientharbor.report.AnswerText;
 import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
@@ -55,10 +56,24 @@ final class PageData {
         }
         json.writeEndArray();
         new PageRows(verdict, List.copyOf(rosters.values()), json).write();
+        writeByItself();
         new PageFindings(verdict, json).write();
         new PageRealism(verdict, observed, json).write();
         new PageGraphs(verdict, List.copyOf(rosters.values()), json).write();
         json.writeEndObject();
+    }
+
+    /** What consumers make by themselves, past every profile. */
+    private void writeByItself() throws IOException {
+        json.writeArrayFieldStart("byItself");
+        for (String consumer : verdict.hardWired().keySet()) {
+            json.writeStartObject();
+            json.writeStringField("full", consumer);
+            json.writeStringField("c", verdict.shortName(consumer));
+            PageTexts.write(json, "places", AnswerText.byItself(verdict, consumer));
+            json.writeEndObject();
+        }
+        json.writeEndArray();
     }
 
     private void write(ProfileVerdict profile) throws IOException {

@@ -1,5 +1,5 @@
 // One consumer: its needs in every profile.
-const consumers = [...new Map(data.rows.map((row) => [row.full, row.c])).entries()]
+const consumers = [...new Map([...data.rows, ...data.byItself].map((row) => [row.full, row.c])).entries()]
   .sort((one, other) => one[1].localeCompare(other[1], "en"));
 
 function consumer(full) {
@@ -22,11 +22,19 @@ function consumer(full) {
     make("section", { "aria-labelledby": "who" },
       make("h2", { id: "who", style: "margin-top:0" }, chosen[1]),
       make("p", { class: "soft code" }, chosen[0]),
+      byItself(chosen[0]),
       data.rows.filter((row) => row.full === chosen[0]).map(need))));
   const current = list.querySelector("[aria-current]");
   if (current) {
     list.scrollTop = current.offsetTop - list.clientHeight / 2;
   }
+}
+
+function byItself(full) {
+  const places = data.byItself.filter((each) => each.full === full).flatMap((each) => each.places);
+  return places.length
+    ? places.map((place) => make("p", { class: "sev-warning", style: "margin:0 0 8px" }, place))
+    : make("p", { class: "soft", style: "margin:0 0 8px" }, "makes and fetches nothing by itself");
 }
 
 function need(row) {

@@ -106,6 +106,8 @@ function matrix(options) {
       i > 0 ? ", " : "",
       make("a", { href: link(["consumer", asking.full]) }, breakable(asking.c)),
       make("span", { class: "soft" }, " " + asking.n + (asking.as ? " (" + asking.as + ")" : "")),
+      data.byItself.filter((one) => one.full === asking.full).flatMap((one) => one.places)
+        .map((place) => make("span", { class: "detail sev-warning" }, place.replace(/ · .*/, ""))),
     ]);
     return make("tr", null,
       make("th", { scope: "row", class: "who" }, who),

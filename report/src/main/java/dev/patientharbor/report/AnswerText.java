@@ -1,5 +1,6 @@
 package dev.patientharbor.report;
 
+import dev.patientharbor.check.Verdict;
 import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.RosterRow;
 import dev.patientharbor.plan.RosterSource;
@@ -107,6 +108,12 @@ public record AnswerText(
                                 .map(level -> " within " + source.shortName(level))
                                 .orElse(""))
                 .strip();
+    }
+
+    /** Returns what a consumer makes or fetches by itself, a line for each place. */
+    public static List<String> byItself(Verdict verdict, String consumer) {
+        RequiredArgument.of(verdict, "verdict");
+        return ReportWording.byItself(verdict, RequiredArgument.of(consumer, "consumer"));
     }
 
     /** Returns who makes one past the profile, in words. */

@@ -138,8 +138,18 @@ public final class CheckJson {
     /** The parts of a place: those that it has not are null. */
     private void place(SourcePosition at) throws IOException {
         json.writeObjectFieldStart("place");
-        json.writeStringField("file", at.match(in -> in.path(), in -> null, in -> in.file()));
-        number("line", at.match(in -> in.line(), in -> 0, in -> in.line()));
+        json.writeStringField(
+                "file",
+                at.match(
+                        in -> in.path(),
+                        in -> in.source().map(line -> line.file()).orElse(null),
+                        in -> in.file()));
+        number(
+                "line",
+                at.match(
+                        in -> in.line(),
+                        in -> in.source().map(line -> line.line()).orElse(0),
+                        in -> in.line()));
         number("column", at.match(in -> in.column(), in -> 0, in -> 0));
         json.writeStringField("class", at.match(in -> null, in -> in.className(), in -> null));
         json.writeEndObject();

@@ -66,6 +66,10 @@ public final class CheckSarif {
         json.writeObjectFieldStart("tool");
         json.writeObjectFieldStart("driver");
         json.writeStringField("name", "Patient Harbor");
+        String version = CheckSarif.class.getPackage().getImplementationVersion();
+        if (version != null) {
+            json.writeStringField("version", version);
+        }
         json.writeArrayFieldStart("rules");
         for (FindingKind rule : rules) {
             write(rule);
@@ -191,10 +195,14 @@ public final class CheckSarif {
         json.writeEndObject();
     }
 
-    /** What is in a location: of a class, the profile file and the class. */
+    /** What is in a location: of a class its source, or else the profile file, and the class. */
     private void location(SourcePosition at) throws IOException {
-        String file = at.match(in -> in.path(), in -> verdict.file(), in -> in.file());
-        int line = at.match(in -> in.line(), in -> 1, in -> in.line());
+        String file = at.match(in -> in.path(), this::source, in -> in.file());
+        int line =
+                at.match(
+                        in -> in.line(),
+                        in -> in.source().map(source -> source.line()).orElse(1),
+                        in -> in.line());
         int column = at.match(in -> in.column(), in -> 1, in -> 1);
         if (!file.isEmpty()) {
             json.writeObjectFieldStart("physicalLocation");
@@ -212,18 +220,27 @@ public final class CheckSarif {
         if (code.isPresent()) {
             json.writeArrayFieldStart("logicalLocations");
             json.writeStartObject();
-            json.writeStringField("fullyQualifiedName", code.get().text());
+            json.writeStringField(
+                    "fullyQualifiedName",
+                    new SourcePosition.InClass(code.get().className(), code.get().member()).text());
             json.writeStringField("kind", code.get().member().isEmpty() ? "type" : "member");
             json.writeEndObject();
             json.writeEndArray();
         }
     }
 
+    /** The file of a place in a class, from the folder of its sources on. */
+    private String source(SourcePosition.InClass at) {
+        String folder =
+                at.className().substring(0, at.className().lastIndexOf('.') + 1).replace('.', '/');
+        return at.source().map(source -> folder + source.file()).orElse(verdict.file());
+    }
+
     /** Equal for the same cause in the next run, wherever its lines have moved to. */
     private String fingerprint(Finding finding) {
         String cause =
                 String.join("\t", finding.kind().id(), finding.cause(), finding.message())
-                        .replaceAll("(\\.ya?ml):\\d+:\\d+", "$1");
+                        .replaceAll("(\\.\\w+):\\d+(:\\d+)?", "$1");
         int same = fingerprints.merge(cause, 1, Integer::sum);
         return UUID.nameUUIDFromBytes((cause + "\t" + same).getBytes(StandardCharsets.UTF_8))
                 .toString();

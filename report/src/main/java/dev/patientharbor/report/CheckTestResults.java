@@ -157,7 +157,8 @@ public final class CheckTestResults {
         boolean fails =
                 finding.kind().breaksCompleteness() || finding.severity().compareTo(failing) >= 0;
         return new TestCase(
-                finding.at().text(),
+                // Without a line, which would begin a new history whenever it moves.
+                finding.at().match(in -> in.path(), in -> in.className(), in -> in.file()),
                 finding.kind().id() + ": " + finding.cause(),
                 fails ? Optional.of(finding) : Optional.empty(),
                 fails ? Optional.empty() : Optional.of(finding));

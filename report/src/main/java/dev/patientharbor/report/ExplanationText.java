@@ -9,6 +9,7 @@ import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.RosterRow;
 import dev.patientharbor.texts.RequiredArgument;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -65,6 +66,24 @@ public final class ExplanationText {
         }
         needs.values().forEach(text::need);
         return text.page.toString();
+    }
+
+    /** The text about what consumers make by themselves, or that it is nothing. */
+    public static String ofConsumers(
+            Verdict verdict, Collection<String> consumers, TextLayout layout) {
+        RequiredArgument.of(verdict, "verdict");
+        RequiredArgument.of(consumers, "consumers");
+        TextPage page = new TextPage(RequiredArgument.of(layout, "layout"));
+        for (String consumer : consumers) {
+            List<String> all = ReportWording.byItself(verdict, consumer);
+            page.line(0)
+                    .put(TextTone.TITLE, verdict.shortName(consumer))
+                    .put(all.isEmpty() ? "· " + ReportWording.NOTHING_BY_ITSELF : "· by itself")
+                    .end();
+            all.forEach(line -> page.line(2).put(TextTone.BAD, line).end());
+            page.blank();
+        }
+        return page.toString();
     }
 
     private void need(List<NeedExplanation> explanations) {

@@ -25,6 +25,16 @@ public final class MatrixMarkdown {
             row.cells().forEach(cell -> cells.add(cell.map(RosterMatrix.Cell::text).orElse("–")));
             text.append(MarkdownTable.row(cells));
         }
+        matrix.byItself()
+                .forEach(
+                        (consumer, lines) ->
+                                lines.forEach(
+                                        line ->
+                                                text.append("\n**")
+                                                        .append(MarkdownTable.cell(consumer))
+                                                        .append("** ")
+                                                        .append(MarkdownTable.cell(line))
+                                                        .append('\n')));
         return text.toString();
     }
 }

@@ -115,6 +115,9 @@ public final class MatrixText {
         for (RosterMatrix.Row row : matrix.rows()) {
             if (!row.consumer().equals(above)) {
                 page.line(INDENT).put(TextTone.TITLE, row.consumer()).end();
+                matrix.byItself()
+                        .get(row.consumer())
+                        .forEach(line -> page.line(NEED).put(TextTone.BAD, line).end());
                 above = row.consumer();
             }
             line(row, columns);

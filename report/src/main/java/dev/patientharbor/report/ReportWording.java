@@ -1,5 +1,6 @@
 package dev.patientharbor.report;
 
+import dev.patientharbor.check.Verdict;
 import dev.patientharbor.finding.SourcePosition;
 import dev.patientharbor.plan.Answer;
 import dev.patientharbor.plan.AnswerKind;
@@ -32,6 +33,24 @@ final class ReportWording {
         return "also made by "
                 + classes(source, consumers)
                 + (consumers.size() == 1 ? " itself" : " themselves");
+    }
+
+    /** What is said of a consumer that is clean. */
+    static final String NOTHING_BY_ITSELF = "makes and fetches nothing by itself";
+
+    /** What a consumer makes or fetches by itself: {@code makes its own Mailer: new Smtp}. */
+    static List<String> byItself(Verdict verdict, String consumer) {
+        return verdict.hardWired().getOrDefault(consumer, List.of()).stream()
+                .map(
+                        wiring ->
+                                (wiring.by().isMade() ? "makes its own " : "fetches its own ")
+                                        + verdict.shortName(wiring.contract())
+                                        + ": "
+                                        + wiring.source()
+                                        + " · "
+                                        + wiring.at().text())
+                .distinct()
+                .toList();
     }
 
     static TextTone tone(AnswerKind kind) {

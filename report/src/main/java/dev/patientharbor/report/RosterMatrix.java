@@ -24,8 +24,9 @@ import java.util.function.Predicate;
  *
  * @param profiles the names of the columns
  * @param rows one for each need, entry consumers first
+ * @param byItself what consumers make by themselves, by what people call them
  */
-record RosterMatrix(List<String> profiles, List<Row> rows) {
+record RosterMatrix(List<String> profiles, List<Row> rows, Map<String, List<String>> byItself) {
 
     /**
      * One need.
@@ -76,16 +77,21 @@ record RosterMatrix(List<String> profiles, List<Row> rows) {
             column++;
         }
         List<Row> found = new ArrayList<>();
+        Map<String, List<String>> byItself = new TreeMap<>();
         rows.forEach(
                 (row, cells) -> {
                     while (cells.size() < rosters.size()) {
                         cells.add(Optional.empty());
                     }
                     if (wanted.contains(row)) {
-                        found.add(row(verdict, row, cells));
+                        Row told = row(verdict, row, cells);
+                        found.add(told);
+                        byItself.computeIfAbsent(
+                                told.consumer(),
+                                name -> ReportWording.byItself(verdict, row.consumer()));
                     }
                 });
-        return new RosterMatrix(List.copyOf(rosters.keySet()), found);
+        return new RosterMatrix(List.copyOf(rosters.keySet()), found, byItself);
     }
 
     private static Row row(Verdict verdict, RosterRow row, List<Optional<Cell>> cells) {

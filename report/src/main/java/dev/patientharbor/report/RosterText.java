@@ -12,10 +12,12 @@ import dev.patientharbor.plan.RosterRow;
 import dev.patientharbor.texts.RequiredArgument;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
@@ -39,6 +41,7 @@ public final class RosterText {
     private final CollectionMembers members;
 
     private final Predicate<RosterRow> shown;
+    private final RosterFilter filter;
     private final Optional<ObservedRosters> observed;
 
     private RosterText(
@@ -60,6 +63,7 @@ public final class RosterText {
             }
         }
         shown = filter.over(rosters.values());
+        this.filter = filter;
     }
 
     /**
@@ -142,6 +146,7 @@ public final class RosterText {
             String consumer = consumer(need.getKey().row());
             if (!consumer.equals(above)) {
                 passed(last);
+                byItself(last);
                 last = Optional.of(need.getKey().row());
                 page.blank().line(0).put(TextTone.TITLE, consumer).end();
                 above = consumer;
@@ -150,6 +155,8 @@ public final class RosterText {
             need.getValue().forEach(told -> answerLines(told, column));
         }
         passed(last);
+        byItself(last);
+        withoutNeeds();
         return page.toString();
     }
 
@@ -166,6 +173,33 @@ public final class RosterText {
                         .put("· " + passed.type().text(verdict::shortName) + " ·")
                         .put(TextTone.QUIET, passed.place().words() + ": passed by the caller")
                         .end();
+            }
+        }
+    }
+
+    /** Writes what those make by themselves that ask for nothing. */
+    private void withoutNeeds() {
+        Set<String> asking = new HashSet<>();
+        rosters.values().forEach(roster -> asking.addAll(roster.consumers()));
+        for (String consumer : verdict.hardWired().keySet()) {
+            if (!asking.contains(consumer) && filter.showsWithoutNeeds(consumer)) {
+                page.blank()
+                        .line(0)
+                        .put(TextTone.TITLE, verdict.shortName(consumer) + " · asks for nothing")
+                        .end();
+                ReportWording.byItself(verdict, consumer)
+                        .forEach(line -> page.line(2).put(TextTone.BAD, line).end());
+            }
+        }
+    }
+
+    /** Writes what a consumer makes by itself; that it is nothing, where consumers are named. */
+    private void byItself(Optional<RosterRow> consumer) {
+        if (consumer.isPresent()) {
+            List<String> all = ReportWording.byItself(verdict, consumer.get().consumer());
+            all.forEach(line -> page.line(2).put(TextTone.BAD, line).end());
+            if (all.isEmpty() && !filter.consumers().isEmpty()) {
+                page.line(2).put(TextTone.QUIET, ReportWording.NOTHING_BY_ITSELF).end();
             }
         }
     }

@@ -78,6 +78,7 @@ public final class RosterTree {
         entries.forEach(
                 (consumer, rows) -> {
                     page.line(2).put(verdict.shortName(consumer)).end();
+                    byItself(consumer, 4);
                     unfold(rows, bySlot, unfolded);
                 });
     }
@@ -98,6 +99,10 @@ public final class RosterTree {
                     !isLast && answer.instance().filter(label -> !unfolded.add(label)).isPresent();
             boolean hasMore = below != null || !answer.elements().isEmpty();
             line(step, known && below != null, isLast && hasMore);
+            if (!known) {
+                answer.implementation()
+                        .ifPresent(name -> byItself(name, 4 + 2 * Math.min(step.depth(), 12)));
+            }
             if (isLast) {
                 continue;
             }
@@ -109,6 +114,11 @@ public final class RosterTree {
                 open.push(new Step(element(step.row(), elements.get(i)), step.depth() + 1));
             }
         }
+    }
+
+    private void byItself(String className, int indent) {
+        ReportWording.byItself(verdict, className)
+                .forEach(line -> page.line(indent).put(TextTone.BAD, line).end());
     }
 
     /** A member of a collection, shown as if it were asked for by itself. */

@@ -161,7 +161,7 @@ public final class SurveyCsv {
                 "",
                 "",
                 "",
-                state.type() + (state.changes() ? ", changes" : ""));
+                state.type() + state.change().map(change -> ", " + change).orElse(""));
     }
 
     private void write(String section, Finding finding) {

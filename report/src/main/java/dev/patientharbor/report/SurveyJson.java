@@ -83,7 +83,8 @@ public final class SurveyJson {
             json.writeStringField("class", state.className());
             json.writeStringField("field", state.field());
             json.writeStringField("type", state.type());
-            json.writeBooleanField("changes", state.changes());
+            json.writeBooleanField("changes", state.change().isPresent());
+            json.writeStringField("change", state.change().orElse(null));
             json.writeEndObject();
         }
         json.writeEndArray();

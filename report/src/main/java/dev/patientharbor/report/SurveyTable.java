@@ -135,7 +135,7 @@ record SurveyTable(SurveySection section, List<String> columns, List<List<String
                 names.of(state.className()),
                 state.field(),
                 names.of(state.type()),
-                state.changes() ? "yes" : "no");
+                state.change().orElse("no"));
     }
 
     private static List<String> row(Finding finding) {
