@@ -36,12 +36,12 @@ final class MethodFlow {
     private final MethodName name;
     private final MethodNode method;
     private final boolean isStatic;
-    private final Nest ours;
+    private final NestMembership ours;
     private final Map<Integer, Integer> parameters = new HashMap<>();
     private final Map<AbstractInsnNode, Integer> lines = new HashMap<>();
     private final Map<ObjectOrigin, Set<ObjectUse>> uses = new LinkedHashMap<>();
 
-    private MethodFlow(ClassNode owner, MethodNode method, Nest ours) {
+    private MethodFlow(ClassNode owner, MethodNode method, NestMembership ours) {
         name = new MethodName(className(owner.name), method.name, method.desc);
         this.method = method;
         this.ours = ours;
@@ -60,7 +60,8 @@ final class MethodFlow {
      * @param ours the nest of the class
      * @return what becomes of each; empty if the body cannot be followed
      */
-    static Map<ObjectOrigin, Set<ObjectUse>> of(ClassNode owner, MethodNode method, Nest ours) {
+    static Map<ObjectOrigin, Set<ObjectUse>> of(
+            ClassNode owner, MethodNode method, NestMembership ours) {
         Frame<SourceValue>[] frames;
         try {
             frames = new Analyzer<>(new OriginInterpreter()).analyze(owner.name, method);

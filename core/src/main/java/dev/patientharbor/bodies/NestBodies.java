@@ -36,10 +36,10 @@ public final class NestBodies {
     private final Map<MethodName, Map<ObjectOrigin, Set<ObjectUse>>> followed = new HashMap<>();
     private final Map<ObjectOrigin, Set<ObjectUse>> uses = new HashMap<>();
     private final Set<String> constants = new HashSet<>();
-    private final Nest ours;
+    private final NestMembership ours;
 
     private NestBodies(String outermost) {
-        ours = new Nest(outermost, constants);
+        ours = new NestMembership(outermost, constants);
     }
 
     /**

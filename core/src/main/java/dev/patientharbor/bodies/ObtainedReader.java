@@ -26,7 +26,7 @@ final class ObtainedReader {
      *
      * @param ours the nest of the class
      */
-    static List<ObjectOrigin.Obtained> read(ClassNode tree, Nest ours) {
+    static List<ObjectOrigin.Obtained> read(ClassNode tree, NestMembership ours) {
         List<ObjectOrigin.Obtained> obtained = new ArrayList<>();
         for (MethodNode method : tree.methods) {
             MethodName name = new MethodName(className(tree.name), method.name, method.desc);
@@ -63,7 +63,7 @@ final class ObtainedReader {
      *
      * @param ours the nest of the class
      */
-    static Optional<ObjectSource> source(AbstractInsnNode instruction, Nest ours) {
+    static Optional<ObjectSource> source(AbstractInsnNode instruction, NestMembership ours) {
         if (instruction.getOpcode() == Opcodes.NEW) {
             return made((TypeInsnNode) instruction);
         }

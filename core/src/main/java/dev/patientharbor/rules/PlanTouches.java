@@ -4,7 +4,7 @@ import dev.patientharbor.declared.ResolvedDecorator;
 import dev.patientharbor.needs.Blueprint;
 import dev.patientharbor.resolve.ResolvedSet;
 import dev.patientharbor.survey.Touch;
-import dev.patientharbor.surveying.Maker;
+import dev.patientharbor.surveying.ObjectMaker;
 import dev.patientharbor.surveying.TouchFinder;
 import dev.patientharbor.surveying.TouchTable;
 import dev.patientharbor.wiring.SlotOutcome;
@@ -25,7 +25,7 @@ import java.util.stream.Stream;
 public final class PlanTouches {
 
     private final ResolvedSet set;
-    private Map<Maker, List<Touch>> byMaker;
+    private Map<ObjectMaker, List<Touch>> byMaker;
 
     public PlanTouches(ResolvedSet set) {
         this.set = set;
@@ -45,7 +45,7 @@ public final class PlanTouches {
     /** Returns what a class, or a factory, of a plan reaches. */
     List<Touch> of(Blueprint blueprint) {
         if (byMaker == null) {
-            Set<Maker> makers = new HashSet<>();
+            Set<ObjectMaker> makers = new HashSet<>();
             set.eachDistinctSeat(
                     (wiring, seat) ->
                             makers(wiring.outcome(seat)).forEach(each -> makers.add(maker(each))));
@@ -67,8 +67,8 @@ public final class PlanTouches {
                         .flatMap(Optional::stream));
     }
 
-    private static Maker maker(Blueprint blueprint) {
-        return Maker.of(
+    private static ObjectMaker maker(Blueprint blueprint) {
+        return ObjectMaker.of(
                 blueprint.maker(),
                 blueprint.executable(),
                 blueprint.handsOut().map(type -> type.name()));

@@ -74,15 +74,18 @@ public final class TouchFinder {
      */
     public Map<String, List<Touch>> of(Collection<String> classNames) {
         Map<String, List<Touch>> found = new TreeMap<>();
-        ofMakers(classNames.stream().map(name -> Maker.ofClass(name, code.find(name))).toList())
+        ofMakers(
+                        classNames.stream()
+                                .map(name -> ObjectMaker.ofClass(name, code.find(name)))
+                                .toList())
                 .forEach((maker, touches) -> found.put(maker.name(), touches));
         return found;
     }
 
     /** Returns the same of what makes objects, and of the objects of the JDK that come of it. */
-    public Map<Maker, List<Touch>> ofMakers(Collection<Maker> makers) {
+    public Map<ObjectMaker, List<Touch>> ofMakers(Collection<ObjectMaker> makers) {
         Map<String, Set<MethodName>> starts = new TreeMap<>();
-        for (Maker maker : makers) {
+        for (ObjectMaker maker : makers) {
             starts.computeIfAbsent(maker.name(), this::starts);
         }
         hardWired =
@@ -91,8 +94,8 @@ public final class TouchFinder {
         starts.values().forEach(this::meet);
         Map<TouchKind, Ways> ways = new EnumMap<>(TouchKind.class);
         touching.forEach((kind, ends) -> ways.put(kind, new Ways(kind, ends)));
-        Map<Maker, List<Touch>> found = new HashMap<>();
-        for (Maker maker : makers) {
+        Map<ObjectMaker, List<Touch>> found = new HashMap<>();
+        for (ObjectMaker maker : makers) {
             Map<TouchKind, Touch> touches = new EnumMap<>(TouchKind.class);
             byItself(maker).forEach(touch -> touches.putIfAbsent(touch.kind(), touch));
             ways.forEach(
@@ -107,7 +110,7 @@ public final class TouchFinder {
     }
 
     /** What is reached by calling a maker, or by whatever is done with the object. */
-    private List<Touch> byItself(Maker maker) {
+    private List<Touch> byItself(ObjectMaker maker) {
         List<MethodName> members = new ArrayList<>(maker.members());
         maker.yields().ifPresent(type -> members.addAll(membersOfJdk(type)));
         List<Touch> touches = new ArrayList<>();

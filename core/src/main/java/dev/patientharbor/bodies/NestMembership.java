@@ -8,7 +8,7 @@ import java.util.Set;
  * @param outermost the binary name of the class around all others
  * @param constants the constants of its enums, as {@code CLASS#NAME}
  */
-record Nest(String outermost, Set<String> constants) {
+record NestMembership(String outermost, Set<String> constants) {
 
     /** Returns whether a class, by its binary name, belongs to it. */
     boolean has(String className) {

@@ -13,11 +13,11 @@ import java.util.Optional;
  * @param members the constructors, or the methods, that may be called for it
  * @param yields the class of the object, as far as it is known
  */
-public record Maker(String name, List<MethodName> members, Optional<String> yields) {
+public record ObjectMaker(String name, List<MethodName> members, Optional<String> yields) {
 
     private static final String CONSTRUCTOR = "<init>";
 
-    public Maker {
+    public ObjectMaker {
         members = List.copyOf(members);
     }
 
@@ -27,9 +27,10 @@ public record Maker(String name, List<MethodName> members, Optional<String> yiel
      * @param name the class, or {@code CLASS#METHOD}
      * @param made the constructor or the method, as far as it is known
      */
-    public static Maker of(String name, Optional<ExecutableFacts> made, Optional<String> yields) {
+    public static ObjectMaker of(
+            String name, Optional<ExecutableFacts> made, Optional<String> yields) {
         String className = name.split("#")[0];
-        return new Maker(
+        return new ObjectMaker(
                 name,
                 made.stream()
                         .map(each -> new MethodName(className, each.name(), each.descriptor()))
@@ -38,8 +39,8 @@ public record Maker(String name, List<MethodName> members, Optional<String> yiel
     }
 
     /** A class, made by whatever constructor; of one that cannot be read the name alone. */
-    static Maker ofClass(String name, Optional<ClassFacts> facts) {
-        return new Maker(
+    static ObjectMaker ofClass(String name, Optional<ClassFacts> facts) {
+        return new ObjectMaker(
                 name,
                 facts.map(ClassFacts::constructors).orElse(List.of()).stream()
                         .map(made -> new MethodName(name, CONSTRUCTOR, made.descriptor()))
